@@ -1,0 +1,75 @@
+import nextPlugin from '@next/eslint-plugin-next';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Floors, from the ground up: what each folder may import through `@/`. */
+const FLOORS = {
+  core: ['core'],
+  boundary: ['core', 'boundary'],
+  data: ['core', 'data'],
+  engine: ['core', 'engine'],
+  documents: ['core', 'documents'],
+  standins: ['core', 'standins'],
+  shell: ['core', 'shell'],
+  stations: ['core', 'boundary', 'data', 'engine', 'documents', 'standins', 'shell', 'joints'],
+  drawers: ['core', 'boundary', 'data', 'engine', 'documents', 'standins', 'shell', 'joints'],
+  joints: ['core', 'boundary', 'data', 'engine', 'documents', 'standins', 'joints'],
+};
+
+const OUTSIDE_CORE = [
+  'react*', 'next*', 'styled-components', 'drizzle-orm*', '@libsql/*', 'sharp', 'lcms-wasm',
+  'node:*', 'fs', 'path', 'crypto', 'd3*', 'openseadragon',
+];
+
+const floorRule = (floor, allowed) => ({
+  files: [`src/${floor}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.ts'],
+  rules: {
+    '@typescript-eslint/no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: `^@/(?!(${allowed.join('|')})(/|$))`,
+            message: `src/${floor} may import only from: ${allowed.join(', ')} (arrows point down).`,
+          },
+          { regex: '^(\\.\\./){3,}', message: 'Leave the room through @/, not through ../../..' },
+          ...(floor === 'core'
+            ? [{ group: OUTSIDE_CORE, message: 'The core has no interface, Node, database or clock.' }]
+            : []),
+        ],
+      },
+    ],
+    ...(floor === 'core'
+      ? {
+          'no-restricted-syntax': [
+            'error',
+            { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'No clock in the core.' },
+            { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'No clock in the core.' },
+            { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'No chance in the core.' },
+          ],
+        }
+      : {}),
+  },
+});
+
+export default tseslint.config(
+  { ignores: ['node_modules', '.next', 'var', 'next-env.d.ts', 'drizzle', 'test-results', '**/*.mjs'] },
+  ...tseslint.configs.recommendedTypeChecked,
+  {
+    languageOptions: { parserOptions: { projectService: true } },
+    plugins: { 'react-hooks': hooks, '@next/next': nextPlugin },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      ...nextPlugin.configs.recommended.rules,
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@next/next/no-img-element': 'off',
+      '@next/next/no-html-link-for-pages': 'off',
+      'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  ...Object.entries(FLOORS).map(([floor, allowed]) => floorRule(floor, allowed)),
+  { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { '@typescript-eslint/no-non-null-assertion': 'off', '@typescript-eslint/unbound-method': 'off', 'max-lines': 'off' } },
+);

@@ -1,0 +1,23 @@
+/** Jest runs the unit tests that sit beside the sources; browser tests live in e2e. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/demo'],
+  transform: {
+    '^.+\\.m?(t|j)sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+          target: 'es2022',
+        },
+      },
+    ],
+  },
+  transformIgnorePatterns: [],
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^@react-pdf/hyphenate/(.*)$': '<rootDir>/node_modules/@react-pdf/hyphenate/lib/$1.js',
+  },
+  testTimeout: 60000,
+};

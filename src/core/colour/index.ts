@@ -1,0 +1,2 @@
+export * from './spaces';
+export * from './matrix';

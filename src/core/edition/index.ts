@@ -1,0 +1,5 @@
+export * from './types';
+export * from './chain';
+export * from './impressions';
+export * from './decide';
+export * from './label';

@@ -1,0 +1,11 @@
+import type { Declaration, Series } from './types';
+
+/** How a number is pencilled: `7/30`, `AP 2/3`; in an open edition just `7`. */
+export function impressionLabel(
+  declaration: Declaration,
+  series: Series,
+  number: number,
+): string {
+  if (series === 'ap') return `AP ${number}/${declaration.artistsProofs}`;
+  return declaration.kind === 'limited' ? `${number}/${declaration.size}` : String(number);
+}

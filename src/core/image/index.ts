@@ -1,0 +1,4 @@
+export * from './facts';
+export * from './sniff';
+export * from './kernels';
+export * from './deepZoom';

@@ -1,0 +1,4 @@
+export * from './recipe';
+export * from './printPlan';
+export * from './fileName';
+export * from './verify';

@@ -1,0 +1,55 @@
+import { minor, sum, times } from '../units';
+import type { Minor } from '../units';
+
+/** What one impression is made of. Costs that are paid once are spread over `expectedImpressions`. */
+export interface CostInput {
+  printing: Minor;
+  paper: Minor;
+  /** Paid once: scan or hire of a photographer. */
+  capture: Minor;
+  /** Paid once: all proof rounds. */
+  proofs: Minor;
+  expectedImpressions: number;
+  /** Share of impressions that are spoiled, 0..1. */
+  spoilage: number;
+  finishing: Minor;
+  packing: Minor;
+  postage: Minor;
+  hours: number;
+  hourlyRate: Minor;
+}
+
+export type CostPart =
+  | 'printing'
+  | 'paper'
+  | 'capture'
+  | 'proofs'
+  | 'spoilage'
+  | 'finishing'
+  | 'packing'
+  | 'postage'
+  | 'labour';
+
+export interface CostBreakdown {
+  parts: { part: CostPart; amount: Minor }[];
+  total: Minor;
+}
+
+/** Cost of one impression, part by part. Spoilage s adds (printing + paper) x s / (1 - s). */
+export function costOfImpression(input: CostInput): CostBreakdown {
+  const spread = 1 / Math.max(1, input.expectedImpressions);
+  const made = sum(input.printing, input.paper);
+  const amounts: [CostPart, number][] = [
+    ['printing', input.printing],
+    ['paper', input.paper],
+    ['capture', times(input.capture, spread)],
+    ['proofs', times(input.proofs, spread)],
+    ['spoilage', times(made, input.spoilage / (1 - input.spoilage))],
+    ['finishing', input.finishing],
+    ['packing', input.packing],
+    ['postage', input.postage],
+    ['labour', times(input.hourlyRate, input.hours)],
+  ];
+  const parts = amounts.map(([part, amount]) => ({ part, amount: minor(amount) }));
+  return { parts, total: sum(minor(0), ...parts.map((p) => p.amount)) };
+}

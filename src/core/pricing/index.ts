@@ -1,0 +1,2 @@
+export * from './cost';
+export * from './price';

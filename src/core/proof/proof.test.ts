@@ -1,0 +1,35 @@
+import { nextRound, openRound, referenceProof } from '.';
+import type { ProofRound } from '.';
+
+const round = (over: Partial<ProofRound>): ProofRound => ({
+  id: 1,
+  paperId: 1,
+  sizeKey: 'isoA-A3',
+  round: 1,
+  sentAt: '2026-03-01',
+  backAt: '2026-03-05',
+  verdict: 'approved',
+  ...over,
+});
+
+it('counts rounds per paper and size', () => {
+  const rounds = [round({}), round({ round: 2 }), round({ paperId: 2 })];
+  expect(nextRound(rounds, { paperId: 1, sizeKey: 'isoA-A3' })).toBe(3);
+  expect(nextRound(rounds, { paperId: 2, sizeKey: 'isoA-A3' })).toBe(2);
+  expect(nextRound(rounds, { paperId: 1, sizeKey: 'isoA-A2' })).toBe(1);
+});
+
+it('knows the round that is still out', () => {
+  const out = round({ round: 2, backAt: null, verdict: null });
+  expect(openRound([round({}), out], out)).toBe(out);
+  expect(openRound([round({})], out)).toBeUndefined();
+});
+
+it('holds the latest approved round as the reference', () => {
+  const older = round({});
+  const newer = round({ id: 2, paperId: 2, backAt: '2026-04-01' });
+  const failed = round({ id: 3, backAt: '2026-05-01', verdict: 'changeAndRepeat' });
+  expect(referenceProof([newer, failed, older], 'isoA-A3')).toBe(newer);
+  expect(referenceProof([newer, failed, older], 'isoA-A3', 1)).toBe(older);
+  expect(referenceProof([failed], 'isoA-A3')).toBeUndefined();
+});

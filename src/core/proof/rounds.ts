@@ -1,0 +1,41 @@
+export type ProofVerdict = 'approved' | 'changeAndRepeat' | 'abandoned';
+
+/** One proof round of a work x paper x size, as far as it has come. */
+export interface ProofRound {
+  id: number;
+  paperId: number;
+  sizeKey: string;
+  round: number;
+  sentAt: string;
+  backAt: string | null;
+  verdict: ProofVerdict | null;
+}
+
+const sameQuestion = (a: { paperId: number; sizeKey: string }, b: typeof a) =>
+  a.paperId === b.paperId && a.sizeKey === b.sizeKey;
+
+/** Number of the next round for this paper and size. */
+export const nextRound = (
+  rounds: readonly ProofRound[],
+  question: { paperId: number; sizeKey: string },
+): number =>
+  1 + Math.max(0, ...rounds.filter((r) => sameQuestion(r, question)).map((r) => r.round));
+
+/** A round must be back and judged before the next of the same paper and size is sent. */
+export const openRound = (
+  rounds: readonly ProofRound[],
+  question: { paperId: number; sizeKey: string },
+): ProofRound | undefined =>
+  rounds.find((r) => sameQuestion(r, question) && r.verdict === null);
+
+/** The approved reference (bon à tirer) of a size, on any paper or the one asked for: the latest approved. */
+export const referenceProof = (
+  rounds: readonly ProofRound[],
+  sizeKey: string,
+  paperId?: number,
+): ProofRound | undefined =>
+  rounds
+    .filter((r) => r.sizeKey === sizeKey && r.verdict === 'approved')
+    .filter((r) => paperId === undefined || r.paperId === paperId)
+    .sort((a, b) => (a.backAt ?? '').localeCompare(b.backAt ?? ''))
+    .at(-1);

@@ -1,0 +1,6 @@
+export * from './families';
+export * from './viewing';
+export * from './fit';
+export * from './rules';
+export * from './judge';
+export * from './ladder';

@@ -1,0 +1,13 @@
+import { diagonal, mm } from '../units';
+import type { Millimetres, Ppi, Size } from '../units';
+
+/** One arc minute of visual acuity: 1 inch / tan(1/60 degree), in inch-pixels. */
+const ACUITY_INCHES = 3438;
+
+/** Distance from which a print of that resolution is crisp: 3438 / ppi inches. */
+export const crispFrom = (resolution: Ppi): Millimetres =>
+  mm((ACUITY_INCHES * 25.4) / resolution);
+
+/** Where the whole picture is comfortably seen: a factor (1 immersive, 1.5, 2 formal) times the diagonal. */
+export const standingDistance = (print: Size, factor: number): Millimetres =>
+  mm(diagonal(print) * factor);

@@ -1,0 +1,116 @@
+import { daysUntil } from '../packing';
+
+export type Urgency = 'late' | 'due' | 'low' | 'waiting';
+
+/** One thing the table shows, with what it needs to be said and found. */
+export type TodayLine = { urgency: Urgency } & (
+  | {
+      what: 'order';
+      order: string;
+      workId: number;
+      work: string;
+      customer: string;
+      days: number;
+    }
+  | {
+      what: 'proof';
+      workId: number;
+      work: string;
+      paper: string;
+      round: number;
+      days: number;
+    }
+  | { what: 'paper'; paperId: number; paper: string; sheets: number; reorderPoint: number }
+  | {
+      what: 'edition';
+      workId: number;
+      work: string;
+      size: string;
+      left: number;
+      of: number;
+    }
+  | { what: 'untagged'; workId: number; work: string }
+  | { what: 'noMaster'; workId: number; work: string }
+  | { what: 'noSizes'; workId: number; work: string }
+  | { what: 'fallsShort'; workId: number; work: string; size: string; ppi: number }
+);
+
+export interface TodayFacts {
+  orders: { number: string; workId: number; work: string; customer: string; due: string }[];
+  proofsOut: {
+    workId: number;
+    work: string;
+    paper: string;
+    round: number;
+    sentAt: string;
+  }[];
+  papers: { id: number; name: string; sheets: number; reorderPoint: number }[];
+  editions: { workId: number; work: string; size: string; left: number; of: number }[];
+  untagged: { workId: number; work: string }[];
+  noMaster: { workId: number; work: string }[];
+  noSizes: { workId: number; work: string }[];
+  fallsShort: { workId: number; work: string; size: string; ppi: number }[];
+}
+
+export interface TodayRules {
+  /** Orders that leave within so many days are due. */
+  dueWithinDays: number;
+  /** An edition with this share or less left is nearly closed. */
+  nearlyClosedShare: number;
+}
+
+export const TODAY_RULES: TodayRules = { dueWithinDays: 2, nearlyClosedShare: 0.1 };
+
+const RANK: Record<Urgency, number> = { late: 0, due: 1, low: 2, waiting: 3 };
+
+/** What is due, waiting, low, late: most urgent first. `today` is an ISO day. */
+export function todayLines(
+  facts: TodayFacts,
+  today: string,
+  rules: TodayRules,
+): TodayLine[] {
+  const lines: TodayLine[] = [
+    ...facts.orders.map(({ number, due, ...rest }): TodayLine => {
+      const days = daysUntil(due, today);
+      const urgency = days < 0 ? 'late' : days <= rules.dueWithinDays ? 'due' : 'waiting';
+      return { what: 'order', urgency, order: number, days, ...rest };
+    }),
+    ...facts.fallsShort.map((f): TodayLine => ({
+      what: 'fallsShort',
+      urgency: 'due',
+      ...f,
+    })),
+    ...facts.papers
+      .filter((p) => p.sheets <= p.reorderPoint)
+      .map((p): TodayLine => ({
+        what: 'paper',
+        urgency: 'low',
+        paperId: p.id,
+        paper: p.name,
+        sheets: p.sheets,
+        reorderPoint: p.reorderPoint,
+      })),
+    ...facts.editions
+      .filter((e) => e.left <= e.of * rules.nearlyClosedShare)
+      .map((e): TodayLine => ({ what: 'edition', urgency: 'low', ...e })),
+    ...facts.proofsOut.map(({ sentAt, ...rest }): TodayLine => ({
+      what: 'proof',
+      urgency: 'waiting',
+      days: -daysUntil(sentAt, today),
+      ...rest,
+    })),
+    ...facts.untagged.map((u): TodayLine => ({
+      what: 'untagged',
+      urgency: 'waiting',
+      ...u,
+    })),
+    ...facts.noMaster.map((u): TodayLine => ({
+      what: 'noMaster',
+      urgency: 'waiting',
+      ...u,
+    })),
+    ...facts.noSizes.map((u): TodayLine => ({ what: 'noSizes', urgency: 'waiting', ...u })),
+  ];
+  const days = (line: TodayLine) => (line.what === 'order' ? line.days : 0);
+  return lines.sort((a, b) => RANK[a.urgency] - RANK[b.urgency] || days(a) - days(b));
+}

@@ -1,0 +1,57 @@
+import { TODAY_RULES, todayLines } from '.';
+import type { TodayFacts } from '.';
+
+const work = { workId: 1, work: 'Salt Pans' };
+const none: TodayFacts = {
+  orders: [],
+  proofsOut: [],
+  papers: [],
+  editions: [],
+  untagged: [],
+  noMaster: [],
+  noSizes: [],
+  fallsShort: [],
+};
+const order = (number: string, due: string) => ({
+  ...work,
+  number,
+  customer: 'T. Venn',
+  due,
+});
+
+it('puts the late before the due before the low before what can wait', () => {
+  const lines = todayLines(
+    {
+      ...none,
+      orders: [
+        order('3', '2026-12-20'),
+        order('2', '2026-11-24'),
+        order('1', '2026-11-20'),
+      ],
+      papers: [
+        { id: 1, name: 'Linen', sheets: 4, reorderPoint: 5 },
+        { id: 2, name: 'Chalk', sheets: 40, reorderPoint: 5 },
+      ],
+      editions: [
+        { ...work, size: 'A3', left: 3, of: 30 },
+        { ...work, size: 'A2', left: 4, of: 30 },
+      ],
+      proofsOut: [{ ...work, paper: 'Linen', round: 2, sentAt: '2026-11-18' }],
+    },
+    '2026-11-23',
+    TODAY_RULES,
+  );
+  expect(lines.map((l) => [l.urgency, l.what])).toEqual([
+    ['late', 'order'],
+    ['due', 'order'],
+    ['low', 'paper'],
+    ['low', 'edition'],
+    ['waiting', 'order'],
+    ['waiting', 'proof'],
+  ]);
+  expect(lines[0]).toMatchObject({ order: '1', days: -3 });
+  expect(lines.at(-1)).toMatchObject({ what: 'proof', days: 5 });
+});
+
+it('has nothing to show for an empty studio', () =>
+  expect(todayLines(none, '2026-11-23', TODAY_RULES)).toEqual([]));
