@@ -14,7 +14,10 @@ export default {
       },
     ],
   },
-  transformIgnorePatterns: [],
+  // Only packages that ship ES modules alone go through the compiler.
+  transformIgnorePatterns: [
+    '/node_modules/(?!(d3|d3-[a-z-]+|@react-pdf|lcms-wasm|internmap|delaunator|robust-predicates)/)',
+  ],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@react-pdf/hyphenate/(.*)$': '<rootDir>/node_modules/@react-pdf/hyphenate/lib/$1.js',

@@ -27,10 +27,10 @@ it.each(SPACE_IDS)('%s: white lands on D50', (id) => {
 
 it('gives the published sRGB colorants at D50', () => {
   const [x, y, z] = rgbToXyzD50(RGB_SPACES.srgb);
-  expect([x[0], y[0], z[0]].map((v) => Number(v.toFixed(3)))).toEqual([
-    0.436, 0.223, 0.014,
-  ]);
-  expect([x[2], y[2], z[2]].map((v) => Number(v.toFixed(3)))).toEqual([
-    0.143, 0.061, 0.714,
-  ]);
+  const published = [
+    0.4361, 0.3851, 0.1431, 0.2225, 0.7169, 0.0606, 0.0139, 0.0971, 0.7141,
+  ];
+  [...x, ...y, ...z].forEach((v, i) =>
+    expect(Math.abs(v - published[i]!)).toBeLessThan(6e-4),
+  );
 });

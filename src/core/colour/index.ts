@@ -1,2 +1,3 @@
 export * from './spaces';
 export * from './matrix';
+export * from './iccProfile';

@@ -67,7 +67,7 @@ it('finds each way in which a file is not what was ordered', () => {
     borderMinimum: 255,
   };
   const failed = (over: Partial<typeof good>) =>
-    verifyPrintFile(wanted, { ...good, ...over } as typeof good)
+    verifyPrintFile(wanted, { ...good, ...over })
       .filter((c) => !c.passed)
       .map((c) => c.check);
   expect(failed({})).toEqual([]);

@@ -103,7 +103,7 @@ describe('judgeSize', () => {
   });
 
   it('says when it falls short of where people stand', () => {
-    expect(judge('isoA-A0', { width: 1000, height: 1400 })).toMatchObject({
+    expect(judge('isoA-A0', { width: 1500, height: 2100 })).toMatchObject({
       verdict: 'softUpClose',
     });
     expect(judge('isoA-A5', { width: 120, height: 168 })).toMatchObject({

@@ -46,11 +46,11 @@ it('puts the late before the due before the low before what can wait', () => {
     ['due', 'order'],
     ['low', 'paper'],
     ['low', 'edition'],
-    ['waiting', 'order'],
     ['waiting', 'proof'],
+    ['waiting', 'order'],
   ]);
   expect(lines[0]).toMatchObject({ order: '1', days: -3 });
-  expect(lines.at(-1)).toMatchObject({ what: 'proof', days: 5 });
+  expect(lines.at(-2)).toMatchObject({ what: 'proof', days: 5 });
 });
 
 it('has nothing to show for an empty studio', () =>

@@ -1,0 +1,52 @@
+import { mkdir } from 'node:fs/promises';
+import { join, resolve } from 'node:path';
+import { createClient } from '@libsql/client';
+import { drizzle } from 'drizzle-orm/libsql';
+import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import * as schema from './schema';
+
+export type Database = LibSQLDatabase<typeof schema>;
+/** What a write sees: the database inside its transaction. */
+export type Writing = Parameters<Parameters<Database['transaction']>[0]>[0];
+/** Anything that can be read from. */
+export type Reading = Database | Writing;
+
+export interface OpenDatabase {
+  read: Database;
+  /**
+   * Runs one write transaction. Writes of this process queue up, since a second one would
+   * block the thread while it waits for the first.
+   */
+  write<T>(work: (tx: Writing) => Promise<T>): Promise<T>;
+  close(): void;
+}
+
+export const dataFolder = () => resolve(process.env.GLASSINE_HOME ?? './var');
+
+const migrationsFolder = () => resolve(process.env.GLASSINE_MIGRATIONS ?? './drizzle');
+
+/** Opens (and migrates) the studio's database: a file in the data folder, or `DATABASE_URL`. */
+export async function openDatabase(home: string): Promise<OpenDatabase> {
+  await mkdir(home, { recursive: true });
+  const remote = process.env.DATABASE_URL;
+  const client = createClient({
+    url: remote ?? `file:${join(home, 'studio.db')}`,
+    authToken: process.env.DATABASE_AUTH_TOKEN,
+    timeout: 5000,
+  });
+  if (!remote) await client.execute('PRAGMA journal_mode = WAL');
+  await client.execute('PRAGMA foreign_keys = ON');
+  const db = drizzle(client, { schema });
+  await migrate(db, { migrationsFolder: migrationsFolder() });
+  let last: Promise<unknown> = Promise.resolve();
+  return {
+    read: db,
+    write(work) {
+      const turn = last.then(() => db.transaction(work));
+      last = turn.catch(() => undefined);
+      return turn;
+    },
+    close: () => client.close(),
+  };
+}

@@ -1,0 +1,15 @@
+export * from './database';
+export * from './refused';
+export * from './repositories/log';
+export * from './repositories/settings';
+export * from './repositories/works';
+export * from './repositories/masters';
+export * from './repositories/jobs';
+export * from './repositories/sizes';
+export * from './repositories/printFiles';
+export * from './repositories/papers';
+export * from './repositories/proofs';
+export * from './repositories/editions';
+export * from './repositories/prices';
+export * from './repositories/orders';
+export type { DocumentKind } from './schema';

@@ -1,0 +1,46 @@
+import { and, desc, eq } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
+import type { Series } from '@/core/edition';
+import type { Reading, Writing } from '../database';
+import { logLines } from '../schema';
+
+export type LogLine = typeof logLines.$inferSelect;
+
+export interface NewLogLine {
+  at: string;
+  what: string;
+  workId?: number;
+  sizeKey?: string;
+  editionId?: number;
+  series?: Series;
+  impression?: number;
+  orderId?: number;
+  detail?: Record<string, string | number | null>;
+}
+
+/** Adds one line to the log book; called once by every write, in its transaction. */
+export async function addLogLine(tx: Writing, line: NewLogLine): Promise<void> {
+  await tx.insert(logLines).values({ ...line, detail: line.detail ?? {} });
+}
+
+export interface LogFilter {
+  workId?: number;
+  editionId?: number;
+  series?: Series;
+  impression?: number;
+}
+
+/** Lines of the log book, newest first. */
+export function readLog(db: Reading, filter: LogFilter, limit: number): Promise<LogLine[]> {
+  const wanted: SQL[] = [];
+  if (filter.workId) wanted.push(eq(logLines.workId, filter.workId));
+  if (filter.editionId) wanted.push(eq(logLines.editionId, filter.editionId));
+  if (filter.series) wanted.push(eq(logLines.series, filter.series));
+  if (filter.impression) wanted.push(eq(logLines.impression, filter.impression));
+  return db
+    .select()
+    .from(logLines)
+    .where(and(...wanted))
+    .orderBy(desc(logLines.at), desc(logLines.id))
+    .limit(limit);
+}

@@ -1,0 +1,98 @@
+import { and, asc, eq, sql } from 'drizzle-orm';
+import type { PackingMaterial } from '@/core/packing';
+import { stockLevel } from '@/core/paper';
+import type { StockLevel } from '@/core/paper';
+import type { Reading, Writing } from '../database';
+import { materials, movements, papers } from '../schema';
+import { addLogLine } from './log';
+
+export type PaperRow = typeof papers.$inferSelect;
+export type Paper = PaperRow & { sheets: number; level: StockLevel };
+export type MaterialRow = typeof materials.$inferSelect;
+
+export async function addPaper(tx: Writing, paper: Omit<PaperRow, 'id'>): Promise<number> {
+  const [row] = await tx.insert(papers).values(paper).returning({ id: papers.id });
+  await addLogLine(tx, {
+    at: paper.createdAt,
+    what: 'paper.new',
+    detail: { paper: paper.name },
+  });
+  return row!.id;
+}
+
+export async function addMaterial(
+  tx: Writing,
+  material: Omit<MaterialRow, 'id'>,
+): Promise<number> {
+  const [row] = await tx.insert(materials).values(material).returning({ id: materials.id });
+  return row!.id;
+}
+
+/** Records pieces received or used. */
+export async function moveStock(
+  tx: Writing,
+  movement: Omit<typeof movements.$inferSelect, 'id'>,
+): Promise<void> {
+  await tx.insert(movements).values(movement);
+  await addLogLine(tx, {
+    at: movement.at,
+    what: movement.pieces > 0 ? 'stock.received' : 'stock.used',
+    detail: {
+      of: movement.of,
+      ref: movement.ref,
+      pieces: movement.pieces,
+      reason: movement.reason,
+    },
+  });
+}
+
+async function stockOf(
+  db: Reading,
+  of: 'paper' | 'material',
+): Promise<Map<number, number>> {
+  const rows = await db
+    .select({ ref: movements.ref, pieces: sql<number>`sum(${movements.pieces})` })
+    .from(movements)
+    .where(eq(movements.of, of))
+    .groupBy(movements.ref);
+  return new Map(rows.map((r) => [r.ref, r.pieces]));
+}
+
+export async function listPapers(db: Reading): Promise<Paper[]> {
+  const stock = await stockOf(db, 'paper');
+  const rows = await db.select().from(papers).orderBy(asc(papers.name));
+  return rows.map((paper) => ({
+    ...paper,
+    ...stockLevel([stock.get(paper.id) ?? 0], paper.reorderPoint),
+  }));
+}
+
+export const getPaper = (db: Reading, id: number): Promise<PaperRow | undefined> =>
+  db.query.papers.findFirst({ where: eq(papers.id, id) });
+
+/** Movements of one paper, oldest first. */
+export const paperMovements = (db: Reading, id: number) =>
+  db
+    .select()
+    .from(movements)
+    .where(and(eq(movements.of, 'paper'), eq(movements.ref, id)))
+    .orderBy(asc(movements.id));
+
+/** Packing material with what is left of it. */
+export async function listMaterials(db: Reading): Promise<PackingMaterial[]> {
+  const stock = await stockOf(db, 'material');
+  const rows = await db.select().from(materials).orderBy(asc(materials.id));
+  return rows.map(({ width, height, thickness, ...m }): PackingMaterial => {
+    const left = stock.get(m.id) ?? 0;
+    return m.kind === 'tube'
+      ? {
+          ...m,
+          kind: 'tube',
+          diameter: width,
+          length: height,
+          wall: thickness,
+          stock: left,
+        }
+      : { ...m, kind: m.kind, width, height, thickness, stock: left };
+  });
+}

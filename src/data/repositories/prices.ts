@@ -1,0 +1,59 @@
+import { asc, eq } from 'drizzle-orm';
+import type { Reading, Writing } from '../database';
+import { finishes, prices } from '../schema';
+import { addLogLine } from './log';
+
+export type PriceRow = typeof prices.$inferSelect;
+export type FinishRow = typeof finishes.$inferSelect;
+
+export async function addPrice(tx: Writing, price: Omit<PriceRow, 'id'>): Promise<void> {
+  await tx.insert(prices).values(price);
+  await addLogLine(tx, {
+    at: price.at,
+    what: 'price.set',
+    workId: price.workId,
+    sizeKey: price.sizeKey,
+    detail: {
+      price: price.price,
+      net: price.net,
+      cost: price.cost,
+      channel: price.channel,
+    },
+  });
+}
+
+/** The price in force of each size of a work: the last one set. */
+export async function pricesOf(db: Reading, workId: number): Promise<PriceRow[]> {
+  const rows = await db
+    .select()
+    .from(prices)
+    .where(eq(prices.workId, workId))
+    .orderBy(asc(prices.id));
+  return [...new Map(rows.map((r) => [r.sizeKey, r])).values()];
+}
+
+export const allPrices = (db: Reading): Promise<PriceRow[]> =>
+  db.select().from(prices).orderBy(asc(prices.id));
+
+export async function addFinish(tx: Writing, finish: Omit<FinishRow, 'id'>): Promise<void> {
+  await tx.insert(finishes).values(finish);
+  await addLogLine(tx, {
+    at: finish.at,
+    what: 'finish.planned',
+    workId: finish.workId,
+    sizeKey: finish.sizeKey,
+  });
+}
+
+/** The mat and frame plan in force of each size of a work. */
+export async function finishesOf(db: Reading, workId: number): Promise<FinishRow[]> {
+  const rows = await db
+    .select()
+    .from(finishes)
+    .where(eq(finishes.workId, workId))
+    .orderBy(asc(finishes.id));
+  return [...new Map(rows.map((r) => [r.sizeKey, r])).values()];
+}
+
+export const worksWithFinish = async (db: Reading): Promise<Set<number>> =>
+  new Set((await db.selectDistinct({ w: finishes.workId }).from(finishes)).map((r) => r.w));

@@ -1,0 +1,63 @@
+import type { PackingRules } from '@/core/packing';
+import { PACKING_RULES } from '@/core/packing';
+import type { SizingRules } from '@/core/sizing';
+import { SIZING_RULES } from '@/core/sizing';
+import type { TodayRules } from '@/core/today';
+import { TODAY_RULES } from '@/core/today';
+import type { UnitMode } from '@/core/units';
+import type { Reading, Writing } from '../database';
+import { settings } from '../schema';
+
+export type Tone = 'light' | 'middle' | 'dark';
+
+/** How the bench is set: the reader's units and the rules of thumb in force. */
+export interface BenchSettings {
+  units: UnitMode;
+  tone: Tone;
+  currency: string;
+  locale: string;
+  studio: string;
+  handlingDays: number;
+  sizing: SizingRules;
+  packing: PackingRules;
+  today: TodayRules;
+}
+
+export const DEFAULT_SETTINGS: BenchSettings = {
+  units: 'metric',
+  tone: 'middle',
+  currency: 'EUR',
+  locale: 'en-GB',
+  studio: '',
+  handlingDays: 3,
+  sizing: SIZING_RULES,
+  packing: PACKING_RULES,
+  today: TODAY_RULES,
+};
+
+/** The settings, defaults where nothing was chosen. */
+export async function readSettings(db: Reading): Promise<BenchSettings> {
+  const rows = await db.select().from(settings);
+  const chosen = Object.fromEntries(
+    rows.map((r) => [r.key, r.value]),
+  ) as Partial<BenchSettings>;
+  return {
+    ...DEFAULT_SETTINGS,
+    ...chosen,
+    sizing: { ...SIZING_RULES, ...chosen.sizing },
+    packing: { ...PACKING_RULES, ...chosen.packing },
+    today: { ...TODAY_RULES, ...chosen.today },
+  };
+}
+
+/** Keeps the given settings, leaving the others as they are. */
+export async function saveSettings(
+  tx: Writing,
+  chosen: Partial<BenchSettings>,
+): Promise<void> {
+  for (const [key, value] of Object.entries(chosen))
+    await tx
+      .insert(settings)
+      .values({ key, value })
+      .onConflictDoUpdate({ target: settings.key, set: { value } });
+}

@@ -1,0 +1,275 @@
+import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { RGB_SPACES, SPACE_IDS, iccProfile } from '@/core/colour';
+import { printPlan, verifyPrintFile } from '@/core/prepare';
+import type { Recipe } from '@/core/prepare';
+import { fitToSheet } from '@/core/sizing';
+import { mm, size } from '@/core/units';
+import { createTransform, readProfile } from './colourEngine';
+import { PixelSource } from './pixelSource';
+import { printFilePass } from './printFilePass';
+import { FileRefusal, readMaster } from './readMaster';
+import { reopenPrintFile } from './reopenPrintFile';
+import { resampledRows } from './resampler';
+import { sharp } from './sharpSetup';
+import { sharpenedRows } from './sharpener';
+import { keep, receive, storePaths } from './store';
+import { TiffWriter } from './tiffWriter';
+import { halve, tilesPass } from './tilesPass';
+import { writeWorkingCopy } from './workingCopy';
+
+let folder: string;
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'engine-'));
+});
+afterAll(() => rm(folder, { recursive: true, force: true }));
+
+const WIDTH = 640;
+const HEIGHT = 480;
+
+/** A 16-bit picture with a ramp across and a wave down. */
+async function picture(name: string, width = WIDTH, height = HEIGHT) {
+  const path = join(folder, name);
+  const icc = iccProfile(RGB_SPACES['prophoto-rgb']);
+  const writer = await TiffWriter.create(path, {
+    width,
+    height,
+    channels: 3,
+    bits: 16,
+    ppi: 600,
+    icc,
+  });
+  const row = new Uint16Array(width * 3);
+  for (let y = 0; y < height; y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      row[x * 3] = 8000 + (x / width) * 40000;
+      row[x * 3 + 1] = 30000 + 15000 * Math.sin(y / 9);
+      row[x * 3 + 2] = 20000;
+    }
+    await writer.write(row, 1);
+  }
+  await writer.finish();
+  return path;
+}
+
+async function workingCopy(name: string) {
+  const path = await picture(`${name}.tif`);
+  const { facts, icc } = await readMaster(path, 1);
+  const target = join(folder, `${name}.v`);
+  await writeWorkingCopy(path, facts, target);
+  return { target, facts, colour: { icc, assumedSpace: null } };
+}
+
+const refusalOf = (path: string) =>
+  readMaster(path, 1).then(
+    () => null,
+    (e: unknown) => (e instanceof FileRefusal ? e.refused.code : e),
+  );
+
+describe('store', () => {
+  it('streams, hashes and keeps one copy of the same bytes', async () => {
+    for (let i = 0; i < 2; i += 1) {
+      const got = await receive(folder, Readable.from([Buffer.from('abc')]), 100);
+      expect(got.sha256).toBe(
+        'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad',
+      );
+      await keep(folder, got);
+      expect(await readFile(storePaths(folder).file(got.sha256), 'utf8')).toBe('abc');
+    }
+    await expect(receive(folder, Readable.from([Buffer.alloc(200)]), 100)).rejects.toThrow(
+      'tooLarge',
+    );
+    expect(await readdir(join(folder, 'tmp'))).toEqual([]);
+  });
+});
+
+describe('readMaster', () => {
+  it('reads what the file says of itself', async () => {
+    const { facts } = await readMaster(await picture('facts.tif'), 1843350);
+    expect(facts).toEqual({
+      format: 'tiff',
+      width: WIDTH,
+      height: HEIGHT,
+      bitsPerChannel: 16,
+      channels: 3,
+      colourModel: 'rgb',
+      ppiTag: 600,
+      iccDescription: 'ROMM RGB',
+      orientation: 1,
+      bytes: 1843350,
+    });
+  });
+
+  it('refuses what is no master, each for its reason', async () => {
+    const file = async (name: string, data: Buffer) => {
+      await writeFile(join(folder, name), data);
+      return refusalOf(join(folder, name));
+    };
+    const flat = sharp({
+      create: { width: 8, height: 8, channels: 3, background: '#888' },
+    });
+    expect(await file('zero.tif', Buffer.alloc(0))).toBe('empty');
+    expect(await file('text.tif', Buffer.from('not a picture'))).toBe('notAPicture');
+    expect(await file('doc.tif', Buffer.from('%PDF-1.7'))).toBe('notAPicture');
+    expect(
+      await file('cmyk.tif', await flat.clone().toColourspace('cmyk').tiff().toBuffer()),
+    ).toBe('cmyk');
+    expect(await file('half.tif', Buffer.from('II*\0\x08\0\0\0\x05'))).toBe('broken');
+  });
+
+  it('turns upright what the camera held sideways', async () => {
+    const path = join(folder, 'turned.jpg');
+    await sharp({ create: { width: 30, height: 20, channels: 3, background: '#888' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toFile(path);
+    const { facts } = await readMaster(path, 1);
+    expect(facts).toMatchObject({
+      width: 20,
+      height: 30,
+      orientation: 6,
+      bitsPerChannel: 8,
+    });
+    await writeWorkingCopy(path, facts, join(folder, 'turned.v'));
+    const source = await PixelSource.open(join(folder, 'turned.v'));
+    expect([source.width, source.height]).toEqual([20, 30]);
+    await source.close();
+  });
+
+  it('refuses a file that breaks off, and leaves no working copy', async () => {
+    const whole = await readFile(await picture('whole.tif'));
+    const path = join(folder, 'cut.png');
+    const png = await sharp(whole).png().toBuffer();
+    await writeFile(path, png.subarray(0, png.length / 2));
+    const { facts } = await readMaster(path, 1);
+    await expect(writeWorkingCopy(path, facts, join(folder, 'cut.v'))).rejects.toThrow(
+      FileRefusal,
+    );
+    expect((await readdir(folder)).filter((n) => n.startsWith('cut.v'))).toEqual([]);
+  });
+});
+
+describe('colour', () => {
+  it.each(SPACE_IDS)(
+    '%s: its own profile is read back by the colour engine',
+    async (id) => {
+      expect(await readProfile(iccProfile(RGB_SPACES[id]))).toEqual({
+        description: RGB_SPACES[id].name,
+        space: 'RGB',
+      });
+    },
+  );
+
+  it('carries a wide green through 16 bits without squeezing it', async () => {
+    const [romm, p3] = [
+      iccProfile(RGB_SPACES['prophoto-rgb']),
+      iccProfile(RGB_SPACES['a98-rgb']),
+    ];
+    const options = { intent: 'relative', blackPoint: true, exact: true } as const;
+    const there = await createTransform(p3, romm, 3, options);
+    const back = await createTransform(romm, p3, 3, options);
+    const start = Uint16Array.from([2000, 60000, 3000, 65535, 65535, 65535]);
+    const middle = new Uint16Array(6);
+    const end = new Uint16Array(6);
+    there.convert(start, middle, 2);
+    back.convert(middle, end, 2);
+    end.forEach((v, i) => expect(Math.abs(v - start[i]!)).toBeLessThan(130));
+    there.close();
+    back.close();
+  });
+
+  it('reads nonsense as no profile', async () => {
+    expect(await readProfile(new Uint8Array(200))).toBeNull();
+  });
+});
+
+describe('resampling and sharpening', () => {
+  it('keeps a smooth ramp a ramp, at any factor', async () => {
+    const { target } = await workingCopy('ramp');
+    const source = await PixelSource.open(target);
+    const whole = { left: 0, top: 0, width: WIDTH, height: HEIGHT };
+    for (const [w, h] of [
+      [1280, 960],
+      [200, 150],
+    ] as const) {
+      let y = 0;
+      for await (const row of resampledRows(source, whole, w, h)) {
+        if (y === Math.floor(h / 2))
+          for (let x = 20; x < w - 20; x += 17) {
+            const expected = 8000 + (((x + 0.5) * (WIDTH / w) - 0.5) / WIDTH) * 40000;
+            expect(Math.abs(row[x * 3]! - expected)).toBeLessThan(40);
+          }
+        y += 1;
+      }
+      expect(y).toBe(h);
+    }
+    await source.close();
+  });
+
+  it('equals its formula on an edge, and keeps every row', async () => {
+    const edge = Float32Array.from({ length: 40 }, (_, x) => (x < 20 ? 10000 : 50000));
+    async function* rows() {
+      for (let y = 0; y < 9; y += 1) yield Promise.resolve(edge);
+    }
+    const out: Float32Array[] = [];
+    for await (const row of sharpenedRows(rows(), 1, {
+      amount: 100,
+      radius: 1,
+      threshold: 0,
+    }))
+      await Promise.resolve(out.push(row.slice()));
+    expect(out).toHaveLength(9);
+    const weights = [-3, -2, -1, 0, 1, 2, 3].map((k) => Math.exp(-(k * k) / 2));
+    const total = weights.reduce((a, b) => a + b);
+    const blurred = (x: number) =>
+      weights.reduce((t, w, k) => t + w * edge[x + k - 3]!, 0) / total;
+    for (const x of [15, 19, 20, 24])
+      expect(out[4]![x]).toBeCloseTo(2 * edge[x]! - blurred(x), -1);
+  });
+});
+
+it('writes a print file that holds against its order when reopened', async () => {
+  const { target, colour, facts } = await workingCopy('print');
+  const fit = fitToSheet(size(130, 110), facts.width / facts.height, mm(10), 'within');
+  const plan = printPlan(facts, fit, 200);
+  const recipe: Recipe = {
+    resample: { kernel: 'lanczos3', factor: plan.factor },
+    outputSharpen: { amount: 60, radius: 0.8, threshold: 2 },
+    convert: { space: 'a98-rgb', intent: 'relative', blackPoint: true },
+    ppi: 200,
+  };
+  const path = join(folder, 'printed.tif');
+  const seen: number[] = [];
+  await printFilePass(target, colour, plan, recipe, path, (_, share) => seen.push(share));
+  const checks = verifyPrintFile(
+    { width: 1024, height: 866, ppi: 200, profile: 'A98 RGB (1998)' },
+    await reopenPrintFile(path, plan),
+  );
+  expect(checks.filter((c) => !c.passed)).toEqual([]);
+  expect(checks).toHaveLength(6);
+  expect(seen.at(-1)).toBe(1);
+});
+
+describe('tiles', () => {
+  it('halves by the mean, the odd edge counting twice', () => {
+    const grey = (...v: number[]) => Uint8Array.from(v.flatMap((x) => [x, x, x]));
+    expect(halve(grey(0, 100, 50, 40, 60, 70), 3, 2).filter((_, i) => i % 3 === 0)).toEqual(
+      Uint8Array.from([50, 60]),
+    );
+  });
+
+  it('cuts all levels and a preview', async () => {
+    const { target, colour } = await workingCopy('tiles');
+    const tiles = join(folder, 'tiles');
+    await tilesPass(target, colour, tiles, join(folder, 'preview.jpg'), () => undefined);
+    expect((await readdir(tiles)).map(Number).sort((a, b) => a - b)).toEqual(
+      Array.from({ length: 11 }, (_, i) => i),
+    );
+    expect((await readdir(join(tiles, '10'))).sort()).toEqual(['0_0.jpg', '1_0.jpg']);
+    const last = await sharp(join(tiles, '10', '1_0.jpg')).metadata();
+    expect([last.width, last.height]).toEqual([WIDTH - 512, HEIGHT]);
+    expect((await sharp(join(folder, 'preview.jpg')).metadata()).width).toBe(WIDTH);
+  });
+});

@@ -1,0 +1,51 @@
+import type { SpaceId } from '@/core/colour';
+import { RGB_SPACES, iccProfile } from '@/core/colour';
+import { createTransform } from './colourEngine';
+import type { ConvertOptions } from './colourEngine';
+
+/** How a master's numbers are to be understood: its own profile, or the space it was said to be in. */
+export interface MasterColour {
+  icc: Uint8Array | null;
+  assumedSpace: SpaceId | null;
+}
+
+/** Turns rows of a master into 16-bit RGB of a target space. */
+export interface RowConverter {
+  toTarget(rows: Uint16Array, pixels: number): Uint16Array;
+  close(): void;
+}
+
+/** Grey values three times over, for grey files without a grey profile. */
+function expand(grey: Uint16Array, pixels: number): Uint16Array {
+  const rgb = new Uint16Array(pixels * 3);
+  for (let i = 0; i < pixels; i += 1) rgb.fill(grey[i] ?? 0, i * 3, i * 3 + 3);
+  return rgb;
+}
+
+/**
+ * Joins a master's colour to a target space with Little CMS at 16 bit. An untagged master
+ * about which nothing was said is read as sRGB (for the screen only: print files ask first).
+ */
+export async function rowConverter(
+  colour: MasterColour,
+  channels: 1 | 3,
+  target: SpaceId,
+  options: ConvertOptions,
+): Promise<RowConverter> {
+  const source = colour.icc ?? iccProfile(RGB_SPACES[colour.assumedSpace ?? 'srgb']);
+  const native = colour.icc !== null ? channels : 3;
+  const transform = await createTransform(
+    source,
+    iccProfile(RGB_SPACES[target]),
+    native,
+    options,
+  );
+  return {
+    toTarget(rows, pixels) {
+      const out = new Uint16Array(pixels * 3);
+      transform.convert(native === channels ? rows : expand(rows, pixels), out, pixels);
+      return out;
+    },
+    close: () => transform.close(),
+  };
+}

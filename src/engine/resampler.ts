@@ -1,0 +1,84 @@
+import type { AxisWeights } from '@/core/image';
+import { lanczosAxis } from '@/core/image';
+import type { PixelRect } from '@/core/prepare';
+import type { PixelSource } from './pixelSource';
+
+const READ_ROWS = 64;
+
+/** One source row of 16-bit samples, resampled across: output length x channels. */
+function across(row: Uint16Array, channels: number, axis: AxisWeights, out: Float32Array) {
+  const { taps, first, weights } = axis;
+  if (channels === 3) {
+    for (let i = 0; i < first.length; i += 1) {
+      let r = 0;
+      let g = 0;
+      let b = 0;
+      let at = first[i]! * 3;
+      for (let k = i * taps, end = k + taps; k < end; k += 1, at += 3) {
+        const w = weights[k]!;
+        r += w * row[at]!;
+        g += w * row[at + 1]!;
+        b += w * row[at + 2]!;
+      }
+      out[i * 3] = r;
+      out[i * 3 + 1] = g;
+      out[i * 3 + 2] = b;
+    }
+    return;
+  }
+  for (let i = 0; i < first.length; i += 1) {
+    let v = 0;
+    for (let k = 0; k < taps; k += 1) v += weights[i * taps + k]! * row[first[i]! + k]!;
+    out[i] = v;
+  }
+}
+
+/**
+ * Resamples a part of a picture with the Lanczos kernel, row by row from top to bottom.
+ * Memory: the source rows under one output row. Yields float samples (0..65535, overshoot
+ * kept); the array is reused by the next row.
+ */
+export async function* resampledRows(
+  source: PixelSource,
+  part: PixelRect,
+  width: number,
+  height: number,
+): AsyncGenerator<Float32Array> {
+  const { channels } = source;
+  const horizontal = lanczosAxis(source.width, part.left, part.width, width);
+  const vertical = lanczosAxis(source.height, part.top, part.height, height);
+  const length = width * channels;
+  const ring = Array.from({ length: vertical.taps }, () => new Float32Array(length));
+  const out = new Float32Array(length);
+  const sourceLength = source.width * channels;
+  let held: Uint16Array = new Uint16Array(0);
+  let heldFrom = 0;
+  let heldRows = 0;
+  let next = vertical.first[0] ?? 0;
+  for (let y = 0; y < height; y += 1) {
+    const from = vertical.first[y]!;
+    const end = from + vertical.taps;
+    for (next = Math.max(next, from); next < end; next += 1) {
+      if (next >= heldFrom + heldRows) {
+        heldFrom = next;
+        heldRows = Math.min(READ_ROWS, source.height - next);
+        held = await source.rows(heldFrom, heldRows);
+      }
+      const at = (next - heldFrom) * sourceLength;
+      across(
+        held.subarray(at, at + sourceLength),
+        channels,
+        horizontal,
+        ring[next % vertical.taps]!,
+      );
+    }
+    out.fill(0);
+    for (let k = 0; k < vertical.taps; k += 1) {
+      const w = vertical.weights[y * vertical.taps + k]!;
+      if (w === 0) continue;
+      const row = ring[(from + k) % vertical.taps]!;
+      for (let i = 0; i < length; i += 1) out[i]! += w * row[i]!;
+    }
+    yield out;
+  }
+}

@@ -1,0 +1,139 @@
+import { mkdir, rename, rm } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { zoomLevels } from '@/core/image';
+import type { ZoomLevel } from '@/core/image';
+import { rowConverter } from './masterColour';
+import type { MasterColour } from './masterColour';
+import { PixelSource } from './pixelSource';
+import { sharp } from './sharpSetup';
+
+export const TILE = 512;
+const PREVIEW_LONGEST = 2000;
+const QUALITY = 88;
+
+export type Progress = (stage: string, share: number) => void;
+
+/** Rows waiting at one level until a row of tiles is full. */
+interface Shelf extends ZoomLevel {
+  pixels: Uint8Array;
+  filled: number;
+  tileRow: number;
+}
+
+/** Half the size by the mean of 2 x 2; an odd edge counts twice. Both 8-bit RGB. */
+export function halve(source: Uint8Array, width: number, height: number): Uint8Array {
+  const w = Math.ceil(width / 2);
+  const h = Math.ceil(height / 2);
+  const out = new Uint8Array(w * h * 3);
+  for (let y = 0; y < h; y += 1) {
+    const above = 2 * y * width;
+    const below = Math.min(2 * y + 1, height - 1) * width;
+    for (let x = 0; x < w; x += 1) {
+      const left = 2 * x;
+      const right = Math.min(left + 1, width - 1);
+      for (let c = 0; c < 3; c += 1)
+        out[(y * w + x) * 3 + c] =
+          (source[(above + left) * 3 + c]! +
+            source[(above + right) * 3 + c]! +
+            source[(below + left) * 3 + c]! +
+            source[(below + right) * 3 + c]! +
+            2) >>
+          2;
+    }
+  }
+  return out;
+}
+
+const encode = (data: Uint8Array, width: number, height: number) =>
+  sharp(data, { raw: { width, height, channels: 3 } }).jpeg({ quality: QUALITY });
+
+/** Cuts the rows on a shelf into one row of tiles. */
+async function cut(shelf: Shelf, folder: string): Promise<void> {
+  const jobs: Promise<unknown>[] = [];
+  for (let column = 0; column < shelf.columns; column += 1) {
+    const left = column * TILE;
+    const width = Math.min(TILE, shelf.width - left);
+    const tile = new Uint8Array(width * shelf.filled * 3);
+    for (let y = 0; y < shelf.filled; y += 1) {
+      const at = (y * shelf.width + left) * 3;
+      tile.set(shelf.pixels.subarray(at, at + width * 3), y * width * 3);
+    }
+    const path = join(folder, String(shelf.level), `${column}_${shelf.tileRow}.jpg`);
+    jobs.push(encode(tile, width, shelf.filled).toFile(path));
+  }
+  await Promise.all(jobs);
+}
+
+/**
+ * One pass over the working copy: all levels of the deep-zoom pyramid in sRGB, and the
+ * preview. Memory: two shelves of `TILE` rows over all levels.
+ */
+export async function tilesPass(
+  pixelsPath: string,
+  colour: MasterColour,
+  tilesFolder: string,
+  previewPath: string,
+  progress: Progress,
+): Promise<void> {
+  const source = await PixelSource.open(pixelsPath);
+  const converter = await rowConverter(colour, source.channels, 'srgb', {
+    intent: 'relative',
+    blackPoint: true,
+    exact: false,
+  });
+  const part = `${tilesFolder}.part`;
+  await rm(part, { recursive: true, force: true });
+  const shelves: Shelf[] = zoomLevels(source.width, source.height, TILE).map((level) => ({
+    ...level,
+    pixels: new Uint8Array(level.width * TILE * 3),
+    filled: 0,
+    tileRow: 0,
+  }));
+  await Promise.all(
+    shelves.map((s) => mkdir(join(part, String(s.level)), { recursive: true })),
+  );
+  const previewLevel = shelves.findIndex(
+    (s) => Math.max(s.width, s.height) <= PREVIEW_LONGEST,
+  );
+  const previewRows: Uint8Array[] = [];
+
+  const flush = async (i: number): Promise<void> => {
+    const shelf = shelves[i]!;
+    if (shelf.filled === 0) return;
+    const rows = shelf.pixels.subarray(0, shelf.filled * shelf.width * 3);
+    if (i === previewLevel) previewRows.push(rows.slice());
+    await cut(shelf, part);
+    const height = shelf.filled;
+    shelf.filled = 0;
+    shelf.tileRow += 1;
+    if (i + 1 < shelves.length) await put(i + 1, halve(rows, shelf.width, height));
+  };
+  const put = async (i: number, rows: Uint8Array): Promise<void> => {
+    const shelf = shelves[i]!;
+    shelf.pixels.set(rows, shelf.filled * shelf.width * 3);
+    shelf.filled += rows.length / (shelf.width * 3);
+    if (shelf.filled === TILE) await flush(i);
+  };
+
+  const band = TILE / 4;
+  for (let top = 0; top < source.height; top += band) {
+    const rows = Math.min(band, source.height - top);
+    const deep = converter.toTarget(await source.rows(top, rows), rows * source.width);
+    const flat = new Uint8Array(deep.length);
+    for (let k = 0; k < deep.length; k += 1) flat[k] = (deep[k]! * 255 + 32767) / 65535;
+    await put(0, flat);
+    progress('cutting tiles', (top + rows) / source.height);
+  }
+  for (let i = 0; i < shelves.length; i += 1) await flush(i);
+  converter.close();
+  await source.close();
+
+  const preview = shelves[previewLevel]!;
+  await mkdir(dirname(previewPath), { recursive: true });
+  await encode(Buffer.concat(previewRows), preview.width, preview.height).toFile(
+    `${previewPath}.part`,
+  );
+  await rename(`${previewPath}.part`, previewPath);
+  await rm(tilesFolder, { recursive: true, force: true });
+  await rename(part, tilesFolder);
+}
