@@ -2,6 +2,7 @@ import type { SpaceId } from '@/core/colour';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { createTransform } from './colourEngine';
 import type { ConvertOptions } from './colourEngine';
+import { readMaster } from './readMaster';
 
 /** How a master's numbers are to be understood: its own profile, or the space it was said to be in. */
 export interface MasterColour {
@@ -48,4 +49,13 @@ export async function rowConverter(
     },
     close: () => transform.close(),
   };
+}
+
+/** The colour of a stored original: its embedded profile, if it fits, else what was said of it. */
+export async function masterColourOf(
+  path: string,
+  assumedSpace: SpaceId | null,
+): Promise<MasterColour> {
+  const { icc } = await readMaster(path, 0);
+  return { icc, assumedSpace };
 }

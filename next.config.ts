@@ -1,0 +1,19 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  compiler: { styledComponents: true },
+  poweredByHeader: false,
+  reactStrictMode: true,
+  serverExternalPackages: [
+    '@libsql/client',
+    'libsql',
+    'sharp',
+    '@react-pdf/renderer',
+    'bwip-js',
+    'lcms-wasm',
+  ],
+  turbopack: { ignoreIssue: [{ path: '**/lcms-wasm/dist/*' }] },
+  experimental: { serverActions: { bodySizeLimit: '1mb' } },
+};
+
+export default config;

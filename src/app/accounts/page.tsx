@@ -1,0 +1,10 @@
+import { AccountsDrawer } from '@/drawers/accounts/AccountsDrawer';
+import { loadAccounts } from '@/drawers/accounts/view';
+
+export default async function AccountsRoute({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  return <AccountsDrawer {...await loadAccounts(await searchParams)} />;
+}

@@ -1,0 +1,18 @@
+import { getPrintFile } from '@/data';
+import { storePaths } from '@/engine';
+import { studio } from '@/studio';
+import { notThere, sendFile } from '../../send';
+
+/** A written print file, under its own name. */
+export async function GET(
+  _request: Request,
+  { params }: { params: Promise<{ id: string }> },
+): Promise<Response> {
+  const open = await studio();
+  const file = await getPrintFile(open.db.read, Number((await params).id));
+  return file
+    ? sendFile(storePaths(open.home).file(file.sha256), 'image/tiff', {
+        download: file.name,
+      })
+    : notThere();
+}

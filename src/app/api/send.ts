@@ -1,0 +1,27 @@
+import { createReadStream } from 'node:fs';
+import { stat } from 'node:fs/promises';
+import { Readable } from 'node:stream';
+
+/** Streams a file of the data folder; 404 when it is not there. */
+export async function sendFile(
+  path: string,
+  type: string,
+  options: { download?: string; forever?: boolean } = {},
+): Promise<Response> {
+  const found = await stat(path).catch(() => null);
+  if (!found?.isFile()) return new Response('Not there.', { status: 404 });
+  const headers: Record<string, string> = {
+    'content-type': type,
+    'content-length': String(found.size),
+    'x-content-type-options': 'nosniff',
+    'cache-control': options.forever ? 'private, max-age=31536000, immutable' : 'no-cache',
+  };
+  if (options.download)
+    headers['content-disposition'] =
+      `attachment; filename*=UTF-8''${encodeURIComponent(options.download)}`;
+  const body = Readable.toWeb(createReadStream(path)) as unknown as ReadableStream;
+  return new Response(body, { headers });
+}
+
+export const SHA256 = /^[0-9a-f]{64}$/;
+export const notThere = () => new Response('Not there.', { status: 404 });

@@ -1,0 +1,38 @@
+import '@fontsource/newsreader/400.css';
+import '@fontsource/newsreader/400-italic.css';
+import '@fontsource/newsreader/500.css';
+import '@fontsource/commissioner/400.css';
+import '@fontsource/commissioner/500.css';
+import '@fontsource/commissioner/600.css';
+import type { Metadata } from 'next';
+import { I18nProvider } from 'react-aria-components';
+import { BenchProvider, Chest, GlobalStyle, House, ToastProvider } from '@/shell';
+import { BenchSwitches } from '@/drawers/settings/BenchSwitches';
+import { loadChest } from '@/drawers/settings/view';
+import { StyleRegistry } from './registry';
+
+export const metadata: Metadata = { title: 'Glassine' };
+export const dynamic = 'force-dynamic';
+
+export default async function RootLayout({ children }: { children: React.ReactNode }) {
+  const { bench, counts } = await loadChest();
+  return (
+    <html lang="en" data-tone={bench.tone}>
+      <body>
+        <StyleRegistry>
+          <GlobalStyle />
+          <I18nProvider locale={bench.locale}>
+            <BenchProvider bench={bench}>
+              <ToastProvider>
+                <House>
+                  <Chest counts={counts} foot={<BenchSwitches />} />
+                  <main>{children}</main>
+                </House>
+              </ToastProvider>
+            </BenchProvider>
+          </I18nProvider>
+        </StyleRegistry>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,10 @@
+import { ButtonLink, Empty } from '@/shell';
+
+export default function NotFound() {
+  return (
+    <Empty title="There is nothing under this address">
+      <p>The work or the view may have had another number.</p>
+      <ButtonLink href="/works">Go to the works</ButtonLink>
+    </Empty>
+  );
+}

@@ -1,0 +1,10 @@
+import { OrdersDrawer } from '@/drawers/orders/OrdersDrawer';
+import { loadOrders } from '@/drawers/orders/view';
+
+export default async function OrdersRoute({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  return <OrdersDrawer {...await loadOrders(await searchParams)} />;
+}

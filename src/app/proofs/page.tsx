@@ -1,0 +1,10 @@
+import { ProofsDrawer } from '@/drawers/proofs/ProofsDrawer';
+import { loadProofs } from '@/drawers/proofs/view';
+
+export default async function ProofsRoute({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  return <ProofsDrawer {...await loadProofs(await searchParams)} />;
+}

@@ -1,0 +1,10 @@
+import { SettingsDrawer } from '@/drawers/settings/SettingsDrawer';
+import { loadSettings } from '@/drawers/settings/view';
+
+export default async function SettingsRoute({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  return <SettingsDrawer {...await loadSettings(await searchParams)} />;
+}

@@ -1,0 +1,13 @@
+import { CaptureStation } from '@/stations/capture/CaptureStation';
+import { loadCapture } from '@/stations/capture/view';
+
+export default async function CaptureRoute({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  const { id } = await params;
+  return <CaptureStation {...await loadCapture(id, await searchParams)} />;
+}

@@ -1,0 +1,19 @@
+import { loadRule } from '@/drawers/works/view';
+import { Rule } from '@/shell';
+
+export default async function WorkLayout({
+  children,
+  params,
+}: {
+  children: React.ReactNode;
+  params: Promise<{ id: string }>;
+}) {
+  const { id } = await params;
+  const { workId, marks } = await loadRule(id);
+  return (
+    <>
+      <Rule workId={workId} marks={marks} />
+      {children}
+    </>
+  );
+}

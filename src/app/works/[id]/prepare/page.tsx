@@ -1,0 +1,13 @@
+import { PrepareStation } from '@/stations/prepare/PrepareStation';
+import { loadPrepare } from '@/stations/prepare/view';
+
+export default async function PrepareRoute({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  const { id } = await params;
+  return <PrepareStation {...await loadPrepare(id, await searchParams)} />;
+}

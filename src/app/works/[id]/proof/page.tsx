@@ -1,0 +1,13 @@
+import { ProofStation } from '@/stations/proof/ProofStation';
+import { loadProof } from '@/stations/proof/view';
+
+export default async function ProofRoute({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  const { id } = await params;
+  return <ProofStation {...await loadProof(id, await searchParams)} />;
+}

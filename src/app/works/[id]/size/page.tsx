@@ -1,0 +1,13 @@
+import { SizeStation } from '@/stations/size/SizeStation';
+import { loadSize } from '@/stations/size/view';
+
+export default async function SizeRoute({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  const { id } = await params;
+  return <SizeStation {...await loadSize(id, await searchParams)} />;
+}

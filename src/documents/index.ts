@@ -1,0 +1,4 @@
+export * from './certificate';
+export * from './certificateCode';
+export * from './packingSlip';
+export * from './label';

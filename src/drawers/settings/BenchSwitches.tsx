@@ -1,0 +1,66 @@
+'use client';
+import { Settings } from 'lucide-react';
+import Link from 'next/link';
+import { useCallback } from 'react';
+import styled from 'styled-components';
+import { Keys, useAction, useBench } from '@/shell';
+import { setSwitches } from './actions';
+
+const Switch = styled.button`
+  appearance: none;
+  border: 1px solid #6a6a6a;
+  background: transparent;
+  font-size: 12px;
+  padding: 4px 6px;
+  text-align: left;
+  cursor: pointer;
+  &:hover {
+    background: #c6c6c6;
+  }
+`;
+
+const Row = styled.div`
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  > * {
+    flex: 1;
+  }
+  a {
+    flex: none;
+    display: grid;
+    place-items: center;
+    color: #161616;
+    padding: 3px;
+  }
+`;
+
+const NEXT_TONE = { light: 'middle', middle: 'dark', dark: 'light' } as const;
+
+/** Units and grey of the table, at the foot of the chest, and on the keys u and g. */
+export function BenchSwitches() {
+  const { units, tone } = useBench();
+  const { run } = useAction(setSwitches);
+  const onUnits = useCallback(
+    () => run({ units: units === 'metric' ? 'inch' : 'metric' }),
+    [run, units],
+  );
+  const onTone = useCallback(() => run({ tone: NEXT_TONE[tone] }), [run, tone]);
+  return (
+    <>
+      <Switch type="button" onClick={onUnits}>
+        Units: {units === 'metric' ? 'mm / cm' : 'inches'}
+      </Switch>
+      <Switch type="button" onClick={onTone}>
+        Table: {tone} grey
+      </Switch>
+      <Row>
+        <span style={{ fontSize: 12 }}>? for keys</span>
+        <Link href="/settings" aria-label="Bench settings">
+          <Settings size={16} aria-hidden />
+        </Link>
+      </Row>
+      <Keys onUnits={onUnits} onTone={onTone} />
+    </>
+  );
+}

@@ -1,0 +1,158 @@
+'use client';
+import styled from 'styled-components';
+import type { BenchSettings } from '@/data';
+import {
+  Bench,
+  Button,
+  DrawerHead,
+  Field,
+  Problem,
+  Slip,
+  Small,
+  Surface,
+  TableHead,
+  useActionForm,
+} from '@/shell';
+import { saveBench } from './actions';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 28px;
+  max-width: 760px;
+  > div {
+    display: grid;
+    gap: 9px;
+    align-content: start;
+  }
+`;
+
+/** Bench settings: the studio's name, money, language, and the rules of thumb in force. */
+export function SettingsDrawer({
+  settings,
+  home,
+}: {
+  settings: BenchSettings;
+  home: string;
+}) {
+  const { sizing, packing } = settings;
+  const { form, submit, sending, problem } = useActionForm(
+    saveBench,
+    {
+      studio: settings.studio,
+      currency: settings.currency,
+      locale: settings.locale,
+      handlingDays: String(settings.handlingDays),
+      standingFactor: String(sizing.standingFactor),
+      handDistanceMm: String(sizing.handDistanceMm),
+      stepUpShare: String(sizing.stepUpShare * 100),
+      printPpi: String(sizing.printPpi),
+      refusePpi: String(sizing.refusePpi),
+      resamplerHolds: String(sizing.resamplerHolds),
+      proofFirst: String(sizing.proofFirst),
+      signingRoomMm: String(sizing.signingRoomMm),
+      scaleTolerance: String(packing.scaleTolerance),
+    },
+    { done: 'Bench settings kept.' },
+  );
+  const field = { form };
+  return (
+    <>
+      <DrawerHead
+        title="Bench settings"
+        sum="What holds for every work, until it is changed here"
+      />
+      <Bench>
+        <Surface>
+          <Columns>
+            <div>
+              <TableHead>The studio</TableHead>
+              <Field
+                {...field}
+                name="studio"
+                label="Studio, as on labels and certificates"
+                words
+              />
+              <Field
+                {...field}
+                name="currency"
+                label="Currency"
+                hint="ISO 4217 code, for example EUR"
+              />
+              <Field
+                {...field}
+                name="locale"
+                label="Language of figures and dates"
+                hint="for example en-GB, de-DE, fr-FR"
+              />
+              <Field
+                {...field}
+                name="handlingDays"
+                label="Orders leave within"
+                unit="working days"
+              />
+              <TableHead>Rules of thumb: packing</TableHead>
+              <Field
+                {...field}
+                name="scaleTolerance"
+                label="Scales may differ by"
+                unit="g"
+              />
+            </div>
+            <div>
+              <TableHead>Rules of thumb: size</TableHead>
+              <Field
+                {...field}
+                name="standingFactor"
+                label="Standing distance"
+                unit="× diagonal"
+                hint="1 immersive, 1.5 usual, 2 formal"
+              />
+              <Field
+                {...field}
+                name="handDistanceMm"
+                label="Distance in the hand"
+                unit="mm"
+              />
+              <Field
+                {...field}
+                name="stepUpShare"
+                label="People step up to"
+                unit="% of it"
+              />
+              <Field {...field} name="printPpi" label="Printer is fed at" unit="ppi" />
+              <Field {...field} name="refusePpi" label="Labs refuse below" unit="ppi" />
+              <Field
+                {...field}
+                name="resamplerHolds"
+                label="A resampler holds up to"
+                unit="×"
+              />
+              <Field {...field} name="proofFirst" label="Proof first up to" unit="×" />
+              <Field {...field} name="signingRoomMm" label="Room to sign" unit="mm" />
+            </div>
+          </Columns>
+        </Surface>
+        <Slip
+          label="Bench settings"
+          actions={
+            <Button onPress={submit} isDisabled={sending}>
+              Keep these settings
+            </Button>
+          }
+        >
+          <Small>
+            Rules of thumb are common practice, not law. Every verdict names the rule it
+            rests on, and follows when you change it here.
+          </Small>
+          <Small>
+            Units and the grey of the table are switched at the foot of the chest, or with
+            the keys u and g.
+          </Small>
+          <Small>Your data lies in {home}.</Small>
+          <Problem>{problem}</Problem>
+        </Slip>
+      </Bench>
+    </>
+  );
+}

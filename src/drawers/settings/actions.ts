@@ -1,0 +1,75 @@
+'use server';
+import type { BenchSettings } from '@/data';
+import { saveSettings } from '@/data';
+import { act } from '@/studio';
+import {
+  choice,
+  decimal,
+  defineInput,
+  optional,
+  percent,
+  text,
+  whole,
+} from '@/studio/input';
+
+const switches = defineInput({
+  units: optional(choice('Units', ['metric', 'inch'])),
+  tone: optional(choice('Grey of the table', ['light', 'middle', 'dark'])),
+});
+
+/** Units and grey of the table, switched from anywhere. */
+export async function setSwitches(typed: unknown) {
+  return act(switches, typed, {}, async ({ units, tone }, { write }) => {
+    const chosen: Partial<BenchSettings> = {};
+    if (units) chosen.units = units;
+    if (tone) chosen.tone = tone;
+    await write((tx) => saveSettings(tx, chosen));
+    return null;
+  });
+}
+
+const CURRENCIES = Intl.supportedValuesOf('currency');
+
+const bench = defineInput({
+  studio: text('Studio, as on labels and certificates', { min: 0, max: 120 }),
+  currency: choice('Currency', CURRENCIES),
+  locale: text('Language of figures and dates', { max: 35 }),
+  handlingDays: whole('Orders leave within', { min: 0, max: 60 }),
+  standingFactor: decimal('Standing distance', { min: 0.5, max: 3 }),
+  handDistanceMm: whole('Distance in the hand', { min: 150, max: 1000 }),
+  stepUpShare: percent('People step up to', { min: 10, max: 100 }),
+  printPpi: whole('Printer is fed at', { min: 100, max: 1440 }),
+  refusePpi: whole('Labs refuse below', { min: 30, max: 400 }),
+  resamplerHolds: decimal('A resampler holds up to', { min: 1, max: 4 }),
+  proofFirst: decimal('Proof first up to', { min: 1, max: 6 }),
+  signingRoomMm: decimal('Room to sign', { min: 0, max: 100 }),
+  scaleTolerance: whole('Scales may differ by', { min: 0, max: 500 }),
+});
+
+/** The bench's settings and the rules of thumb in force. */
+export async function saveBench(typed: unknown) {
+  return act(bench, typed, {}, async (v, { write, settings }) => {
+    const { studio, currency, locale, handlingDays, scaleTolerance, ...sizing } = v;
+    let known = false;
+    try {
+      known = Intl.NumberFormat.supportedLocalesOf([locale]).length > 0;
+    } catch {
+      known = false;
+    }
+    if (!known) {
+      const message = `Language of figures and dates: “${locale}” is not known here. Give one such as en-GB or de-DE.`;
+      return { ok: false as const, message, fields: { locale: message } };
+    }
+    await write((tx) =>
+      saveSettings(tx, {
+        studio,
+        currency,
+        locale,
+        handlingDays,
+        sizing,
+        packing: { ...settings.packing, scaleTolerance },
+      }),
+    );
+    return null;
+  });
+}

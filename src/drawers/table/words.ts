@@ -1,0 +1,82 @@
+import type { TodayLine } from '@/core/today';
+
+/** A line of the table in words: what, the figure, and where it is dealt with. */
+export interface Said {
+  what: string;
+  figure: string;
+  href: string;
+  verb: string;
+}
+
+const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+
+function whenDue(days: number): string {
+  if (days < 0) return `${count(-days, 'day', 'days')} late`;
+  if (days === 0) return 'leaves today';
+  return days === 1 ? 'leaves tomorrow' : `leaves in ${days} days`;
+}
+
+/** Words one line of the table. */
+export function sayLine(line: TodayLine): Said {
+  switch (line.what) {
+    case 'order':
+      return {
+        what: `Order ${line.order}, ${line.work}, to ${line.customer}`,
+        figure: whenDue(line.days),
+        href: `/works/${line.workId}/pack?order=${line.order}`,
+        verb: 'Pack it',
+      };
+    case 'proof':
+      return {
+        what: `Proof round ${line.round} of ${line.work} on ${line.paper}`,
+        figure: `out for ${count(line.days, 'day', 'days')}`,
+        href: `/works/${line.workId}/proof`,
+        verb: 'Say what was seen',
+      };
+    case 'paper':
+      return {
+        what: line.paper,
+        figure: `${count(line.sheets, 'sheet', 'sheets')} left, reorder at ${line.reorderPoint}`,
+        href: `/papers?paper=${line.paperId}`,
+        verb: 'Order paper',
+      };
+    case 'edition':
+      return {
+        what: `${line.work}, edition ${line.size}`,
+        figure:
+          line.left === 0
+            ? `closed, all ${line.of} numbered`
+            : `${line.left} of ${line.of} left`,
+        href: `/works/${line.workId}/edition`,
+        verb: 'See the edition',
+      };
+    case 'untagged':
+      return {
+        what: `${line.work}: the master carries no colour profile`,
+        figure: 'colour unknown',
+        href: `/works/${line.workId}/capture`,
+        verb: 'Say which it is',
+      };
+    case 'noMaster':
+      return {
+        what: `${line.work} has no master yet`,
+        figure: 'not captured',
+        href: `/works/${line.workId}/capture`,
+        verb: 'Bring the file',
+      };
+    case 'noSizes':
+      return {
+        what: `${line.work}: no size is on offer`,
+        figure: 'not for sale',
+        href: `/works/${line.workId}/size`,
+        verb: 'Choose sizes',
+      };
+    case 'fallsShort':
+      return {
+        what: `${line.work}, ${line.size}: on offer, but falls short`,
+        figure: `${Math.round(line.ppi)}\u202fppi`,
+        href: `/works/${line.workId}/size`,
+        verb: 'Withdraw it',
+      };
+  }
+}

@@ -1,0 +1,24 @@
+'use client';
+import { createGlobalStyle } from 'styled-components';
+import { SANS, SERIF, toneCss } from './theme';
+
+export const GlobalStyle = createGlobalStyle`
+  ${toneCss}
+  *, *::before, *::after { box-sizing: border-box; }
+  html, body { height: 100%; margin: 0; }
+  body {
+    background: var(--table); color: var(--ink);
+    font: 400 13.5px/1.4 ${SANS};
+    font-variant-numeric: tabular-nums lining-nums;
+    -webkit-font-smoothing: antialiased;
+  }
+  h1, h2, h3, p, ul, ol, dl, dd, figure { margin: 0; padding: 0; font-weight: 400; }
+  h1, h2, h3 { font-family: ${SERIF}; }
+  ul, ol { list-style: none; }
+  a { color: var(--blue); }
+  button, input, select, textarea { font: inherit; color: inherit; }
+  :focus { outline: none; }
+  :focus-visible, [data-focus-visible] { outline: 2px solid var(--blue); outline-offset: 2px; }
+  @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
+  .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
+`;

@@ -1,0 +1,3 @@
+export * from './carriers';
+export * from './scales';
+export * from './labelPrinter';

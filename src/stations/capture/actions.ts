@@ -1,0 +1,62 @@
+'use server';
+import { revalidatePath } from 'next/cache';
+import { SPACE_IDS } from '@/core/colour';
+import { addJob, addMaster, currentMaster } from '@/data';
+import { act, refuse, startReading } from '@/studio';
+import type { ActionResult } from '@/studio';
+import { choice, defineInput, text, whole } from '@/studio/input';
+import { receiveNamedFile } from './intake';
+
+const named = defineInput({
+  workId: whole('Work', { min: 1 }),
+  path: text('File on this machine', { max: 4000 }),
+});
+
+/** Takes a file named on this machine as the master. */
+export async function takeNamedFile(typed: unknown): Promise<ActionResult<null>> {
+  return act(named, typed, {}, async ({ workId, path }) => {
+    const answer = await receiveNamedFile(String(workId), path);
+    if (answer.ok) return null;
+    return refuse(answer.message, { path: answer.message });
+  });
+}
+
+const space = defineInput({
+  workId: whole('Work', { min: 1 }),
+  space: choice('Colour space', SPACE_IDS),
+});
+
+/** Notes which colour space an untagged master was saved in, and cuts its tiles anew. */
+export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>> {
+  return act(
+    space,
+    typed,
+    {},
+    async ({ workId, space: assumedSpace }, { studio, write, at }) => {
+      const master = await currentMaster(studio.db.read, workId);
+      if (!master)
+        return refuse('There is no master to say this of. Bring the file first.');
+      const { sha256, name, facts } = master;
+      const job = await write(async (tx) => {
+        await addMaster(tx, { workId, sha256, name, assumedSpace, at }, facts);
+        return addJob(tx, 'read', workId, at);
+      });
+      void startReading(studio, { workId, sha256, assumedSpace }, job.id);
+      return null;
+    },
+  );
+}
+
+const again = defineInput({ workId: whole('Work', { min: 1 }) });
+
+/** Reads the master again after its reading was stopped or cut off. */
+export async function readAgain(typed: unknown): Promise<ActionResult<null>> {
+  return act(again, typed, {}, async ({ workId }, { studio, write, at }) => {
+    const master = await currentMaster(studio.db.read, workId);
+    if (!master) return refuse('There is no master to read. Bring the file first.');
+    const job = await write((tx) => addJob(tx, 'read', workId, at));
+    void startReading(studio, master, job.id);
+    revalidatePath(`/works/${workId}`);
+    return null;
+  });
+}

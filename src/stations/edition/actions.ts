@@ -1,0 +1,92 @@
+'use server';
+import { impressionLabel } from '@/core/edition';
+import {
+  assignNumber,
+  checkLedger,
+  declareEdition,
+  getEdition,
+  spoilImpression,
+} from '@/data';
+import { act, studio } from '@/studio';
+import type { ActionResult } from '@/studio';
+import { choice, defineInput, optional, text, whole } from '@/studio/input';
+import { EDITION_WORDS, checkWords } from './words';
+
+const declaration = defineInput({
+  workId: whole('Work', { min: 1 }),
+  sizeKey: text('Size', { max: 40 }),
+  kind: choice('Kind', ['limited', 'open']),
+  scope: choice('School', ['perSize', 'allSizes']),
+  size: whole('Edition of', { min: 0, max: 100_000 }),
+  artistsProofs: whole('Artist’s proofs', { min: 0, max: 1000 }),
+});
+
+/** Declares an edition; writes the first entry of its ledger. */
+export async function declare(typed: unknown): Promise<ActionResult<null>> {
+  const result = await act(declaration, typed, EDITION_WORDS, async (v, { write, at }) => {
+    const { workId, sizeKey, kind, scope, size, artistsProofs } = v;
+    await write((tx) =>
+      declareEdition(tx, {
+        workId,
+        sizeKey: scope === 'allSizes' ? 'all' : sizeKey,
+        declaration: { kind, scope, size: kind === 'open' ? 0 : size, artistsProofs },
+        at,
+      }),
+    );
+    return null;
+  });
+  const aboutSize = [EDITION_WORDS.sizeZero, EDITION_WORDS.enlarged];
+  return !result.ok && aboutSize.includes(result.message)
+    ? { ...result, fields: { size: result.message } }
+    : result;
+}
+
+const assignment = defineInput({
+  editionId: whole('Edition', { min: 1 }),
+  sizeKey: text('Size', { max: 40 }),
+  series: choice('Series', ['number', 'ap']),
+  requested: optional(whole('Number', { min: 1, max: 100_000 })),
+});
+
+/** Gives out the next free number, or the one asked for; answers with its label. */
+export async function assign(typed: unknown): Promise<ActionResult<string>> {
+  return act(assignment, typed, EDITION_WORDS, async (v, { write, at }) =>
+    write(async (tx) => {
+      const { editionId, series, sizeKey, requested } = v;
+      const number = await assignNumber(tx, {
+        editionId,
+        series,
+        sizeKey,
+        requested: requested ?? undefined,
+        at,
+      });
+      const edition = await getEdition(tx, editionId);
+      return edition
+        ? impressionLabel(edition.declaration, series, number)
+        : String(number);
+    }),
+  );
+}
+
+const spoiling = defineInput({
+  editionId: whole('Edition', { min: 1 }),
+  series: choice('Series', ['number', 'ap']),
+  number: whole('Number', { min: 1 }),
+  reason: text('Reason', { max: 300 }),
+});
+
+/** Records an impression as spoiled and destroyed. */
+export async function spoil(typed: unknown): Promise<ActionResult<null>> {
+  return act(spoiling, typed, EDITION_WORDS, async (v, { write, at }) => {
+    await write((tx) => spoilImpression(tx, { ...v, at }));
+    return null;
+  });
+}
+
+/** Walks the whole ledger; answers in a sentence. */
+export async function verifyLedger(): Promise<
+  ActionResult<{ sound: boolean; words: string }>
+> {
+  const check = await checkLedger((await studio()).db.read);
+  return { ok: true, value: { sound: check.sound, words: checkWords(check) } };
+}

@@ -1,0 +1,60 @@
+import { assign, impressionLabel, usualArtistsProofs } from '@/core/edition';
+import { referenceProof } from '@/core/proof';
+import { editionFor, listEditions, proofsOf, readLog } from '@/data';
+import { loadWorkPage, logContext, offeredRungs, sayLogLine } from '@/studio';
+
+/** The edition station: what was declared, which numbers are out, and the next. */
+export async function loadEdition(id: string, query: Record<string, string | undefined>) {
+  const page = await loadWorkPage(id);
+  const { work, db } = page;
+  const { offered, picked } = await offeredRungs(page, query.size);
+  const edition = picked ? await editionFor(db, work.id, picked.key) : null;
+  const [all, proofs] = await Promise.all([
+    listEditions(db, work.id),
+    proofsOf(db, work.id),
+  ]);
+  const next = edition && assign(edition.declaration, edition.impressions, 'number');
+  const asked = edition?.impressions.find(
+    (i) => `${i.series}:${i.number}` === query.impression,
+  );
+  const story =
+    edition && asked
+      ? await readLog(
+          db,
+          { editionId: edition.id, series: asked.series, impression: asked.number },
+          60,
+        )
+      : [];
+  const context = story.length > 0 ? await logContext(db) : null;
+  return {
+    work,
+    preview: page.master?.preview ?? null,
+    offered,
+    picked,
+    edition: edition && {
+      ...edition,
+      impressions: edition.impressions.map((i) => ({
+        ...i,
+        label: impressionLabel(edition.declaration, i.series, i.number),
+      })),
+    },
+    editionKeys: all.map((e) => e.sizeKey),
+    next:
+      next?.allowed && edition
+        ? impressionLabel(edition.declaration, 'number', next.value)
+        : null,
+    hasReference: picked ? referenceProof(proofs, picked.key) !== undefined : false,
+    usualProofs: usualArtistsProofs(30),
+    asked: asked
+      ? {
+          ...asked,
+          label: edition
+            ? impressionLabel(edition.declaration, asked.series, asked.number)
+            : '',
+        }
+      : null,
+    story: context ? story.map((line) => sayLogLine(line, context)).reverse() : [],
+  };
+}
+
+export type EditionView = Awaited<ReturnType<typeof loadEdition>>;

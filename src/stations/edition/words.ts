@@ -1,0 +1,38 @@
+import type { ChainCheck } from '@/core/edition';
+
+/** Why the ledger refuses, and what to do. */
+export const EDITION_WORDS: Record<string, string> = {
+  sizeZero:
+    'Edition of: a limited edition has at least one impression. Give 1 or more, or declare it open.',
+  enlarged:
+    'An edition is never enlarged after it was declared: that honesty is its whole value. Give the declared figure or less.',
+  closedToChange:
+    'A number of this edition is out already, so its declaration stands as it is.',
+  otherSchool:
+    'This work has an edition already that this one would overlap: one edition over all sizes, or one per size, not both.',
+  soldOut: 'Every number of this edition is given out. Nothing can be added to it.',
+  numberTaken:
+    'This number is out already. A number exists once, ever; record the spoiled print first if there is one.',
+  numberOutside: 'This number is not in the edition.',
+  neverNumbered: 'This number was never given out.',
+  alreadySpoiled: 'This impression is recorded as spoiled already.',
+  alreadySold:
+    'This impression is sold. A damaged print that comes back is a return, not a spoiled number.',
+  inOrder:
+    'This impression is reserved for an order that is still open. It cannot be spoiled from under it.',
+  notFree:
+    'This impression is not free: it is in another order, sold or spoiled. Choose another number.',
+  noEdition: 'This edition is not there. Open the edition station anew.',
+};
+
+const WHY = {
+  missing: 'an entry before it is missing',
+  changed: 'its content was changed after it was written',
+  unlinked: 'it does not follow from the entry before it',
+} as const;
+
+/** What the check of the ledger found. */
+export const checkWords = (check: ChainCheck): string =>
+  check.sound
+    ? `The ledger holds: ${check.entries} entries, each following from the one before.`
+    : `The ledger is broken at entry ${check.brokenAt}: ${WHY[check.why]}. Go back to a backup from before.`;

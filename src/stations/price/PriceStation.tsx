@@ -1,0 +1,326 @@
+'use client';
+import { scaleLinear } from 'd3';
+import { useEffect, useState } from 'react';
+import styled from 'styled-components';
+import {
+  Bench,
+  Button,
+  ButtonLink,
+  ChoiceField,
+  FactList,
+  Field,
+  Figures,
+  NoSizes,
+  Problem,
+  SectionLabel,
+  Sentence,
+  SizePicker,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  Surface,
+  TableHead,
+  TitleBlock,
+  useActionForm,
+  useFormat,
+} from '@/shell';
+import type { TypedValues } from '@/shell';
+import { keepPrice, reckonPrice } from './actions';
+import type { Reckoning } from './actions';
+import type { PriceView } from './view';
+
+const PARTS: Record<string, string> = {
+  printing: 'printing',
+  paper: 'paper',
+  capture: 'capture share',
+  proofs: 'proofs share',
+  spoilage: 'spoilage',
+  finishing: 'finishing',
+  packing: 'packing',
+  postage: 'postage',
+  labour: 'your time',
+};
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 34px;
+  max-width: 720px;
+  > div {
+    display: grid;
+    gap: 6px;
+    align-content: start;
+  }
+`;
+
+/** Where the price goes: parts of the cost, fees, and what stays, drawn to one scale. */
+const PriceBar = ({ r }: { r: Reckoning }) => {
+  const format = useFormat();
+  const x = scaleLinear()
+    .domain([0, Math.max(r.gross, r.total + r.fees)])
+    .range([0, 740]);
+  const segments = [
+    ...r.cost
+      .filter((p) => p.amount > 0)
+      .map((p) => ({ name: PARTS[p.part] ?? p.part, amount: p.amount, fill: '#e9e6de' })),
+    { name: 'fees', amount: r.fees, fill: '#b9b2a2' },
+    { name: 'stays with you', amount: Math.max(0, r.net), fill: '#fdfdfd' },
+  ];
+  let at = 0;
+  return (
+    <svg
+      viewBox="0 0 742 92"
+      width="100%"
+      role="img"
+      aria-label={segments.map((s) => `${s.name} ${format.money(s.amount)}`).join(', ')}
+    >
+      {segments.map((s, i) => {
+        const left = x(at);
+        at += s.amount;
+        const w = x(at) - left;
+        const low = i % 2 === 1;
+        return (
+          <g key={s.name}>
+            <rect
+              x={left + 0.5}
+              y={26}
+              width={Math.max(0, w)}
+              height={32}
+              fill={s.fill}
+              stroke="#555"
+              strokeWidth={0.8}
+            />
+            {w > 46 ? (
+              <text x={left + 6} y={46} fontSize={11.5} fill="#161616">
+                {w > 96 ? `${s.name} ${format.amount(s.amount)}` : format.amount(s.amount)}
+              </text>
+            ) : null}
+            {w <= 96 && w > 14 && (
+              <text
+                x={left + w / 2}
+                y={low ? 74 : 19}
+                fontSize={11}
+                fill="var(--ink)"
+                textAnchor="middle"
+              >
+                {s.name}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+};
+
+const startOf = (view: PriceView): TypedValues => {
+  const kept = view.set?.input as TypedValues | undefined;
+  const blank: TypedValues = {
+    printing: '0',
+    paper: '0',
+    capture: '0',
+    proofs: String(view.proofCost / 100),
+    expectedImpressions: String(view.editionSize || 10),
+    spoilage: '4',
+    finishing: '0',
+    packing: '4.50',
+    postage: '0',
+    hours: '0.5',
+    hourlyRate: '24',
+    channel: 'own site',
+    commission: '0',
+    payment: '2.9',
+    fixed: '0.30',
+    margin: '40',
+    step: '1',
+  };
+  return kept
+    ? Object.fromEntries(Object.keys(blank).map((k) => [k, kept[k] ?? blank[k] ?? '']))
+    : blank;
+};
+
+/** Price: what one impression costs, what the channel takes, and the price that leaves the margin. */
+export function PriceStation(view: PriceView) {
+  const { work, offered, picked, currency, set, ladder } = view;
+  const format = useFormat();
+  const fixed = { workId: String(work.id), sizeKey: picked?.key ?? '' };
+  const { form, submit, sending, problem } = useActionForm(keepPrice, startOf(view), {
+    fixed,
+    done: 'Price kept.',
+  });
+  const [reckoning, setReckoning] = useState<Reckoning | null>(null);
+  const typed = JSON.stringify(form.watch());
+  useEffect(() => {
+    let stale = false;
+    const timer = setTimeout(() => {
+      void reckonPrice({
+        ...(JSON.parse(typed) as TypedValues),
+        workId: String(work.id),
+        sizeKey: picked?.key ?? '',
+      }).then((r) => {
+        if (stale) return;
+        if (r.ok) {
+          form.clearErrors();
+          setReckoning(r.value);
+        } else {
+          for (const [name, message] of Object.entries(r.fields))
+            form.setError(name, { message });
+          setReckoning(null);
+        }
+      });
+    }, 120);
+    return () => {
+      stale = true;
+      clearTimeout(timer);
+    };
+  }, [typed, work.id, picked?.key, form]);
+  const field = { form };
+  const r = reckoning;
+  return (
+    <Bench>
+      <Surface>
+        <TitleBlock>
+          <h1>{work.title}</h1>
+          <p>Price of one impression, all amounts in {currency}</p>
+        </TitleBlock>
+        {!picked ? (
+          <NoSizes workId={work.id} />
+        ) : (
+          <>
+            <SizePicker
+              path={`/works/${work.id}/price`}
+              picked={picked.key}
+              sizes={ladder.map((l) => ({
+                key: l.key,
+                label: l.label,
+                note: l.price === null ? '' : format.amount(l.price),
+              }))}
+            />
+            <TableHead>Where the price goes</TableHead>
+            {r ? (
+              <PriceBar r={r} />
+            ) : (
+              <p style={{ color: 'var(--soft)', height: 92 }}>
+                No price can be found from these numbers; the field says why.
+              </p>
+            )}
+            <form
+              onSubmit={(e) => {
+                e.preventDefault();
+                submit();
+              }}
+            >
+              <Columns>
+                <div>
+                  <SectionLabel>Each impression</SectionLabel>
+                  <Field {...field} name="printing" label="Printing" unit={currency} />
+                  <Field {...field} name="paper" label="Paper" unit={currency} />
+                  <Field {...field} name="finishing" label="Finishing" unit={currency} />
+                  <Field {...field} name="packing" label="Packing" unit={currency} />
+                  <Field
+                    {...field}
+                    name="postage"
+                    label="Postage you pay"
+                    unit={currency}
+                  />
+                  <Field {...field} name="hours" label="Your time" unit="h" />
+                  <Field {...field} name="hourlyRate" label="Your hour" unit={currency} />
+                  <Field {...field} name="spoilage" label="Spoilage" unit="%" />
+                </div>
+                <div>
+                  <SectionLabel>Once, spread over the edition</SectionLabel>
+                  <Field {...field} name="capture" label="Capture, once" unit={currency} />
+                  <Field {...field} name="proofs" label="Proofs, once" unit={currency} />
+                  <Field
+                    {...field}
+                    name="expectedImpressions"
+                    label="Spread over"
+                    unit="prints"
+                  />
+                  <SectionLabel>Channel</SectionLabel>
+                  <ChoiceField
+                    {...field}
+                    name="channel"
+                    label="Channel"
+                    options={['own site', 'marketplace', 'gallery', 'fair'].map(
+                      (c) => [c, c] as const,
+                    )}
+                  />
+                  <Field {...field} name="commission" label="Commission" unit="%" />
+                  <Field {...field} name="payment" label="Payment fee" unit="%" />
+                  <Field
+                    {...field}
+                    name="fixed"
+                    label="Fixed fee per sale"
+                    unit={currency}
+                  />
+                </div>
+              </Columns>
+              <button type="submit" className="sr" tabIndex={-1} aria-hidden>
+                Keep
+              </button>
+            </form>
+          </>
+        )}
+      </Surface>
+      {picked && (
+        <Slip
+          label="The price"
+          actions={
+            <>
+              <Button onPress={submit} isDisabled={sending || r === null}>
+                Keep this price
+              </Button>
+              {set && (
+                <ButtonLink $plain href={`/works/${work.id}/finish?size=${picked.key}`}>
+                  Go to Finish
+                </ButtonLink>
+              )}
+            </>
+          }
+        >
+          <SlipTitle>{picked.label}</SlipTitle>
+          <SlipSub>
+            {set
+              ? `kept ${format.day(set.at)}: ${format.money(set.price)}`
+              : 'no price kept yet'}
+          </SlipSub>
+          <Figures
+            figures={[
+              { value: r ? format.amount(r.gross) : '–', unit: '', label: 'price, gross' },
+              { value: r ? format.amount(r.net) : '–', unit: '', label: 'net to you' },
+            ]}
+          />
+          <Sentence>
+            {r
+              ? `Of ${format.money(r.gross)}, ${format.money(r.total)} is cost and ${format.money(r.fees)} goes to the channel: ${format.percent(r.margin, 1)} stays.`
+              : 'Margin and fees must leave something of the price.'}
+          </Sentence>
+          <Field {...field} name="margin" label="Target margin" unit="%" />
+          <Field {...field} name="step" label="Round up to" unit={currency} />
+          {r && (
+            <FactList
+              facts={[
+                ...r.cost.map((p): [string, string] => [
+                  PARTS[p.part] ?? p.part,
+                  format.amount(p.amount),
+                ]),
+                ['cost of one impression', format.amount(r.total)],
+                ['channel takes', format.amount(r.fees)],
+              ]}
+            />
+          )}
+          {work.price > 0 && (
+            <Small>
+              Rule of thumb: a print at the original’s size at about a third of the
+              original, {format.money(Math.round(work.price / 3))}.
+            </Small>
+          )}
+          <Small>Tax is not in these figures; local rules decide.</Small>
+          <Problem>{problem}</Problem>
+        </Slip>
+      )}
+    </Bench>
+  );
+}

@@ -1,0 +1,39 @@
+import { costOfImpression, priceForMargin, saleAt } from '@/core/pricing';
+import { minor } from '@/core/units';
+import { choice, decimal, defineInput, money, percent, text, whole } from '@/studio/input';
+
+const MOST = 1e10;
+
+/** One input for the price: the parts of an impression, the channel's fees, the margin. */
+export const priceInput = defineInput({
+  workId: whole('Work', { min: 1 }),
+  sizeKey: text('Size', { max: 40 }),
+  printing: money('Printing', { min: 0, max: MOST }),
+  paper: money('Paper', { min: 0, max: MOST }),
+  capture: money('Capture, once', { min: 0, max: MOST }),
+  proofs: money('Proofs, once', { min: 0, max: MOST }),
+  expectedImpressions: whole('Spread over', { min: 1, max: 100_000 }),
+  spoilage: percent('Spoilage', { min: 0, max: 80 }),
+  finishing: money('Finishing', { min: 0, max: MOST }),
+  packing: money('Packing', { min: 0, max: MOST }),
+  postage: money('Postage you pay', { min: 0, max: MOST }),
+  hours: decimal('Your time', { min: 0, max: 1000 }, 'h'),
+  hourlyRate: money('Your hour', { min: 0, max: MOST }),
+  channel: choice('Channel', ['own site', 'marketplace', 'gallery', 'fair']),
+  commission: percent('Commission', { min: 0, max: 95 }),
+  payment: percent('Payment fee', { min: 0, max: 50 }),
+  fixed: money('Fixed fee per sale', { min: 0, max: MOST }),
+  margin: percent('Target margin', { min: 0, max: 95 }),
+  step: money('Round up to', { above: 0, max: MOST }),
+});
+
+type Read = ReturnType<typeof priceInput.read>;
+export type PriceValues = Extract<Read, { ok: true }>['value'];
+
+/** The price of one impression and what stays of it; null when nothing would be left of any price. */
+export function reckon(v: PriceValues) {
+  const cost = costOfImpression(v);
+  const fees = { commission: v.commission, payment: v.payment, fixed: v.fixed };
+  const price = priceForMargin(cost.total, fees, v.margin, v.step);
+  return { cost, sale: price === null ? null : saleAt(minor(price), cost.total, fees) };
+}

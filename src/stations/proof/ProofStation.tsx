@@ -1,0 +1,304 @@
+'use client';
+import styled from 'styled-components';
+import {
+  Bench,
+  Button,
+  ButtonLink,
+  ChoiceField,
+  Empty,
+  Field,
+  Figures,
+  NoSizes,
+  PrintOnSheet,
+  Problem,
+  SectionLabel,
+  Sentence,
+  SizePicker,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  Surface,
+  TitleBlock,
+  useActionForm,
+  useFormat,
+} from '@/shell';
+import { judgeProof, sendProof } from './actions';
+import type { ProofView } from './view';
+
+export const VERDICTS = {
+  approved: 'approved',
+  changeAndRepeat: 'change and repeat',
+  abandoned: 'abandoned',
+} as const;
+
+const Rounds = styled.ol`
+  display: grid;
+  gap: 10px;
+  li {
+    display: grid;
+    grid-template-columns: 74px 1fr;
+    gap: 14px;
+    padding-bottom: 10px;
+    border-bottom: 1px solid var(--line);
+  }
+  li > strong {
+    font:
+      400 30px/1 'Newsreader',
+      serif;
+    text-align: right;
+    small {
+      display: block;
+      font: 400 11.5px/1.2 'Commissioner';
+      color: var(--soft);
+    }
+  }
+  h3 {
+    font-size: 17px;
+  }
+  p {
+    margin-top: 3px;
+  }
+`;
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(180px, 250px) 1fr;
+  gap: 26px;
+`;
+
+const Send = ({ view }: { view: ProofView }) => {
+  const { work, papers, picked, today, rounds } = view;
+  const last = rounds.at(-1);
+  const { form, submit, sending, problem } = useActionForm(
+    sendProof,
+    {
+      paperId: String(last?.paperId ?? papers[0]?.id ?? ''),
+      route: last?.route ?? 'own printer',
+      cost: '0',
+      sentOn: today,
+      remarks: last?.toChange ?? '',
+    },
+    {
+      fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
+      done: 'Proof round noted as sent.',
+    },
+  );
+  return (
+    <>
+      <SectionLabel>{last ? 'Send a further round' : 'Send the first round'}</SectionLabel>
+      <ChoiceField
+        form={form}
+        name="paperId"
+        label="Paper"
+        words
+        options={papers.map((p) => [String(p.id), `${p.name}, ${p.weight} g/m²`] as const)}
+      />
+      <Field form={form} name="route" label="Printed by" words />
+      <Field form={form} name="sentOn" label="Sent on" type="date" />
+      <Field form={form} name="cost" label="Cost" />
+      <Field form={form} name="remarks" label="What this round tries" words lines={2} />
+      <Problem>{problem}</Problem>
+      <Button
+        onPress={submit}
+        isDisabled={sending}
+        style={{ justifySelf: 'start', alignSelf: 'flex-start' }}
+      >
+        Note it as sent
+      </Button>
+    </>
+  );
+};
+
+const Judge = ({ view }: { view: ProofView }) => {
+  const { work, out } = view;
+  const { form, submit, sending, problem } = useActionForm(
+    judgeProof,
+    { seen: '', toChange: '', verdict: 'approved' },
+    {
+      fixed: { workId: String(work.id), roundId: String(out?.id ?? '') },
+      done: 'Verdict kept.',
+    },
+  );
+  return (
+    <>
+      <SectionLabel>
+        It came back: hold it beside the original in even, neutral light
+      </SectionLabel>
+      <Field form={form} name="seen" label="What was seen" words lines={3} />
+      <Field
+        form={form}
+        name="toChange"
+        label="To change in the next round"
+        words
+        lines={2}
+      />
+      <ChoiceField
+        form={form}
+        name="verdict"
+        label="Verdict"
+        options={Object.entries(VERDICTS)}
+      />
+      <Problem>{problem}</Problem>
+      <Button
+        onPress={submit}
+        isDisabled={sending}
+        style={{ justifySelf: 'start', alignSelf: 'flex-start' }}
+      >
+        Keep this verdict
+      </Button>
+    </>
+  );
+};
+
+function standing(view: ProofView): string {
+  const { rounds, reference, out } = view;
+  const held = rounds.find((r) => r.id === reference);
+  if (out)
+    return `Round ${out.round} on ${out.paper} is out. Say what you see when it is back.`;
+  if (held)
+    return `Round ${held.round} on ${held.paper} is the reference: every later impression is held against it.`;
+  return rounds.length === 0
+    ? 'No proof of this size yet. Proof it before the edition is printed.'
+    : 'No round is approved yet. Change what was seen and send another.';
+}
+
+/** Proof: the rounds of a size, round by round, until one is approved. */
+export function ProofStation(view: ProofView) {
+  const {
+    work,
+    master,
+    offered,
+    picked,
+    papers,
+    rounds,
+    out,
+    reference,
+    approvedKeys,
+    file,
+  } = view;
+  const format = useFormat();
+  const cost = rounds.reduce((total, r) => total + r.cost, 0);
+  const scale = picked
+    ? Math.min(240 / picked.fit.sheet.width, 330 / picked.fit.sheet.height)
+    : 1;
+  return (
+    <Bench>
+      <Surface>
+        <TitleBlock>
+          <h1>{work.title}</h1>
+          <p>Proof rounds, each judged beside the original</p>
+        </TitleBlock>
+        {!picked ? (
+          <NoSizes workId={work.id} />
+        ) : (
+          <>
+            <SizePicker
+              path={`/works/${work.id}/proof`}
+              picked={picked.key}
+              sizes={offered.map((o) => ({
+                key: o.key,
+                label: o.label,
+                note: approvedKeys.includes(o.key) ? '✓' : '',
+              }))}
+            />
+            <Columns>
+              <svg
+                viewBox={`-4 -4 ${picked.fit.sheet.width * scale + 10} ${picked.fit.sheet.height * scale + 10}`}
+                width="100%"
+                role="img"
+                aria-label={`${picked.label} to scale`}
+              >
+                <PrintOnSheet
+                  fit={picked.fit}
+                  picture={master?.preview ?? null}
+                  scale={scale}
+                  x={0}
+                  y={0}
+                />
+              </svg>
+              {rounds.length === 0 ? (
+                <Empty title="Nothing sent yet">
+                  <p>
+                    {file
+                      ? `The print file ${file} is ready to go.`
+                      : 'Write the print file first, so that the round knows what was sent.'}
+                  </p>
+                  {!file && (
+                    <ButtonLink href={`/works/${work.id}/prepare?size=${picked.key}`}>
+                      Prepare the file
+                    </ButtonLink>
+                  )}
+                </Empty>
+              ) : (
+                <Rounds>
+                  {[...rounds].reverse().map((r) => (
+                    <li key={r.id}>
+                      <strong>
+                        {r.round}
+                        <small>round</small>
+                      </strong>
+                      <div>
+                        <h3>
+                          {r.paper}: {r.verdict ? VERDICTS[r.verdict] : 'out'}
+                          {r.id === reference && ' ✓ reference'}
+                        </h3>
+                        <Small>
+                          {r.route}, sent {format.day(r.sentAt)}
+                          {r.backAt && `, back ${format.day(r.backAt)}`},{' '}
+                          {format.money(r.cost)}
+                        </Small>
+                        {r.remarks && <p>Tried: {r.remarks}</p>}
+                        {r.seen && <p>Seen: {r.seen}</p>}
+                        {r.toChange && <p>To change: {r.toChange}</p>}
+                      </div>
+                    </li>
+                  ))}
+                </Rounds>
+              )}
+            </Columns>
+          </>
+        )}
+      </Surface>
+      {picked && (
+        <Slip
+          label="Proof"
+          actions={
+            reference !== null && (
+              <ButtonLink href={`/works/${work.id}/edition?size=${picked.key}`}>
+                Go to Edition
+              </ButtonLink>
+            )
+          }
+        >
+          <SlipTitle>{picked.label}</SlipTitle>
+          <SlipSub>{file ?? 'no print file yet'}</SlipSub>
+          <Figures
+            figures={[
+              {
+                value: String(rounds.length),
+                unit: '',
+                label: rounds.length === 1 ? 'round' : 'rounds',
+              },
+              { value: format.amount(cost), unit: '', label: 'proofs have cost' },
+            ]}
+          />
+          <Sentence $tone={out ? 'caution' : 'plain'}>{standing(view)}</Sentence>
+          {papers.length === 0 ? (
+            <>
+              <Small>There is no paper in the drawer yet.</Small>
+              <ButtonLink href="/papers?new=1" $small>
+                Add a paper
+              </ButtonLink>
+            </>
+          ) : out ? (
+            <Judge key={out.id} view={view} />
+          ) : (
+            <Send key={rounds.length} view={view} />
+          )}
+          <Small>Changing paper, printer, profile or size re-opens the question.</Small>
+        </Slip>
+      )}
+    </Bench>
+  );
+}

@@ -1,0 +1,80 @@
+'use server';
+import { nextRound, openRound } from '@/core/proof';
+import { addProofReturn, addProofRound, getPaper, printFilesOf, proofsOf } from '@/data';
+import { act, refuse } from '@/studio';
+import type { ActionResult } from '@/studio';
+import { choice, day, defineInput, money, text, whole } from '@/studio/input';
+
+const send = defineInput({
+  workId: whole('Work', { min: 1 }),
+  sizeKey: text('Size', { max: 40 }),
+  paperId: whole('Paper', { min: 1 }),
+  route: text('Printed by', { max: 80 }),
+  cost: money('Cost', { min: 0, max: 1e10 }),
+  sentOn: day('Sent on'),
+  remarks: text('Remarks', { min: 0, max: 500 }),
+});
+
+/** Sends the next proof round of a size on a paper. */
+export async function sendProof(typed: unknown): Promise<ActionResult<number>> {
+  return act(send, typed, {}, async (v, { studio, write, at }) => {
+    const { workId, sizeKey, paperId, route, cost, remarks } = v;
+    if (!(await getPaper(studio.db.read, paperId))) {
+      const message = 'Paper: choose one from the drawer; add it there first if it is new.';
+      return refuse(message, { paperId: message });
+    }
+    const sentAt = v.sentOn === at.slice(0, 10) ? at : `${v.sentOn}T12:00:00.000Z`;
+    return write(async (tx) => {
+      const rounds = await proofsOf(tx, workId);
+      const out = openRound(rounds, { paperId, sizeKey });
+      if (out)
+        return refuse(
+          `Round ${out.round} on this paper is still out. Say what was seen on it first.`,
+        );
+      const file = (await printFilesOf(tx, workId)).find((f) => f.sizeKey === sizeKey);
+      return addProofRound(tx, {
+        workId,
+        sizeKey,
+        paperId,
+        round: nextRound(rounds, { paperId, sizeKey }),
+        route,
+        printFileId: file?.id ?? null,
+        cost,
+        remarks,
+        sentAt,
+      });
+    });
+  });
+}
+
+const back = defineInput({
+  workId: whole('Work', { min: 1 }),
+  roundId: whole('Round', { min: 1 }),
+  seen: text('What was seen', { max: 1000 }),
+  toChange: text('To change', { min: 0, max: 1000 }),
+  verdict: choice('Verdict', ['approved', 'changeAndRepeat', 'abandoned']),
+});
+
+/** Notes what was seen on a round that came back, and the verdict. */
+export async function judgeProof(typed: unknown): Promise<ActionResult<null>> {
+  return act(
+    back,
+    typed,
+    {},
+    async ({ workId, roundId, seen, toChange, verdict }, { write, at }) =>
+      write(async (tx) => {
+        const round = (await proofsOf(tx, workId)).find((p) => p.id === roundId);
+        if (!round) return refuse('This round is not there. Open the proof station anew.');
+        if (round.verdict !== null)
+          return refuse(
+            'This round has been judged already; its verdict stands. Send a further round instead.',
+          );
+        if (verdict === 'changeAndRepeat' && toChange === '') {
+          const message = 'To change: is empty. Say what the next round tries.';
+          return refuse(message, { toChange: message });
+        }
+        await addProofReturn(tx, { roundId, seen, toChange, verdict, backAt: at }, round);
+        return null;
+      }),
+  );
+}

@@ -1,0 +1,61 @@
+import { revalidatePath } from 'next/cache';
+import { Refused, readSettings } from '@/data';
+import type { BenchSettings, Writing } from '@/data';
+import type { Input } from './input';
+import { now, studio } from './open';
+import type { Studio } from './open';
+
+/** What an action tells the form: done, or a sentence and sentences by field. */
+export type ActionResult<T = unknown> =
+  { ok: true; value: T } | { ok: false; message: string; fields: Record<string, string> };
+
+export const refuse = (
+  message: string,
+  fields: Record<string, string> = {},
+): ActionResult<never> => ({
+  ok: false,
+  message,
+  fields,
+});
+
+export interface ActionTools {
+  studio: Studio;
+  settings: BenchSettings;
+  at: string;
+  write: <T>(work: (tx: Writing) => Promise<T>) => Promise<T>;
+}
+
+/**
+ * The one way in: reads and validates what was typed, runs the write, puts a refused rule
+ * into the room's words, and makes the views read again.
+ */
+export async function act<T, R>(
+  input: Input<T>,
+  typed: unknown,
+  words: Record<string, string>,
+  run: (value: T, tools: ActionTools) => Promise<R | ActionResult<never>>,
+): Promise<ActionResult<R>> {
+  const open = await studio();
+  const settings = await readSettings(open.db.read);
+  const read = input.read(typed, settings);
+  if (!read.ok)
+    return refuse(Object.values(read.fields)[0] ?? 'Nothing was given.', read.fields);
+  try {
+    const result = await run(read.value, {
+      studio: open,
+      settings,
+      at: now(),
+      write: (work) => open.db.write(work),
+    });
+    if (isRefusal(result)) return result;
+    revalidatePath('/', 'layout');
+    return { ok: true, value: result };
+  } catch (error) {
+    if (error instanceof Refused)
+      return refuse(words[error.code] ?? `This is not possible: ${error.code}.`);
+    throw error;
+  }
+}
+
+const isRefusal = (result: unknown): result is ActionResult<never> =>
+  typeof result === 'object' && result !== null && 'ok' in result && result.ok === false;

@@ -1,0 +1,135 @@
+import {
+  THIN,
+  formatLength,
+  formatMoney,
+  mm,
+  minor,
+  parseLength,
+  parseMoney,
+  parseNumber,
+} from '@/core/units';
+import type { Millimetres, Minor, UnitMode } from '@/core/units';
+
+/** How the reader's bench is set, as far as reading input needs it. */
+export interface InputContext {
+  units: UnitMode;
+  currency: string;
+  locale: string;
+}
+
+/** A field of an input: its JSON Schema, how typed text becomes a value, how a value is said. */
+export interface Field<T> {
+  title: string;
+  schema: Record<string, unknown>;
+  optional?: boolean;
+  read(text: string, context: InputContext): unknown;
+  /** What a good answer looks like, for the error's sentence. */
+  example: string;
+  say(value: number, context: InputContext): string;
+  readonly type?: T;
+}
+
+const sayNumber = (value: number, { locale }: InputContext) =>
+  new Intl.NumberFormat(locale, { maximumFractionDigits: 3 }).format(value);
+
+interface Range {
+  min?: number;
+  above?: number;
+  max?: number;
+}
+
+const limits = ({ min, above, max }: Range) => ({
+  ...(min === undefined ? {} : { minimum: min }),
+  ...(above === undefined ? {} : { exclusiveMinimum: above }),
+  ...(max === undefined ? {} : { maximum: max }),
+});
+
+export const text = (title: string, { min = 1, max = 200 } = {}): Field<string> => ({
+  title,
+  schema: { type: 'string', minLength: min, maxLength: max },
+  read: (typed) => typed.trim(),
+  example: 'a few words',
+  say: String,
+});
+
+export const choice = <const T extends string>(
+  title: string,
+  of: readonly T[],
+): Field<T> => ({
+  title,
+  schema: { type: 'string', enum: [...of] },
+  read: (typed) => typed.trim(),
+  example: of.join(', '),
+  say: String,
+});
+
+/** A length: `12in` or `30 cm` in either mode; range in millimetres. */
+export const length = (title: string, range: Range): Field<Millimetres> => ({
+  title,
+  schema: { type: 'number', ...limits(range) },
+  read: (typed, c) => parseLength(typed, c.units),
+  example: '300 mm, 30 cm or 12in',
+  say: (value, c) => formatLength(mm(value), c.units, c.locale),
+});
+
+/** An amount of the studio's currency; range in minor units. */
+export const money = (title: string, range: Range): Field<Minor> => ({
+  title,
+  schema: { type: 'integer', ...limits(range) },
+  read: (typed, c) => parseMoney(typed, c.currency),
+  example: '85 or 85.50',
+  say: (value, c) => formatMoney(minor(value), c.currency, c.locale),
+});
+
+export const whole = (title: string, range: Range): Field<number> => ({
+  title,
+  schema: { type: 'integer', ...limits(range) },
+  read: parseNumber,
+  example: 'a whole number',
+  say: sayNumber,
+});
+
+export const decimal = (title: string, range: Range, unit = ''): Field<number> => ({
+  title,
+  schema: { type: 'number', ...limits(range) },
+  read: parseNumber,
+  example: 'a number',
+  say: (value, c) => sayNumber(value, c) + (unit && `${THIN}${unit}`),
+});
+
+/** A share typed in per cent, kept as 0..1; range in per cent. */
+export const percent = (title: string, range: Range): Field<number> => {
+  const share = (n: number | undefined) => (n === undefined ? undefined : n / 100);
+  return {
+    title,
+    schema: {
+      type: 'number',
+      ...limits({
+        min: share(range.min),
+        above: share(range.above),
+        max: share(range.max),
+      }),
+    },
+    read: (typed) => {
+      const value = parseNumber(typed.replace('%', ''));
+      return value === null ? null : value / 100;
+    },
+    example: 'a number of per cent, such as 6.5',
+    say: (value, c) => `${sayNumber(value * 100, c)}${THIN}%`,
+  };
+};
+
+/** A calendar day, `YYYY-MM-DD`. */
+export const day = (title: string): Field<string> => ({
+  title,
+  schema: { type: 'string', format: 'date' },
+  read: (typed) => typed.trim(),
+  example: 'a day such as 2026-11-23',
+  say: String,
+});
+
+/** The same field, but it may be left empty: then it is null. */
+export const optional = <T>(field: Field<T>): Field<T | null> => ({
+  ...field,
+  optional: true,
+});

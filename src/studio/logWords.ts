@@ -1,0 +1,89 @@
+import { impressionLabel } from '@/core/edition';
+import type { Declaration } from '@/core/edition';
+import { nominalSize } from '@/core/sizing';
+import { formatAmount } from '@/core/units';
+import type { Minor } from '@/core/units';
+import type { LogLine } from '@/data';
+
+/** What a line of the log book needs to be said. */
+export interface LogContext {
+  works: ReadonlyMap<number, string>;
+  papers: ReadonlyMap<number, string>;
+  declarations: ReadonlyMap<number, Declaration>;
+  currency: string;
+  locale: string;
+}
+
+export interface SaidLine {
+  id: number;
+  at: string;
+  work: string;
+  workId: number | null;
+  /** The pencilled number, where the line is about one impression. */
+  impression: string | null;
+  size: string;
+  text: string;
+}
+
+type Detail = LogLine['detail'];
+const plain = (d: Detail, key: string) =>
+  d[key] === null || d[key] === undefined ? '' : String(d[key]);
+
+const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
+  'work.new': () => 'Taken into the drawer.',
+  'master.taken': (d) =>
+    `Master ${plain(d, 'name')}, ${plain(d, 'pixels')} px, ${plain(d, 'space') || 'untagged'}.`,
+  'master.space': (d) => `Colour space of the untagged master: ${plain(d, 'space')}.`,
+  'size.offered': (d) => `Offered, border ${plain(d, 'borderMm')} mm.`,
+  'size.withdrawn': (d) => `Withdrawn: ${plain(d, 'reason')}.`,
+  'printFile.written': (d) =>
+    `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${plain(d, 'kernel')}, sharpened ${plain(d, 'sharpen')}, ${plain(d, 'space')}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,
+  'paper.new': (d) => `Paper ${plain(d, 'paper')} added.`,
+  'stock.received': (d) => `${plain(d, 'pieces')} received: ${plain(d, 'reason')}.`,
+  'stock.used': (d) => `${Math.abs(Number(d.pieces))} used: ${plain(d, 'reason')}.`,
+  'proof.sent': (d, c) =>
+    `Proof round ${plain(d, 'round')} sent, ${c.papers.get(Number(d.paperId)) ?? 'paper'}, ${plain(d, 'route')}.`,
+  'proof.approved': (d) => `Proof round ${plain(d, 'round')} approved: ${plain(d, 'seen')}`,
+  'proof.changeAndRepeat': (d) =>
+    `Proof round ${plain(d, 'round')}, to change: ${plain(d, 'toChange')}`,
+  'proof.abandoned': (d) =>
+    `Proof round ${plain(d, 'round')} abandoned: ${plain(d, 'seen')}`,
+  'edition.declared': (d) =>
+    d.kind === 'open'
+      ? 'Declared an open edition.'
+      : `Declared an edition of ${plain(d, 'size')} and ${plain(d, 'artistsProofs')} artist’s proofs.`,
+  'edition.assigned': (d) =>
+    Number(d.printing) > 1
+      ? `Numbered again, printing ${plain(d, 'printing')}.`
+      : 'Numbered.',
+  'edition.spoiled': (d) => `Spoiled and destroyed: ${plain(d, 'reason')}.`,
+  'edition.ordered': (d) => `Reserved for order ${plain(d, 'order')}.`,
+  'edition.shipped': (d) => `Sold with order ${plain(d, 'order')}.`,
+  'price.set': (d, c) =>
+    `Price ${formatAmount(Number(d.price) as Minor, c.currency, c.locale)} ${c.currency}, net ${formatAmount(Number(d.net) as Minor, c.currency, c.locale)}, ${plain(d, 'channel')}.`,
+  'finish.planned': () => 'Mat and frame planned.',
+  'order.taken': (d) =>
+    `Order ${plain(d, 'order')} from ${plain(d, 'customer')}, leaves by ${plain(d, 'dueOn')}.`,
+  'order.weighed': (d) => `Order ${plain(d, 'order')} weighed: ${plain(d, 'grams')} g.`,
+  'order.labelled': (d) =>
+    `Order ${plain(d, 'order')} sealed: ${plain(d, 'carrier')}, ${plain(d, 'service')}, ${plain(d, 'tracking')}.`,
+  'order.shipped': (d) =>
+    `Order ${plain(d, 'order')} handed over, ${plain(d, 'tracking')}.`,
+};
+
+/** Words one line of the log book. */
+export function sayLogLine(line: LogLine, context: LogContext): SaidLine {
+  const declaration = line.editionId ? context.declarations.get(line.editionId) : undefined;
+  return {
+    id: line.id,
+    at: line.at,
+    workId: line.workId,
+    work: (line.workId && context.works.get(line.workId)) || '',
+    size: line.sizeKey ? (nominalSize(line.sizeKey)?.label ?? 'all sizes') : '',
+    impression:
+      declaration && line.series && line.impression
+        ? impressionLabel(declaration, line.series, line.impression)
+        : null,
+    text: VERBS[line.what]?.(line.detail, context) ?? line.what,
+  };
+}
