@@ -1,5 +1,6 @@
 'use client';
 import { scaleLinear } from 'd3';
+import { currencyDigits } from '@/core/units';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import {
@@ -120,7 +121,7 @@ const startOf = (view: PriceView): TypedValues => {
     printing: '0',
     paper: '0',
     capture: '0',
-    proofs: String(view.proofCost / 100),
+    proofs: String(view.proofCost / 10 ** currencyDigits(view.currency)),
     expectedImpressions: String(view.editionSize || 10),
     spoilage: '4',
     finishing: '0',

@@ -1,0 +1,109 @@
+'use client';
+import { useMemo } from 'react';
+import {
+  Bench,
+  DataTable,
+  DrawerHead,
+  Empty,
+  FactList,
+  Figures,
+  Sentence,
+  Slip,
+  SlipTitle,
+  Small,
+  Surface,
+  useFormat,
+} from '@/shell';
+import type { Column } from '@/shell';
+import type { AccountsView } from './view';
+
+type Row = AccountsView['rows'][number];
+
+/** Accounts: which pictures sell, at which size, through which channel, and what stays. */
+export function AccountsDrawer({ rows, currency }: AccountsView) {
+  const format = useFormat();
+  const columns = useMemo<Column<Row>[]>(
+    () => [
+      {
+        key: 'work',
+        head: 'Work',
+        value: (r) => r.work,
+        cell: (r) => (
+          <span style={{ font: "400 16px/1.3 'Newsreader', serif" }}>{r.work}</span>
+        ),
+      },
+      { key: 'size', head: 'Size', value: (r) => r.size },
+      { key: 'channel', head: 'Channel', value: (r) => r.channel },
+      { key: 'sold', head: 'Sold', value: (r) => r.sold, figure: true },
+      {
+        key: 'gross',
+        head: `Gross, ${currency}`,
+        value: (r) => r.gross,
+        cell: (r) => format.amount(r.gross),
+        figure: true,
+      },
+      {
+        key: 'net',
+        head: `Net, ${currency}`,
+        value: (r) => r.net,
+        cell: (r) => (r.unknownCost ? 'not reckoned' : format.amount(r.net)),
+        figure: true,
+      },
+    ],
+    [format, currency],
+  );
+  const sum = (of: (r: Row) => number) => rows.reduce((t, r) => t + of(r), 0);
+  const [best] = rows;
+  const gross = sum((r) => r.gross);
+  const net = sum((r) => r.net);
+  return (
+    <>
+      <DrawerHead
+        title="Accounts"
+        sum={`${sum((r) => r.sold)} impressions sold and shipped`}
+      />
+      <Bench>
+        <Surface>
+          {rows.length === 0 ? (
+            <Empty title="Nothing is sold yet">
+              <p>Shipped orders appear here, by work, size and channel.</p>
+            </Empty>
+          ) : (
+            <DataTable
+              label="Sales by work, size and channel"
+              rows={rows}
+              columns={columns}
+              id={(r) => `${r.workId}${r.size}${r.channel}`}
+              href={(r) => `/works/${r.workId}/price`}
+            />
+          )}
+        </Surface>
+        {best && (
+          <Slip label="Accounts">
+            <SlipTitle>So far</SlipTitle>
+            <Figures
+              figures={[
+                { value: format.amount(gross), unit: '', label: `gross, ${currency}` },
+                { value: format.amount(net), unit: '', label: `net, ${currency}` },
+              ]}
+            />
+            <Sentence>
+              Best seller: {best.work} at {best.size} through {best.channel}, {best.sold}{' '}
+              sold. Of the gross, {format.percent(gross === 0 ? 0 : net / gross)} stays.
+            </Sentence>
+            <FactList
+              facts={[
+                ['Impressions', sum((r) => r.sold)],
+                ['Postage paid to carriers', format.amount(sum((r) => r.postage))],
+              ]}
+            />
+            <Small>
+              Net is the price less the cost of the impression and the channel’s fees, as
+              reckoned at the price station when the order came in. Tax is not in it.
+            </Small>
+          </Slip>
+        )}
+      </Bench>
+    </>
+  );
+}

@@ -1,0 +1,170 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import styled from 'styled-components';
+import type { ChainCheck } from '@/core/edition';
+import {
+  Bench,
+  Button,
+  DataTable,
+  DrawerHead,
+  Empty,
+  Field,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipTitle,
+  Small,
+  Surface,
+} from '@/shell';
+import type { Column, TypedValues } from '@/shell';
+import { verify } from './actions';
+import type { EditionsView } from './view';
+
+type Row = EditionsView['rows'][number];
+
+const Bar = styled.span`
+  display: flex;
+  width: 150px;
+  height: 12px;
+  border: 1px solid #555;
+  background: transparent;
+  i {
+    display: block;
+    height: 100%;
+    border-right: 1px solid #555;
+  }
+`;
+
+const WHY = {
+  missing: 'an entry before it is missing',
+  changed: 'its content was changed',
+  unlinked: 'it does not follow from the one before',
+} as const;
+
+const words = (c: ChainCheck) =>
+  c.sound
+    ? `The ledger holds: all ${c.entries} entries follow from one another.`
+    : `Broken at entry ${c.brokenAt}: ${WHY[c.why]}. Go back to a backup from before.`;
+
+/** Editions: how many were declared, where the impressions are, how many are left; the ledger's check. */
+export function EditionsDrawer({ rows, code, check }: EditionsView) {
+  const router = useRouter();
+  const [held, setHeld] = useState<ChainCheck | null>(null);
+  const form = useForm<TypedValues>({ defaultValues: { code } });
+  const columns = useMemo<Column<Row>[]>(
+    () => [
+      {
+        key: 'work',
+        head: 'Work',
+        value: (r) => r.work,
+        cell: (r) => (
+          <span style={{ font: "400 16px/1.3 'Newsreader', serif" }}>{r.work}</span>
+        ),
+      },
+      { key: 'size', head: 'Size', value: (r) => r.size },
+      {
+        key: 'of',
+        head: 'Of',
+        value: (r) => r.of ?? 0,
+        cell: (r) => r.of ?? 'open',
+        figure: true,
+      },
+      { key: 'aps', head: 'AP', value: (r) => r.aps, figure: true },
+      { key: 'here', head: 'Here', value: (r) => r.here, figure: true },
+      { key: 'ordered', head: 'Ordered', value: (r) => r.ordered, figure: true },
+      { key: 'sold', head: 'Sold', value: (r) => r.sold, figure: true },
+      {
+        key: 'left',
+        head: 'To give',
+        value: (r) => r.left ?? 0,
+        cell: (r) => r.left ?? '∞',
+        figure: true,
+      },
+      {
+        key: 'bar',
+        head: 'Sold, ordered, here',
+        value: (r) => (r.of ? r.sold / r.of : 0),
+        cell: (r) => {
+          const of = r.of ?? Math.max(1, r.sold + r.ordered + r.here);
+          return (
+            <Bar aria-hidden>
+              <i style={{ width: `${(100 * r.sold) / of}%`, background: '#2d2d2d' }} />
+              <i style={{ width: `${(100 * r.ordered) / of}%`, background: '#8b8b8b' }} />
+              <i style={{ width: `${(100 * r.here) / of}%`, background: '#f4f4f4' }} />
+            </Bar>
+          );
+        },
+      },
+    ],
+    [],
+  );
+  const closed = rows.filter((r) => r.left === 0).length;
+  return (
+    <>
+      <DrawerHead
+        title="Editions"
+        sum={`${rows.length} declared, ${closed} closed, ${rows.reduce((t, r) => t + r.sold, 0)} impressions sold`}
+      />
+      <Bench>
+        <Surface>
+          {rows.length === 0 ? (
+            <Empty title="No edition is declared yet">
+              <p>
+                Editions are declared at the edition station of a work, before the first is
+                sold.
+              </p>
+            </Empty>
+          ) : (
+            <DataTable
+              label="Editions"
+              rows={rows}
+              columns={columns}
+              id={(r) => r.id}
+              href={(r) =>
+                `/works/${r.workId}/edition${r.sizeKey === 'all' ? '' : `?size=${r.sizeKey}`}`
+              }
+            />
+          )}
+        </Surface>
+        <Slip label="The ledger">
+          <SlipTitle>The ledger</SlipTitle>
+          <Sentence $tone={held && !held.sound ? 'stop' : 'plain'}>
+            {held
+              ? words(held)
+              : 'Every number given, spoiled, ordered and sold is an entry that cannot be changed; each carries the hash of the one before.'}
+          </Sentence>
+          <Button
+            $small
+            onPress={() => void verify().then(setHeld)}
+            style={{ alignSelf: 'flex-start' }}
+          >
+            Check every entry
+          </Button>
+          <SectionLabel>Hold a certificate against it</SectionLabel>
+          <form
+            style={{ display: 'grid', gap: 8 }}
+            onSubmit={(e) => {
+              e.preventDefault();
+              router.push(
+                `/editions?code=${encodeURIComponent(form.getValues('code') ?? '')}`,
+              );
+            }}
+          >
+            <Field form={form} name="code" label="Code on the certificate" words />
+            <Button type="submit" $small $plain style={{ justifySelf: 'start' }}>
+              Check this certificate
+            </Button>
+          </form>
+          {check && (
+            <Sentence $tone={check.found ? 'plain' : 'stop'}>{check.words}</Sentence>
+          )}
+          <Small>
+            Disclosure of limited editions is law in some places; local law decides.
+          </Small>
+        </Slip>
+      </Bench>
+    </>
+  );
+}

@@ -1,0 +1,93 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
+import {
+  Bench,
+  ButtonLink,
+  DataTable,
+  DrawerHead,
+  Empty,
+  Pencil,
+  Surface,
+  useFormat,
+} from '@/shell';
+import type { Column } from '@/shell';
+import type { LogView } from './view';
+
+type Row = LogView['lines'][number];
+
+/** The log book: what happened, written by itself with every step. */
+export function LogDrawer({ lines, of, works, workId }: LogView) {
+  const format = useFormat();
+  const router = useRouter();
+  const columns = useMemo<Column<Row>[]>(
+    () => [
+      {
+        key: 'at',
+        head: 'Day',
+        value: (r) => r.at,
+        cell: (r) => <span style={{ whiteSpace: 'nowrap' }}>{format.day(r.at)}</span>,
+        width: 104,
+      },
+      {
+        key: 'work',
+        head: 'Work',
+        value: (r) => r.work,
+        cell: (r) => (
+          <span style={{ font: "400 15px/1.3 'Newsreader', serif" }}>{r.work}</span>
+        ),
+        width: 200,
+      },
+      { key: 'size', head: 'Size', value: (r) => r.size, width: 96 },
+      {
+        key: 'impression',
+        head: 'Number',
+        value: (r) => r.impression ?? '',
+        cell: (r) => (r.impression ? <Pencil>{r.impression}</Pencil> : ''),
+        width: 74,
+      },
+      { key: 'text', head: 'What happened', value: (r) => r.text },
+    ],
+    [format],
+  );
+  return (
+    <>
+      <DrawerHead
+        title={of ? `Log book: ${of}` : 'Log book'}
+        sum={`${lines.length} ${lines.length === 1 ? 'line' : 'lines'}${of ? ', oldest first' : ', newest first'}`}
+      >
+        {of && (
+          <ButtonLink $plain href="/log">
+            The whole book
+          </ButtonLink>
+        )}
+        <select
+          aria-label="Work"
+          value={workId ?? ''}
+          onChange={(e) =>
+            router.push(e.target.value ? `/log?work=${e.target.value}` : '/log')
+          }
+          style={{ padding: 6 }}
+        >
+          <option value="">all works</option>
+          {works.map((w) => (
+            <option key={w.id} value={w.id}>
+              {w.title}
+            </option>
+          ))}
+        </select>
+      </DrawerHead>
+      <Bench>
+        <Surface>
+          {lines.length === 0 ? (
+            <Empty title="The log book is empty">
+              <p>Every step writes its own line here.</p>
+            </Empty>
+          ) : (
+            <DataTable label="Log book" rows={lines} columns={columns} id={(r) => r.id} />
+          )}
+        </Surface>
+      </Bench>
+    </>
+  );
+}

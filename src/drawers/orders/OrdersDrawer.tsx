@@ -1,0 +1,208 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo } from 'react';
+import {
+  Bench,
+  Button,
+  ButtonLink,
+  ChoiceField,
+  DataTable,
+  DrawerHead,
+  Empty,
+  Field,
+  Pencil,
+  Problem,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipTitle,
+  Small,
+  Surface,
+  useActionForm,
+  useFormat,
+} from '@/shell';
+import type { Column } from '@/shell';
+import { takeOrder } from './actions';
+import type { OrdersView } from './view';
+
+type Row = OrdersView['rows'][number];
+
+const CHANNELS = ['own site', 'marketplace', 'gallery', 'fair'].map((c) => [c, c] as const);
+
+const NewOrder = ({ view }: { view: OrdersView }) => {
+  const router = useRouter();
+  const { free, papers, start, currency, handlingDays } = view;
+  const first = free.find((f) => f.key === start);
+  const { form, submit, sending, problem } = useActionForm(
+    takeOrder,
+    {
+      item: start,
+      paperId: String(first?.paperId ?? papers[0]?.id ?? ''),
+      name: '',
+      street: '',
+      town: '',
+      country: '',
+      channel: 'own site',
+      price: first?.price ?? '',
+    },
+    {
+      done: 'Order taken; the impression is reserved.',
+      onDone: ({ workId, number }) => router.push(`/works/${workId}/pack?order=${number}`),
+    },
+  );
+  const item = form.watch('item');
+  useEffect(() => {
+    const picked = free.find((f) => f.key === item);
+    if (picked?.price && !form.formState.dirtyFields.price)
+      form.setValue('price', picked.price);
+    if (picked?.paperId && !form.formState.dirtyFields.paperId)
+      form.setValue('paperId', String(picked.paperId));
+  }, [item, free, form]);
+  const f = { form };
+  return (
+    <Slip
+      label="New order"
+      actions={
+        <>
+          <Button onPress={submit} isDisabled={sending || free.length === 0}>
+            Take the order
+          </Button>
+          <ButtonLink $plain href="/orders">
+            Leave it
+          </ButtonLink>
+        </>
+      }
+    >
+      <SlipTitle>New order</SlipTitle>
+      {free.length === 0 && (
+        <Sentence $tone="caution">
+          No numbered impression is here. Number one at its edition first.
+        </Sentence>
+      )}
+      <ChoiceField
+        {...f}
+        name="item"
+        label="Impression"
+        words
+        options={free.map((x) => [x.key, x.label] as const)}
+      />
+      <ChoiceField
+        {...f}
+        name="paperId"
+        label="Printed on"
+        words
+        options={papers.map((p) => [String(p.id), p.name] as const)}
+      />
+      <SectionLabel>To</SectionLabel>
+      <Field {...f} name="name" label="Name" words />
+      <Field {...f} name="street" label="Street" words />
+      <Field {...f} name="town" label="Postcode and town" words />
+      <Field {...f} name="country" label="Country" words />
+      <ChoiceField {...f} name="channel" label="Channel" options={CHANNELS} />
+      <Field {...f} name="price" label="Price" unit={currency} />
+      <Small>It is promised to leave within {handlingDays} working days.</Small>
+      <Problem>{problem}</Problem>
+    </Slip>
+  );
+};
+
+function state(r: Row): string {
+  if (r.shippedAt) return '✓ shipped';
+  if (r.sealed) return 'sealed';
+  return r.days < 0
+    ? `▲ ${-r.days} days late`
+    : r.days === 0
+      ? 'leaves today'
+      : `in ${r.days} days`;
+}
+
+/** Orders: what is open, what is late, what has gone. */
+export function OrdersDrawer(view: OrdersView) {
+  const { rows, adding, currency } = view;
+  const format = useFormat();
+  const columns = useMemo<Column<Row>[]>(
+    () => [
+      { key: 'number', head: 'Order', value: (r) => r.number },
+      {
+        key: 'work',
+        head: 'Work',
+        value: (r) => r.work,
+        cell: (r) => (
+          <span style={{ font: "400 16px/1.3 'Newsreader', serif" }}>
+            {r.work} <Pencil>{r.impression}</Pencil>
+          </span>
+        ),
+      },
+      {
+        key: 'customer',
+        head: 'To',
+        value: (r) => r.customer,
+        cell: (r) => `${r.customer}, ${r.town}`,
+      },
+      {
+        key: 'placed',
+        head: 'Placed',
+        value: (r) => r.placedAt,
+        cell: (r) => format.day(r.placedAt),
+      },
+      {
+        key: 'due',
+        head: 'Promised',
+        value: (r) => r.dueOn,
+        cell: (r) => format.day(r.dueOn),
+      },
+      {
+        key: 'price',
+        head: `Price, ${currency}`,
+        value: (r) => r.price,
+        cell: (r) => format.amount(r.price),
+        figure: true,
+      },
+      {
+        key: 'state',
+        head: 'State',
+        value: (r) => (r.shippedAt ? 1e6 : r.days),
+        cell: (r) => (
+          <span
+            style={{
+              whiteSpace: 'nowrap',
+              color: !r.shippedAt && r.days < 0 ? 'var(--brick)' : undefined,
+            }}
+          >
+            {state(r)}
+          </span>
+        ),
+      },
+    ],
+    [format, currency],
+  );
+  const open = rows.filter((r) => !r.shippedAt);
+  return (
+    <>
+      <DrawerHead
+        title="Orders"
+        sum={`${open.length} open, ${open.filter((r) => r.days < 0).length} late, ${rows.length - open.length} shipped`}
+      >
+        <ButtonLink href="/orders?new=1">New order</ButtonLink>
+      </DrawerHead>
+      <Bench>
+        <Surface>
+          {rows.length === 0 ? (
+            <Empty title="No order yet">
+              <p>An order takes one numbered impression and promises a day.</p>
+            </Empty>
+          ) : (
+            <DataTable
+              label="Orders"
+              rows={rows}
+              columns={columns}
+              id={(r) => r.number}
+              href={(r) => `/works/${r.workId}/pack?order=${r.number}`}
+            />
+          )}
+        </Surface>
+        {adding && <NewOrder key={view.start} view={view} />}
+      </Bench>
+    </>
+  );
+}

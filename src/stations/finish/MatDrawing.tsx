@@ -1,0 +1,123 @@
+'use client';
+import type { MatInput, MatPlan } from '@/core/finishing';
+import type { FitResult } from '@/core/sizing';
+import { Dimension, PrintOnSheet, useFormat } from '@/shell';
+
+const WIDTH = 770;
+const HEIGHT = 560;
+const SIDE = 150;
+
+interface Props {
+  fit: FitResult;
+  plan: MatPlan;
+  input: MatInput;
+  picture: string | null;
+}
+
+/** Frame, mat, opening and print to one scale; the sheet behind the mat as a dashed line. */
+export function MatDrawing({ fit, plan, input, picture }: Props) {
+  const format = useFormat();
+  const m = input.mouldingWidth;
+  const across = plan.frame.width + 2 * m;
+  const down = plan.frame.height + 2 * m;
+  const scale = Math.min((WIDTH - SIDE - 220) / across, (HEIGHT - 66) / down);
+  const x = 60;
+  const y = 46;
+  const play = (plan.frame.width - plan.outside.width) / 2;
+  const mat = { x: x + (m + play) * scale, y: y + (m + play) * scale };
+  const opening = {
+    x: mat.x + input.borders.sides * scale,
+    y: mat.y + input.borders.above * scale,
+  };
+  const sign = input.style === 'overlap' ? 1 : -1;
+  const image = {
+    x: opening.x - sign * input.perSide * scale,
+    y: opening.y - sign * input.perSide * scale,
+  };
+  const sheet = { x: image.x - fit.sides * scale, y: image.y - fit.above * scale };
+  const ow = plan.opening.width * scale;
+  const oh = plan.opening.height * scale;
+  const rightEdge = x + across * scale + 26;
+  const notes: [string, number][] = [
+    [`moulding ${format.length(m)} wide`, y + (m * scale) / 2],
+    [
+      `mat outside ${format.length(plan.outside.width)} × ${format.length(plan.outside.height)}`,
+      mat.y + (input.borders.above * scale) / 2,
+    ],
+    [
+      `opening ${format.length(plan.opening.width)} × ${format.length(plan.opening.height)}`,
+      opening.y + oh / 2 - 12,
+    ],
+    [
+      `image ${format.length(fit.image.width)} × ${format.length(fit.image.height)}`,
+      opening.y + oh / 2 + 12,
+    ],
+    [
+      'dashed: the sheet behind the mat',
+      opening.y + oh + (input.borders.below * scale) / 2,
+    ],
+  ];
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      width="100%"
+      role="img"
+      aria-label={notes.map(([n]) => n).join(', ')}
+    >
+      <rect x={x} y={y} width={across * scale} height={down * scale} fill="#4c4740" />
+      <path
+        d={`M${x} ${y}l${m * scale} ${m * scale}M${x + across * scale} ${y}l${-m * scale} ${m * scale}M${x} ${y + down * scale}l${m * scale} ${-m * scale}M${x + across * scale} ${y + down * scale}l${-m * scale} ${-m * scale}`}
+        stroke="#2c2924"
+      />
+      <rect
+        x={mat.x}
+        y={mat.y}
+        width={plan.outside.width * scale}
+        height={plan.outside.height * scale}
+        fill="#f3f1ea"
+      />
+      <clipPath id="opening">
+        <rect x={opening.x} y={opening.y} width={ow} height={oh} />
+      </clipPath>
+      <g clipPath="url(#opening)">
+        <PrintOnSheet fit={fit} picture={picture} scale={scale} x={sheet.x} y={sheet.y} />
+      </g>
+      <rect
+        x={opening.x}
+        y={opening.y}
+        width={ow}
+        height={oh}
+        fill="none"
+        stroke="#b9b4a6"
+        strokeWidth={1.5}
+      />
+      <rect
+        x={sheet.x}
+        y={sheet.y}
+        width={fit.sheet.width * scale}
+        height={fit.sheet.height * scale}
+        fill="none"
+        stroke="#7a7568"
+        strokeDasharray="5 4"
+      />
+      <Dimension
+        from={x + m * scale}
+        to={x + (m + plan.frame.width) * scale}
+        at={22}
+        text={`rabbet ${format.length(plan.frame.width)}`}
+      />
+      <Dimension
+        from={y + m * scale}
+        to={y + (m + plan.frame.height) * scale}
+        at={34}
+        text={`rabbet ${format.length(plan.frame.height)}`}
+        upright
+      />
+      {notes.map(([text, at]) => (
+        <text key={text} x={rightEdge} y={at + 4} fontSize={12.5} fill="var(--ink)">
+          {text}
+        </text>
+      ))}
+    </svg>
+  );
+}

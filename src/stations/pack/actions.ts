@@ -1,0 +1,106 @@
+'use server';
+import { addOrderEvent, getOrder } from '@/data';
+import { simulatedScales } from '@/standins';
+import { act, refuse } from '@/studio';
+import type { ActionResult } from '@/studio';
+import { choice, decimal, defineInput, optional, text } from '@/studio/input';
+import { laidParts, reckonParcel } from './parcel';
+import { handOver, sealOrder } from './sealOrder';
+
+const WORDS: Record<string, string> = {
+  noOrder: 'This order is not there. Open the orders drawer anew.',
+  alreadyShipped: 'This order has left already.',
+  noLabel: 'Seal and label the parcel first; nothing leaves without its label.',
+  notFree: 'Its impression is not reserved for this order any more. See the edition.',
+};
+
+const number = text('Order', { max: 12 });
+const tickInput = defineInput({
+  order: number,
+  line: text('Line', { max: 20 }),
+  count: choice('Count', ['first', 'second']),
+  on: choice('Tick', ['yes', 'no']),
+});
+
+/** Ticks (or unticks) a line of the pick list in one of the two counts. */
+export async function tickLine(typed: unknown): Promise<ActionResult<null>> {
+  return act(tickInput, typed, WORDS, async (v, { studio, write, at }) => {
+    const order = await getOrder(studio.db.read, v.order);
+    if (!order) return refuse(WORDS.noOrder!);
+    if (order.label) return refuse('The parcel is sealed; its counts stand.');
+    await write((tx) =>
+      addOrderEvent(
+        tx,
+        order,
+        'tick',
+        { line: v.line, count: v.count, on: v.on === 'yes' },
+        at,
+      ),
+    );
+    return null;
+  });
+}
+
+const weighInput = defineInput({
+  order: number,
+  grams: optional(decimal('On the scales', { above: 0, max: 100_000 }, 'g')),
+});
+
+/** Weighs the parcel: by the scales, or by the figure typed. */
+export async function weigh(typed: unknown): Promise<ActionResult<number>> {
+  return act(weighInput, typed, WORDS, async (v, { studio, write, at }) => {
+    const order = await getOrder(studio.db.read, v.order);
+    const reckoned = order && (await reckonParcel(studio.db.read, order));
+    if (!order || !reckoned?.parcel) return refuse(WORDS.noOrder!);
+    if (order.label) return refuse('The parcel is sealed; its weight stands.');
+    const grams =
+      v.grams ??
+      (await simulatedScales(reckoned.parcel, laidParts(reckoned, order), order.id).read());
+    if (grams <= 0)
+      return refuse(
+        'There is nothing on the scales. Count the parts onto the table first.',
+      );
+    await write((tx) => addOrderEvent(tx, order, 'weighed', { grams }, at));
+    return grams;
+  });
+}
+
+const sealInput = defineInput({
+  order: number,
+  carrier: text('Carrier', { max: 60 }),
+  service: text('Service', { max: 60 }),
+});
+
+/** Seals and labels: only when all was counted twice and the scales agree. */
+export async function seal(typed: unknown): Promise<ActionResult<null>> {
+  return act(sealInput, typed, WORDS, async (v, { studio, at }) => {
+    const order = await getOrder(studio.db.read, v.order);
+    const reckoned = order && (await reckonParcel(studio.db.read, order));
+    if (!order || !reckoned) return refuse(WORDS.noOrder!);
+    if (order.label) return refuse('This parcel is sealed already.');
+    if (!reckoned.counted)
+      return refuse('Not everything was counted twice yet. Tick each line in both counts.');
+    if (!reckoned.scales) return refuse('Weigh the parcel first.');
+    if (!reckoned.scales.agrees)
+      return refuse(
+        'The scales disagree with the computed weight. Look again before sealing.',
+      );
+    const quote = reckoned.quotes.find(
+      (q) => q.carrier === v.carrier && q.service === v.service,
+    );
+    if (!quote || quote.refused)
+      return refuse('This service does not take the parcel. Choose another.');
+    await sealOrder(studio, order, reckoned, quote, at);
+    return null;
+  });
+}
+
+const shipInput = defineInput({ order: number });
+
+/** Marks a sealed order as handed over. */
+export async function ship(typed: unknown): Promise<ActionResult<null>> {
+  return act(shipInput, typed, WORDS, async (v, { studio, at }) => {
+    await handOver(studio, v.order, at);
+    return null;
+  });
+}
