@@ -5,20 +5,30 @@ import tseslint from 'typescript-eslint';
 /** Floors, from the ground up: what each folder may import through `@/`. */
 const FLOORS = {
   core: ['core'],
-  boundary: ['core', 'boundary'],
   data: ['core', 'data'],
   engine: ['core', 'engine'],
   documents: ['core', 'documents'],
   standins: ['core', 'standins'],
   shell: ['core', 'shell'],
-  stations: ['core', 'boundary', 'data', 'engine', 'documents', 'standins', 'shell', 'joints'],
-  drawers: ['core', 'boundary', 'data', 'engine', 'documents', 'standins', 'shell', 'joints'],
-  joints: ['core', 'boundary', 'data', 'engine', 'documents', 'standins', 'joints'],
+  stations: ['core', 'data', 'engine', 'documents', 'standins', 'studio', 'shell'],
+  drawers: ['core', 'data', 'engine', 'documents', 'standins', 'studio', 'shell'],
+  studio: ['core', 'data', 'engine', 'documents', 'standins', 'studio'],
 };
 
 const OUTSIDE_CORE = [
-  'react*', 'next*', 'styled-components', 'drizzle-orm*', '@libsql/*', 'sharp', 'lcms-wasm',
-  'node:*', 'fs', 'path', 'crypto', 'd3*', 'openseadragon',
+  'react*',
+  'next*',
+  'styled-components',
+  'drizzle-orm*',
+  '@libsql/*',
+  'sharp',
+  'lcms-wasm',
+  'node:*',
+  'fs',
+  'path',
+  'crypto',
+  'd3*',
+  'openseadragon',
 ];
 
 const floorRule = (floor, allowed) => ({
@@ -33,9 +43,17 @@ const floorRule = (floor, allowed) => ({
             regex: `^@/(?!(${allowed.join('|')})(/|$))`,
             message: `src/${floor} may import only from: ${allowed.join(', ')} (arrows point down).`,
           },
-          { regex: '^(\\.\\./){3,}', message: 'Leave the room through @/, not through ../../..' },
+          {
+            regex: '^(\\.\\./){3,}',
+            message: 'Leave the room through @/, not through ../../..',
+          },
           ...(floor === 'core'
-            ? [{ group: OUTSIDE_CORE, message: 'The core has no interface, Node, database or clock.' }]
+            ? [
+                {
+                  group: OUTSIDE_CORE,
+                  message: 'The core has no interface, Node, database or clock.',
+                },
+              ]
             : []),
         ],
       },
@@ -44,9 +62,20 @@ const floorRule = (floor, allowed) => ({
       ? {
           'no-restricted-syntax': [
             'error',
-            { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'No clock in the core.' },
-            { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'No clock in the core.' },
-            { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'No chance in the core.' },
+            {
+              selector:
+                "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+              message: 'No clock in the core.',
+            },
+            {
+              selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+              message: 'No clock in the core.',
+            },
+            {
+              selector:
+                "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+              message: 'No chance in the core.',
+            },
           ],
         }
       : {}),
@@ -54,22 +83,46 @@ const floorRule = (floor, allowed) => ({
 });
 
 export default tseslint.config(
-  { ignores: ['node_modules', '.next', 'var', 'next-env.d.ts', 'drizzle', 'test-results', '**/*.mjs'] },
+  {
+    ignores: [
+      'node_modules',
+      '.next',
+      'var',
+      'next-env.d.ts',
+      'drizzle',
+      'test-results',
+      '**/*.mjs',
+    ],
+  },
   ...tseslint.configs.recommendedTypeChecked,
   {
     languageOptions: { parserOptions: { projectService: true } },
     plugins: { 'react-hooks': hooks, '@next/next': nextPlugin },
     rules: {
-      ...hooks.configs.recommended.rules,
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
       ...nextPlugin.configs.recommended.rules,
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/consistent-type-imports': 'error',
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { attributes: false } },
+      ],
       '@next/next/no-img-element': 'off',
       '@next/next/no-html-link-for-pages': 'off',
       'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }],
     },
   },
   ...Object.entries(FLOORS).map(([floor, allowed]) => floorRule(floor, allowed)),
-  { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { '@typescript-eslint/no-non-null-assertion': 'off', '@typescript-eslint/unbound-method': 'off', 'max-lines': 'off' } },
+  {
+    files: ['**/*.test.ts', 'e2e/**/*.ts'],
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/unbound-method': 'off',
+      'max-lines': 'off',
+    },
+  },
 );

@@ -5,7 +5,6 @@ import '@fontsource/commissioner/400.css';
 import '@fontsource/commissioner/500.css';
 import '@fontsource/commissioner/600.css';
 import type { Metadata } from 'next';
-import { I18nProvider } from 'react-aria-components';
 import { BenchProvider, Chest, GlobalStyle, House, ToastProvider } from '@/shell';
 import { BenchSwitches } from '@/drawers/settings/BenchSwitches';
 import { loadChest } from '@/drawers/settings/view';
@@ -21,16 +20,14 @@ export default async function RootLayout({ children }: { children: React.ReactNo
       <body>
         <StyleRegistry>
           <GlobalStyle />
-          <I18nProvider locale={bench.locale}>
-            <BenchProvider bench={bench}>
-              <ToastProvider>
-                <House>
-                  <Chest counts={counts} foot={<BenchSwitches />} />
-                  <main>{children}</main>
-                </House>
-              </ToastProvider>
-            </BenchProvider>
-          </I18nProvider>
+          <BenchProvider bench={bench}>
+            <ToastProvider>
+              <House>
+                <Chest counts={counts} foot={<BenchSwitches />} />
+                <main>{children}</main>
+              </House>
+            </ToastProvider>
+          </BenchProvider>
         </StyleRegistry>
       </body>
     </html>

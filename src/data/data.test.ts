@@ -5,7 +5,6 @@ import { sql } from 'drizzle-orm';
 import type { Declaration } from '@/core/edition';
 import { gsm, minor, mm } from '@/core/units';
 import {
-  Refused,
   addOrder,
   addOrderEvent,
   addPaper,
@@ -24,7 +23,7 @@ import {
   shipOrder,
   spoilImpression,
 } from '.';
-import type { OpenDatabase, Writing } from '.';
+import type { OpenDatabase, Writing, Refused } from '.';
 
 const at = '2026-03-01T10:00:00.000Z';
 const of3: Declaration = { kind: 'limited', scope: 'perSize', size: 3, artistsProofs: 1 };

@@ -22,9 +22,11 @@ export interface OpenDatabase {
   close(): void;
 }
 
-export const dataFolder = () => resolve(process.env.GLASSINE_HOME ?? './var');
+export const dataFolder = () =>
+  resolve(/*turbopackIgnore: true*/ process.env.GLASSINE_HOME ?? './var');
 
-const migrationsFolder = () => resolve(process.env.GLASSINE_MIGRATIONS ?? './drizzle');
+const migrationsFolder = () =>
+  resolve(/*turbopackIgnore: true*/ process.env.GLASSINE_MIGRATIONS ?? './drizzle');
 
 /** Opens (and migrates) the studio's database: a file in the data folder, or `DATABASE_URL`. */
 export async function openDatabase(home: string): Promise<OpenDatabase> {

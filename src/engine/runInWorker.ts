@@ -10,6 +10,16 @@ export class Cancelled extends Error {
   }
 }
 
+export type StartWorker = (task: Task) => Worker;
+
+let start: StartWorker = (task) =>
+  new Worker(new URL('./pixel.worker.ts', import.meta.url), { workerData: task });
+
+/** Programs that run from source, without the bundler, start worker threads their own way. */
+export const startWorkersBy = (other: StartWorker): void => {
+  start = other;
+};
+
 /** Runs a task in a worker thread of its own; aborting the signal ends the thread at once. */
 export function runInWorker(
   task: Task,
@@ -17,9 +27,7 @@ export function runInWorker(
   signal: AbortSignal,
 ): Promise<void> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL('./pixel.worker.ts', import.meta.url), {
-      workerData: task,
-    });
+    const worker = start(task);
     const end = (settle: () => void) => {
       signal.removeEventListener('abort', cancel);
       void worker.terminate();

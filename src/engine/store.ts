@@ -65,7 +65,7 @@ export async function settle(temporary: string, final: string): Promise<void> {
 /** Keeps a received file under its hash; if it is there already, the new copy goes. */
 export async function keep(home: string, received: Received): Promise<void> {
   const final = storePaths(home).file(received.sha256);
-  const there = await stat(final).catch(() => null);
+  const there = await stat(/*turbopackIgnore: true*/ final).catch(() => null);
   if (there?.size === received.bytes) await rm(received.path, { force: true });
   else await settle(received.path, final);
 }
@@ -73,7 +73,7 @@ export async function keep(home: string, received: Received): Promise<void> {
 /** SHA-256 of a file on disk, streamed. */
 export async function hashFile(path: string): Promise<string> {
   const hash = createHash('sha256');
-  await pipeline(createReadStream(path), hash);
+  await pipeline(createReadStream(/*turbopackIgnore: true*/ path), hash);
   return hash.digest('hex');
 }
 

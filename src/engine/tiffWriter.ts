@@ -11,8 +11,8 @@ export interface TiffLayout {
 }
 
 const ROWS_PER_STRIP_BYTES = 1 << 20;
-const TYPE_SIZE = { 1: 1, 3: 2, 4: 4, 5: 8, 7: 1 } as const;
-type FieldType = keyof typeof TYPE_SIZE;
+/** Short, long, rational, undefined. */
+type FieldType = 3 | 4 | 5 | 7;
 
 interface Field {
   tag: number;

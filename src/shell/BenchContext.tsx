@@ -1,6 +1,7 @@
 'use client';
 import { createContext, useContext, useMemo } from 'react';
 import type { ReactNode } from 'react';
+import { I18nProvider } from 'react-aria-components';
 import {
   formatAmount,
   formatDistance,
@@ -33,7 +34,11 @@ export const BenchProvider = ({
 }: {
   bench: BenchView;
   children: ReactNode;
-}) => <BenchContext.Provider value={bench}>{children}</BenchContext.Provider>;
+}) => (
+  <I18nProvider locale={bench.locale}>
+    <BenchContext.Provider value={bench}>{children}</BenchContext.Provider>
+  </I18nProvider>
+);
 
 export const useBench = () => useContext(BenchContext);
 

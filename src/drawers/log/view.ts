@@ -1,4 +1,3 @@
-import type { Series } from '@/core/edition';
 import { readLog } from '@/data';
 import type { LogFilter } from '@/data';
 import { logContext, sayLogLine, studio } from '@/studio';
@@ -13,7 +12,7 @@ function filterOf(query: Record<string, string | undefined>): LogFilter {
   return {
     ...(query.work && /^\d+$/.test(query.work) ? { workId: Number(query.work) } : {}),
     ...(one
-      ? { editionId: Number(edition), series: series as Series, impression: Number(number) }
+      ? { editionId: Number(edition), series: series, impression: Number(number) }
       : {}),
   };
 }

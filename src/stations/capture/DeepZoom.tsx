@@ -37,7 +37,7 @@ export function DeepZoom({ sha256, width, height, tile, top, label }: DeepZoomPr
           maxLevel: top,
           getTileUrl: (level: number, x: number, y: number) =>
             `/api/tiles/${sha256}/${level}/${x}_${y}.jpg`,
-        } as never,
+        },
         showNavigationControl: false,
         animationTime: 0.3,
         maxZoomPixelRatio: 2,

@@ -1,15 +1,12 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { impressionLabel, usualArtistsProofs } from '@/core/edition';
+import { impressionLabel } from '@/core/edition';
 import {
   Bench,
   Button,
   ButtonLink,
-  ChoiceField,
-  Dialog,
   FactList,
-  Field,
   Figures,
   NoSizes,
   Pencil,
@@ -20,18 +17,18 @@ import {
   Slip,
   SlipSub,
   SlipTitle,
-  Small,
   Surface,
   TableHead,
   TitleBlock,
   useAction,
-  useActionForm,
   useFormat,
   useToast,
 } from '@/shell';
-import { assign, declare, spoil, verifyLedger } from './actions';
+import { assign, verifyLedger } from './actions';
+import { DeclareForm } from './DeclareForm';
 import { EditionSheets } from './EditionSheets';
 import type { Cell } from './EditionSheets';
+import { SpoilForm } from './SpoilForm';
 import type { EditionView } from './view';
 
 /** Editions longer than this show only what is out and the next free numbers. */
@@ -65,130 +62,6 @@ function cellsOf(edition: NonNullable<EditionView['edition']>): Cell[] {
     ...Array.from({ length: declaration.artistsProofs }, (_, i) => cell('ap', i + 1)),
   ];
 }
-
-const Declare = ({ view }: { view: EditionView }) => {
-  const { work, picked, edition } = view;
-  const d = edition?.declaration;
-  const [sure, setSure] = useState(false);
-  const { form, submit, sending, problem } = useActionForm(
-    declare,
-    {
-      kind: d?.kind ?? 'limited',
-      scope: d?.scope ?? 'perSize',
-      size: String(d?.size ?? 30),
-      artistsProofs: String(d?.artistsProofs ?? usualArtistsProofs(30)),
-    },
-    {
-      fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
-      done: 'Declared, and written into the ledger.',
-    },
-  );
-  const [kind, size, aps] = form.watch(['kind', 'size', 'artistsProofs']);
-  return (
-    <>
-      <SectionLabel>
-        {d ? 'Change it while no number is out' : 'Declare the edition'}
-      </SectionLabel>
-      <ChoiceField
-        form={form}
-        name="kind"
-        label="Kind"
-        options={[
-          ['limited', 'limited'],
-          ['open', 'open'],
-        ]}
-      />
-      <ChoiceField
-        form={form}
-        name="scope"
-        label="School"
-        options={[
-          ['perSize', 'per size'],
-          ['allSizes', 'over all sizes'],
-        ]}
-      />
-      {kind === 'limited' && <Field form={form} name="size" label="Edition of" />}
-      <Field
-        form={form}
-        name="artistsProofs"
-        label="Artist’s proofs"
-        hint="rule of thumb: up to a tenth, outside the numbering"
-      />
-      <Problem>{problem}</Problem>
-      <Button
-        onPress={() => setSure(true)}
-        isDisabled={sending}
-        style={{ alignSelf: 'flex-start' }}
-      >
-        Declare it
-      </Button>
-      <Small>
-        Some places have laws on disclosing limited editions. What they usually ask for is
-        recorded here; local law decides.
-      </Small>
-      <Dialog title="Declare this edition?" open={sure} onClose={() => setSure(false)}>
-        <p>
-          {kind === 'open'
-            ? `An open edition of ${work.title}, with ${aps} artist’s proofs.`
-            : `${size} impressions of ${work.title}, and ${aps} artist’s proofs.`}{' '}
-          It cannot be enlarged later, and nothing of it changes once a number is out.
-        </p>
-        <div style={{ display: 'flex', gap: 8 }}>
-          <Button
-            onPress={() => {
-              setSure(false);
-              submit();
-            }}
-          >
-            Declare it for good
-          </Button>
-          <Button $plain onPress={() => setSure(false)}>
-            Not yet
-          </Button>
-        </div>
-      </Dialog>
-    </>
-  );
-};
-
-const Spoil = ({
-  editionId,
-  cell,
-  onDone,
-}: {
-  editionId: number;
-  cell: Cell;
-  onDone: () => void;
-}) => {
-  const { form, submit, sending, problem } = useActionForm(
-    spoil,
-    { reason: '' },
-    {
-      fixed: {
-        editionId: String(editionId),
-        series: cell.series,
-        number: String(cell.number),
-      },
-      done: `${cell.label} recorded as spoiled; its number can be printed again.`,
-      onDone,
-    },
-  );
-  return (
-    <>
-      <Field form={form} name="reason" label="What spoiled it" words />
-      <Problem>{problem}</Problem>
-      <Button
-        $plain
-        $small
-        onPress={submit}
-        isDisabled={sending}
-        style={{ alignSelf: 'flex-start' }}
-      >
-        Destroyed: record {cell.label} as spoiled
-      </Button>
-    </>
-  );
-};
 
 /** Edition: what was declared, the sheets that are out, the next number, and the ledger. */
 export function EditionStation(view: EditionView) {
@@ -362,7 +235,7 @@ export function EditionStation(view: EditionView) {
                       >
                         Take an order for {askedCell.label}
                       </ButtonLink>
-                      <Spoil
+                      <SpoilForm
                         key={askedCell.label}
                         editionId={edition.id}
                         cell={askedCell}
@@ -408,7 +281,7 @@ export function EditionStation(view: EditionView) {
                   {checked.words}
                 </Sentence>
               )}
-              {edition.impressions.length === 0 && <Declare view={view} />}
+              {edition.impressions.length === 0 && <DeclareForm view={view} />}
             </>
           ) : (
             <>
@@ -416,7 +289,7 @@ export function EditionStation(view: EditionView) {
                 Decide how many there will be before the first is sold. It cannot be
                 enlarged later.
               </Sentence>
-              <Declare view={view} />
+              <DeclareForm view={view} />
             </>
           )}
         </Slip>

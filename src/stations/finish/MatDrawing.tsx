@@ -17,7 +17,7 @@ interface Props {
 /** Frame, mat, opening and print to one scale; the sheet behind the mat as a dashed line. */
 export function MatDrawing({ fit, plan, input, picture }: Props) {
   const format = useFormat();
-  const m = input.mouldingWidth;
+  const m: number = input.mouldingWidth;
   const across = plan.frame.width + 2 * m;
   const down = plan.frame.height + 2 * m;
   const scale = Math.min((WIDTH - SIDE - 220) / across, (HEIGHT - 66) / down);

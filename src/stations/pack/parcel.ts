@@ -10,7 +10,7 @@ import {
 import { grams } from '@/core/units';
 import { getEdition, getPaper, listMaterials, readSettings } from '@/data';
 import type { Order, Reading } from '@/data';
-import { layOut } from '@/studio';
+import { layOut } from '@/studio/offered';
 import { currentMaster, offeredSizes } from '@/data';
 import { nominalSize } from '@/core/sizing';
 import { quoteAll } from '@/standins';

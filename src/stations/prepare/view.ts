@@ -1,4 +1,3 @@
-import type { Recipe } from '@/core/prepare';
 import { printPlan, suggestedRadius } from '@/core/prepare';
 import { printFilesOf } from '@/data';
 import { loadWorkPage, offeredRungs } from '@/studio';
@@ -24,7 +23,7 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     radius: suggestedRadius(ppi, viewing),
     viewing,
     job: jobs.printFile,
-    files: files.map((f) => ({ ...f, recipe: f.recipe as Recipe })),
+    files,
   };
 }
 

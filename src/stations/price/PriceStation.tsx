@@ -143,7 +143,7 @@ const startOf = (view: PriceView): TypedValues => {
 
 /** Price: what one impression costs, what the channel takes, and the price that leaves the margin. */
 export function PriceStation(view: PriceView) {
-  const { work, offered, picked, currency, set, ladder } = view;
+  const { work, picked, currency, set, ladder } = view;
   const format = useFormat();
   const fixed = { workId: String(work.id), sizeKey: picked?.key ?? '' };
   const { form, submit, sending, problem } = useActionForm(keepPrice, startOf(view), {

@@ -12,5 +12,5 @@ export async function GET(
   if (!SHA256.test(sha) || !/^\d{1,2}$/.test(level) || !/^\d+_\d+\.jpg$/.test(tile))
     return notThere();
   const folder = storePaths((await studio()).home).tiles(sha);
-  return sendFile(join(folder, level, tile), 'image/jpeg');
+  return sendFile(join(/*turbopackIgnore: true*/ folder, level, tile), 'image/jpeg');
 }

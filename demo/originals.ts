@@ -1,0 +1,153 @@
+import type { SpaceId } from '@/core/colour';
+import type { WorkKind } from '@/core/work';
+import type { Canvas } from './paint/canvas';
+import {
+  causeway,
+  coiledLines,
+  featherWeed,
+  moonOverMere,
+  starlings,
+  twoJugs,
+} from './paint/others';
+import { saltPans } from './paint/saltPans';
+
+/** One original of the demo studio and the file its capture gave. */
+export interface Original {
+  name: string;
+  title: string;
+  year: number;
+  kind: WorkKind;
+  medium: string;
+  /** Millimetres of the original. */
+  sizeMm: [number, number];
+  price: number;
+  paint: (width: number, height: number) => Canvas;
+  width: number;
+  height: number;
+  bits: 8 | 16;
+  ppi: number;
+  space: SpaceId | null;
+  file: string;
+}
+
+export const ORIGINALS: Original[] = [
+  {
+    name: 'saltPans',
+    title: 'Evening, the Salt Pans',
+    year: 2024,
+    kind: 'painting',
+    medium: 'Egg tempera on panel',
+    sizeMm: [300, 400],
+    price: 145000,
+    paint: saltPans,
+    width: 7087,
+    height: 9449,
+    bits: 16,
+    ppi: 600,
+    space: 'prophoto-rgb',
+    file: 'salt-pans_flatbed_600.tif',
+  },
+  {
+    name: 'coiledLines',
+    title: 'Three Coils',
+    year: 2025,
+    kind: 'drawing',
+    medium: 'Pen and ink',
+    sizeMm: [210, 297],
+    price: 38000,
+    paint: coiledLines,
+    width: 3307,
+    height: 4677,
+    bits: 16,
+    ppi: 400,
+    space: 'a98-rgb',
+    file: 'three-coils_400.tif',
+  },
+  {
+    name: 'featherWeed',
+    title: 'Feather Weed',
+    year: 2025,
+    kind: 'printmaking',
+    medium: 'Cyanotype',
+    sizeMm: [355, 473],
+    price: 52000,
+    paint: featherWeed,
+    width: 4200,
+    height: 5600,
+    bits: 16,
+    ppi: 300,
+    space: 'a98-rgb',
+    file: 'feather-weed_copystand.tif',
+  },
+  {
+    name: 'causeway',
+    title: 'Causeway, Fog Lifting',
+    year: 2026,
+    kind: 'photograph',
+    medium: 'Photograph',
+    sizeMm: [569, 379],
+    price: 0,
+    paint: causeway,
+    width: 6720,
+    height: 4480,
+    bits: 16,
+    ppi: 300,
+    space: 'prophoto-rgb',
+    file: 'causeway_0417.tif',
+  },
+  {
+    name: 'twoJugs',
+    title: 'Two Jugs, Plums',
+    year: 2023,
+    kind: 'painting',
+    medium: 'Gouache on board',
+    sizeMm: [400, 300],
+    price: 64000,
+    paint: twoJugs,
+    width: 4724,
+    height: 3543,
+    bits: 8,
+    ppi: 300,
+    space: null,
+    file: 'two-jugs_scan.tif',
+  },
+  {
+    name: 'moonOverMere',
+    title: 'Moon over the Mere',
+    year: 2022,
+    kind: 'drawing',
+    medium: 'Soft pastel',
+    sizeMm: [280, 210],
+    price: 27000,
+    paint: moonOverMere,
+    width: 1400,
+    height: 1050,
+    bits: 8,
+    ppi: 72,
+    space: 'srgb',
+    file: 'moon_telephone.jpg',
+  },
+  {
+    name: 'starlings',
+    title: 'Starlings Gathering',
+    year: 2026,
+    kind: 'born digital',
+    medium: 'Digital drawing',
+    sizeMm: [508, 339],
+    price: 0,
+    paint: starlings,
+    width: 6000,
+    height: 4000,
+    bits: 16,
+    ppi: 300,
+    space: 'display-p3',
+    file: 'starlings_final.tif',
+  },
+];
+
+/** The original of that name; throws when there is none. */
+export function originalOf(name: string): Original {
+  const found = ORIGINALS.find((o) => o.name === name);
+  if (!found) throw new Error(`no original is called ${name}`);
+  return found;
+}

@@ -1,0 +1,58 @@
+import { writeFile } from 'node:fs/promises';
+import sharp from 'sharp';
+import { RGB_SPACES, iccProfile } from '@/core/colour';
+import type { SpaceId } from '@/core/colour';
+import { TiffWriter } from '@/engine/tiffWriter';
+import type { Canvas } from './paint/canvas';
+import { originalOf } from './originals';
+
+const narrow = (pixels: Uint16Array): Uint8Array => {
+  const flat = new Uint8Array(pixels.length);
+  for (let i = 0; i < flat.length; i += 1) flat[i] = pixels[i]! / 257;
+  return flat;
+};
+
+async function writeTiff(
+  canvas: Canvas,
+  path: string,
+  bits: 8 | 16,
+  ppi: number,
+  space: SpaceId | null,
+) {
+  const { width, height, pixels } = canvas;
+  const icc = space && iccProfile(RGB_SPACES[space]);
+  const writer = await TiffWriter.create(path, {
+    width,
+    height,
+    channels: 3,
+    bits,
+    ppi,
+    icc,
+  });
+  const row = width * 3;
+  const band = 64;
+  for (let y = 0; y < height; y += band) {
+    const rows = Math.min(band, height - y);
+    const part = pixels.subarray(y * row, (y + rows) * row);
+    await writer.write(bits === 16 ? part : narrow(part), rows);
+  }
+  await writer.finish();
+}
+
+/** Paints one original and writes it as its scan or photograph would come. */
+async function main([name = '', path = '']: string[]) {
+  const original = originalOf(name);
+  const canvas = original.paint(original.width, original.height);
+  if (original.file.endsWith('.jpg')) {
+    const jpeg = await sharp(narrow(canvas.pixels), {
+      raw: { width: canvas.width, height: canvas.height, channels: 3 },
+    })
+      .withIccProfile('srgb')
+      .withDensity(72)
+      .jpeg({ quality: 88 })
+      .toBuffer();
+    await writeFile(path, jpeg);
+  } else await writeTiff(canvas, path, original.bits, original.ppi, original.space);
+}
+
+await main(process.argv.slice(2));

@@ -1,0 +1,160 @@
+import { gsm, grams, minor, mm } from '@/core/units';
+import type { MaterialRow, PaperRow } from '@/data';
+
+export const ARTIST = 'Senna Quillfeather';
+export const STUDIO = 'Senna Quillfeather, Sluice House, Saltreach';
+
+type PaperSeed = Omit<PaperRow, 'id' | 'createdAt'> & { received: number };
+
+const paper = (
+  name: string,
+  maker: string,
+  base: string,
+  surface: string,
+  weight: number,
+  thickness: number,
+  sheet: [number, number],
+  price: number,
+  reorderPoint: number,
+  received: number,
+  note: string,
+): PaperSeed => ({
+  name,
+  maker,
+  base,
+  surface,
+  weight: gsm(weight),
+  thickness: mm(thickness),
+  sheetWidth: mm(sheet[0]),
+  sheetHeight: mm(sheet[1]),
+  price: minor(price),
+  reorderPoint,
+  printerSetting: `${surface}, profile ${name.split(' ')[0]?.toLowerCase()}-v2`,
+  permanence: 'maker’s figure, display behind glass; no independent test seen',
+  note,
+  received,
+});
+
+export const PAPERS: PaperSeed[] = [
+  paper(
+    'Slackwater Cotton',
+    'Hythe Mill',
+    'cotton',
+    'matte',
+    308,
+    0.52,
+    [510, 710],
+    640,
+    10,
+    46,
+    'Scuffs at a touch in the deep blues: gloves, and tissue between sheets.',
+  ),
+  paper(
+    'Chalkline Baryta',
+    'Hythe Mill',
+    'baryta',
+    'gloss',
+    315,
+    0.36,
+    [610, 914],
+    780,
+    8,
+    24,
+    'Brilliant blacks; fingerprints show.',
+  ),
+  paper(
+    'Reedbed Alpha',
+    'Ooze & Daughters',
+    'alpha cellulose',
+    'matte',
+    230,
+    0.34,
+    [420, 594],
+    210,
+    15,
+    60,
+    'The proofing paper: cheap, and close to the cotton in white.',
+  ),
+  paper(
+    'Old Pier Etching',
+    'Ooze & Daughters',
+    'cotton',
+    'textured',
+    350,
+    0.63,
+    [420, 520],
+    720,
+    6,
+    17,
+    'Tooth swallows the finest lines of ink drawings.',
+  ),
+];
+
+type MaterialSeed = Omit<MaterialRow, 'id'> & { received: number };
+
+const flat = (
+  kind: 'sleeve' | 'board' | 'mailer',
+  w: number,
+  h: number,
+  mass: number,
+  thickness: number,
+  cost: number,
+  received: number,
+): MaterialSeed => ({
+  kind,
+  name: `${{ sleeve: 'sleeve', board: 'backing board', mailer: 'rigid mailer' }[kind]} ${w / 10} × ${h / 10} cm`,
+  width: mm(w),
+  height: mm(h),
+  thickness: mm(thickness),
+  mass: grams(mass),
+  cost: minor(cost),
+  received,
+});
+
+const tube = (
+  diameter: number,
+  length: number,
+  mass: number,
+  received: number,
+): MaterialSeed => ({
+  kind: 'tube',
+  name: `tube ${diameter} × ${length / 10} cm`.replace(
+    `${diameter} ×`,
+    `${diameter / 10} ×`,
+  ),
+  width: mm(diameter),
+  height: mm(length),
+  thickness: mm(2),
+  mass: grams(mass),
+  cost: minor(190),
+  received,
+});
+
+export const MATERIALS: MaterialSeed[] = [
+  flat('sleeve', 305, 425, 9, 0.1, 22, 40),
+  flat('sleeve', 410, 510, 14, 0.1, 30, 40),
+  flat('sleeve', 305, 405, 8, 0.1, 20, 40),
+  flat('board', 303, 426, 112, 1.5, 60, 30),
+  flat('board', 306, 406, 108, 1.5, 60, 30),
+  flat('board', 406, 506, 178, 1.5, 85, 30),
+  flat('mailer', 320, 440, 190, 3, 140, 25),
+  flat('mailer', 430, 530, 310, 3, 190, 25),
+  tube(50, 460, 120, 12),
+  tube(75, 560, 210, 14),
+  tube(75, 760, 290, 8),
+];
+
+export const CUSTOMERS = [
+  ['Ambrose Tillet', '4 Capstan Row', '2180 Merrow Hythe', 'Westmark'],
+  ['Jorun Vask', 'Lighthouse Cottages 2', '7710 Gull Stairs', 'Norland Isles'],
+  ['Perpetua Lowmarsh', '19 Tannery Bank', '1044 Underweir', 'Westmark'],
+  ['Ikem Stavely', '31 Upper Ropewalk', '1092 Underweir', 'Westmark'],
+  ['Greta Oldacre', 'The Old Net Loft', '2186 Nether Ooze', 'Westmark'],
+  ['Tomas Brindle-Wray', '8 Ferry Steps', '5530 Karrow', 'Estry'],
+  ['Miriam Feld', '77 Canal Parade', '5512 Karrow', 'Estry'],
+  ['Lucian Ashgrove', '2 Observatory Hill', '1011 Underweir', 'Westmark'],
+  ['Noor Halloway', '15 Kiln Lane', '3307 Potter’s Green', 'Westmark'],
+  ['Edda Thornbury', '60 Signal Street', '7702 Gull Stairs', 'Norland Isles'],
+  ['Caspar Wend', '11 Sailmakers’ Yard', '2181 Merrow Hythe', 'Westmark'],
+  ['Olive Penhallick-Moor', '3 Weir Crescent', '1060 Underweir', 'Westmark'],
+] as const;

@@ -1,0 +1,159 @@
+import { spawn } from 'node:child_process';
+import { createReadStream } from 'node:fs';
+import { mkdir, rm } from 'node:fs/promises';
+import { join, resolve } from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { minor, mm } from '@/core/units';
+import {
+  addMaterial,
+  addPaper,
+  addWork,
+  countWorks,
+  moveStock,
+  saveSettings,
+} from '@/data';
+import { receive, startWorkersBy } from '@/engine';
+import { openStudio } from '@/studio/open';
+import type { Studio } from '@/studio/open';
+import { takeMaster } from '@/studio/masterWork';
+import { ORIGINALS } from './originals';
+import type { Original } from './originals';
+import { ARTIST, MATERIALS, PAPERS, STUDIO } from './scenario';
+import { daysAgo, trade } from './trade';
+
+const say = (text: string) => console.log(text);
+
+/** Paints an original in a process of its own. */
+const paint = (original: Original, path: string) =>
+  new Promise<void>((done, failed) => {
+    const child = spawn(
+      process.execPath,
+      ['--import', 'tsx', 'demo/paintOne.ts', original.name, path],
+      { stdio: 'inherit' },
+    );
+    child.on('exit', (code) =>
+      code === 0 ? done() : failed(new Error(`painting ${original.title} failed`)),
+    );
+  });
+
+async function settings(open: Studio) {
+  await open.db.write((tx) =>
+    saveSettings(tx, { studio: STUDIO, currency: 'EUR', locale: 'en-GB' }),
+  );
+}
+
+async function stock(open: Studio): Promise<number[]> {
+  const at = daysAgo(160, 9);
+  const ids: number[] = [];
+  for (const { received, ...paper } of PAPERS) {
+    await open.db.write(async (tx) => {
+      const id = await addPaper(tx, { ...paper, createdAt: at });
+      await moveStock(tx, {
+        of: 'paper',
+        ref: id,
+        pieces: received,
+        reason: 'delivery',
+        at,
+      });
+      ids.push(id);
+    });
+  }
+  for (const { received, ...material } of MATERIALS)
+    await open.db.write(async (tx) => {
+      const id = await addMaterial(tx, material);
+      await moveStock(tx, {
+        of: 'material',
+        ref: id,
+        pieces: received,
+        reason: 'first stock',
+        at,
+      });
+    });
+  return ids;
+}
+
+const workOf = (o: Omit<Original, 'paint'>, at: string) => ({
+  title: o.title,
+  artist: ARTIST,
+  year: o.year,
+  kind: o.kind,
+  medium: o.medium,
+  width: mm(o.sizeMm[0]),
+  height: mm(o.sizeMm[1]),
+  price: minor(o.price),
+  createdAt: at,
+});
+
+/** Waits until the queue has run dry. */
+async function settled(open: Studio, jobs: number[]) {
+  for (;;) {
+    const states = jobs.map((id) => open.jobs.get(id)?.state);
+    const bad = jobs.filter((_, i) => states[i] === 'failed');
+    if (bad.length > 0) throw new Error(`reading failed: ${open.jobs.get(bad[0]!)?.error}`);
+    if (states.every((s) => s === 'done')) return;
+    await new Promise((r) => setTimeout(r, 200));
+  }
+}
+
+/** Two at a time, in order. */
+async function pairs<T>(items: T[], run: (item: T) => Promise<void>) {
+  const queue = [...items];
+  const worker = async () => {
+    for (let item = queue.shift(); item; item = queue.shift()) await run(item);
+  };
+  await Promise.all([worker(), worker()]);
+}
+
+/** Makes the demo studio in an empty data folder; leaves an existing one alone. */
+async function main() {
+  const home = resolve(process.env.GLASSINE_HOME ?? './var/demo');
+  const open = await openStudio(home);
+  if ((await countWorks(open.db.read)) > 0) {
+    say(`The demo studio is there: ${home}`);
+    return open.db.close();
+  }
+  say(`Making the demo studio in ${home}`);
+  await settings(open);
+  const paperIds = await stock(open);
+  const works = new Map<string, number>();
+  for (const [i, o] of ORIGINALS.entries()) {
+    const work = await open.db.write((tx) =>
+      addWork(tx, workOf(o, daysAgo(150 - i * 16, 10))),
+    );
+    works.set(o.name, work.id);
+  }
+  const ferry = {
+    name: 'ferry',
+    title: 'Night Ferry',
+    year: 2026,
+    kind: 'printmaking' as const,
+    medium: 'Linocut',
+    sizeMm: [420, 297] as [number, number],
+    price: 31000,
+  };
+  await open.db.write((tx) => addWork(tx, workOf(ferry as never, daysAgo(6, 10))));
+  const folder = join(home, 'tmp-originals');
+  await mkdir(folder, { recursive: true });
+  const jobs: number[] = [];
+  await pairs(ORIGINALS, async (o) => {
+    const path = join(folder, o.file);
+    await paint(o, path);
+    const received = await receive(home, createReadStream(path), 1e10);
+    const taken = await takeMaster(open, received, works.get(o.name)!, o.file);
+    jobs.push(taken.jobId);
+    await rm(path);
+    say(
+      `  painted and taken in: ${o.title}, ${((o.width * o.height) / 1e6).toFixed(1)} megapixels`,
+    );
+  });
+  await settled(open, jobs);
+  await rm(folder, { recursive: true, force: true });
+  say('  tiles cut; now the trade of some months');
+  await trade(open, works, paperIds, say);
+  open.db.close();
+  say('The demo studio is ready.');
+}
+
+startWorkersBy((task) => new Worker(new URL('./worker.mjs', import.meta.url), { workerData: task }));
+await main();
+process.exit(0);

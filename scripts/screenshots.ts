@@ -1,0 +1,39 @@
+import { chromium } from '@playwright/test';
+
+/** Takes a picture of each main view of a running demo studio, 1280 x 800, into a folder. */
+const VIEWS: Record<string, string> = {
+  table: '/',
+  works: '/works',
+  'new-work': '/works/new',
+  capture: '/works/1/capture',
+  size: '/works/1/size',
+  prepare: '/works/1/prepare?size=metricFrames-50x70',
+  proof: '/works/1/proof?size=metricFrames-50x70',
+  edition: '/works/1/edition?size=metricFrames-50x70&impression=number:9',
+  price: '/works/1/price?size=metricFrames-50x70',
+  finish: '/works/1/finish?size=metricFrames-50x70',
+  pack: '/works/3/pack?order=0410',
+  papers: '/papers',
+  proofs: '/proofs',
+  editions: '/editions',
+  orders: '/orders',
+  accounts: '/accounts',
+  log: '/log',
+};
+
+const [folder = 'docs/screenshots', base = 'http://127.0.0.1:4173', ...only] = process.argv.slice(2);
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+page.on('console', (m) => m.type() === 'error' && console.log('console:', m.text().slice(0, 300)));
+page.on('pageerror', (e) => console.log('page error:', e.message.slice(0, 300)));
+for (const [name, path] of Object.entries(VIEWS)) {
+  if (only.length > 0 && !only.includes(name)) continue;
+  await page.goto(base + path);
+  if (name === 'new-work') {
+    await page.getByLabel('Width', { exact: true }).fill('355 mm');
+    await page.getByLabel('Height', { exact: true }).fill('473 mm');
+  }
+  await page.waitForTimeout(name === 'capture' ? 2500 : 900);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+}
+await browser.close();

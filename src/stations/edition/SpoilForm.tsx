@@ -1,0 +1,44 @@
+'use client';
+import { Button, Field, Problem, useActionForm } from '@/shell';
+import { spoil } from './actions';
+import type { Cell } from './EditionSheets';
+
+/** Records an impression as spoiled and destroyed, with the reason. */
+export const SpoilForm = ({
+  editionId,
+  cell,
+  onDone,
+}: {
+  editionId: number;
+  cell: Cell;
+  onDone: () => void;
+}) => {
+  const { form, submit, sending, problem } = useActionForm(
+    spoil,
+    { reason: '' },
+    {
+      fixed: {
+        editionId: String(editionId),
+        series: cell.series,
+        number: String(cell.number),
+      },
+      done: `${cell.label} recorded as spoiled; its number can be printed again.`,
+      onDone,
+    },
+  );
+  return (
+    <>
+      <Field form={form} name="reason" label="What spoiled it" words />
+      <Problem>{problem}</Problem>
+      <Button
+        $plain
+        $small
+        onPress={submit}
+        isDisabled={sending}
+        style={{ alignSelf: 'flex-start' }}
+      >
+        Destroyed: record {cell.label} as spoiled
+      </Button>
+    </>
+  );
+};
