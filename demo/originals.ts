@@ -1,14 +1,12 @@
 import type { SpaceId } from '@/core/colour';
 import type { WorkKind } from '@/core/work';
 import type { Canvas } from './paint/canvas';
-import {
-  causeway,
-  coiledLines,
-  featherWeed,
-  moonOverMere,
-  starlings,
-  twoJugs,
-} from './paint/others';
+import { coiledLines } from './paint/coiledLines';
+import { featherWeed } from './paint/featherWeed';
+import { causeway } from './paint/causeway';
+import { twoJugs } from './paint/twoJugs';
+import { moonOverMere } from './paint/moonOverMere';
+import { starlings } from './paint/starlings';
 import { saltPans } from './paint/saltPans';
 
 /** One original of the demo studio and the file its capture gave. */

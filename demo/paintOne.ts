@@ -2,6 +2,7 @@ import { writeFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
+import { createTransform } from '@/engine/colourEngine';
 import { TiffWriter } from '@/engine/tiffWriter';
 import type { Canvas } from './paint/canvas';
 import { originalOf } from './originals';
@@ -29,11 +30,26 @@ async function writeTiff(
     ppi,
     icc,
   });
+  // The paint box is sRGB; the capture lands in the space its file is tagged with.
+  const convert =
+    space && space !== 'srgb'
+      ? await createTransform(
+          iccProfile(RGB_SPACES.srgb),
+          iccProfile(RGB_SPACES[space]),
+          3,
+          {
+            intent: 'relative',
+            blackPoint: true,
+            exact: false,
+          },
+        )
+      : null;
   const row = width * 3;
   const band = 64;
   for (let y = 0; y < height; y += band) {
     const rows = Math.min(band, height - y);
     const part = pixels.subarray(y * row, (y + rows) * row);
+    convert?.convert(part, part, rows * width);
     await writer.write(bits === 16 ? part : narrow(part), rows);
   }
   await writer.finish();

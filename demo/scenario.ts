@@ -84,7 +84,7 @@ export const PAPERS: PaperSeed[] = [
     0.63,
     [420, 520],
     720,
-    6,
+    12,
     17,
     'Tooth swallows the finest lines of ink drawings.',
   ),

@@ -19,7 +19,8 @@ import { takeMaster } from '@/studio/masterWork';
 import { ORIGINALS } from './originals';
 import type { Original } from './originals';
 import { ARTIST, MATERIALS, PAPERS, STUDIO } from './scenario';
-import { daysAgo, trade } from './trade';
+import { trade } from './trade';
+import { daysAgo } from './tradeSteps';
 
 const say = (text: string) => console.log(text);
 
@@ -139,7 +140,13 @@ async function main() {
     const path = join(folder, o.file);
     await paint(o, path);
     const received = await receive(home, createReadStream(path), 1e10);
-    const taken = await takeMaster(open, received, works.get(o.name)!, o.file);
+    const taken = await takeMaster(
+      open,
+      received,
+      works.get(o.name)!,
+      o.file,
+      daysAgo(149 - ORIGINALS.indexOf(o) * 16, 15),
+    );
     jobs.push(taken.jobId);
     await rm(path);
     say(
@@ -154,6 +161,8 @@ async function main() {
   say('The demo studio is ready.');
 }
 
-startWorkersBy((task) => new Worker(new URL('./worker.mjs', import.meta.url), { workerData: task }));
+startWorkersBy(
+  (task) => new Worker(new URL('./worker.mjs', import.meta.url), { workerData: task }),
+);
 await main();
 process.exit(0);

@@ -21,10 +21,23 @@ const VIEWS: Record<string, string> = {
   log: '/log',
 };
 
-const [folder = 'docs/screenshots', base = 'http://127.0.0.1:4173', ...only] = process.argv.slice(2);
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const [folder = 'docs/screenshots', base = 'http://127.0.0.1:4173', ...only] =
+  process.argv.slice(2);
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-page.on('console', (m) => m.type() === 'error' && console.log('console:', m.text().slice(0, 300)));
+page.on(
+  'console',
+  (m) => m.type() === 'error' && console.log('console:', m.text().slice(0, 300)),
+);
 page.on('pageerror', (e) => console.log('page error:', e.message.slice(0, 300)));
 for (const [name, path] of Object.entries(VIEWS)) {
   if (only.length > 0 && !only.includes(name)) continue;

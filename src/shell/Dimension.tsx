@@ -25,16 +25,26 @@ export function Dimension({ from, to, at, text, upright = false }: DimensionProp
   const middle = (from + to) / 2;
   const half = (text.length * GLYPH) / 2 + 4;
   const fits = to - from > 2 * half + 8;
-  const rotate = upright ? `rotate(-90) scale(-1 1) rotate(180)` : undefined;
+  // Along the line first, across it second; upright swaps the two.
+  const p = (along: number, across: number) =>
+    upright ? `${across} ${along}` : `${along} ${across}`;
+  const ends = [from, to].map((end) => `M${p(end, at - 5)}L${p(end, at + 5)}`).join('');
+  const line = fits
+    ? `M${p(from, at)}L${p(middle - half, at)}M${p(middle + half, at)}L${p(to, at)}`
+    : `M${p(from, at)}L${p(to, at)}`;
+  const off = fits ? 4 : -7;
   return (
-    <g transform={rotate} stroke="var(--ink)" strokeWidth={1} fill="none" aria-hidden>
-      <path d={`M${from} ${at - 5}v10M${to} ${at - 5}v10`} />
-      {fits ? (
-        <path d={`M${from} ${at}H${middle - half}M${middle + half} ${at}H${to}`} />
-      ) : (
-        <path d={`M${from} ${at}H${to}`} />
-      )}
-      <Text x={middle} y={fits ? at + 4 : at - 7} textAnchor="middle" stroke="none">
+    <g stroke="var(--ink)" strokeWidth={1} fill="none" aria-hidden>
+      <path d={ends + line} />
+      <Text
+        transform={
+          upright
+            ? `translate(${at + off} ${middle}) rotate(-90)`
+            : `translate(${middle} ${at + off})`
+        }
+        textAnchor="middle"
+        stroke="none"
+      >
         {text}
       </Text>
     </g>

@@ -18,7 +18,7 @@ export type Form = UseFormReturn<TypedValues>;
 
 const Row = styled.div<{ $stacked?: boolean }>`
   display: grid;
-  grid-template-columns: ${({ $stacked }) => ($stacked ? '1fr' : '1fr 128px')};
+  grid-template-columns: ${({ $stacked }) => ($stacked ? '1fr' : '1fr 136px')};
   align-items: center;
   gap: 2px 10px;
   label {
@@ -144,7 +144,7 @@ export function Field({ form, name, label, unit, hint, words, lines, type }: Fie
 
 const Select = styled.select`
   width: 100%;
-  padding: 5px 6px;
+  padding: 5px 3px;
   background: #fff;
   border: 1px solid #6f6f6f;
 `;

@@ -1,5 +1,7 @@
 import { impressionLabel } from '@/core/edition';
 import type { Declaration } from '@/core/edition';
+import { RGB_SPACES } from '@/core/colour';
+import type { SpaceId } from '@/core/colour';
 import { nominalSize } from '@/core/sizing';
 import { formatAmount } from '@/core/units';
 import type { Minor } from '@/core/units';
@@ -26,6 +28,14 @@ export interface SaidLine {
 }
 
 type Detail = LogLine['detail'];
+const dayOf = (iso: string, c: LogContext) =>
+  new Intl.DateTimeFormat(c.locale, {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  }).format(new Date(`${iso.slice(0, 10)}T12:00:00Z`));
+const spaceOf = (id: string) => RGB_SPACES[id as SpaceId]?.name ?? id;
 const plain = (d: Detail, key: string) =>
   d[key] === null || d[key] === undefined ? '' : String(d[key]);
 
@@ -33,11 +43,12 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'work.new': () => 'Taken into the drawer.',
   'master.taken': (d) =>
     `Master ${plain(d, 'name')}, ${plain(d, 'pixels')} px, ${plain(d, 'space') || 'untagged'}.`,
-  'master.space': (d) => `Colour space of the untagged master: ${plain(d, 'space')}.`,
+  'master.space': (d) =>
+    `Colour space of the untagged master: ${spaceOf(plain(d, 'space'))}.`,
   'size.offered': (d) => `Offered, border ${plain(d, 'borderMm')} mm.`,
   'size.withdrawn': (d) => `Withdrawn: ${plain(d, 'reason')}.`,
   'printFile.written': (d) =>
-    `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${plain(d, 'kernel')}, sharpened ${plain(d, 'sharpen')}, ${plain(d, 'space')}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,
+    `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${plain(d, 'kernel')}, sharpened ${plain(d, 'sharpen')}, ${spaceOf(plain(d, 'space'))}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,
   'paper.new': (d) => `Paper ${plain(d, 'paper')} added.`,
   'stock.received': (d) => `${plain(d, 'pieces')} received: ${plain(d, 'reason')}.`,
   'stock.used': (d) => `${Math.abs(Number(d.pieces))} used: ${plain(d, 'reason')}.`,
@@ -62,8 +73,8 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'price.set': (d, c) =>
     `Price ${formatAmount(Number(d.price) as Minor, c.currency, c.locale)} ${c.currency}, net ${formatAmount(Number(d.net) as Minor, c.currency, c.locale)}, ${plain(d, 'channel')}.`,
   'finish.planned': () => 'Mat and frame planned.',
-  'order.taken': (d) =>
-    `Order ${plain(d, 'order')} from ${plain(d, 'customer')}, leaves by ${plain(d, 'dueOn')}.`,
+  'order.taken': (d, c) =>
+    `Order ${plain(d, 'order')} from ${plain(d, 'customer')}, leaves by ${dayOf(plain(d, 'dueOn'), c)}.`,
   'order.weighed': (d) => `Order ${plain(d, 'order')} weighed: ${plain(d, 'grams')} g.`,
   'order.labelled': (d) =>
     `Order ${plain(d, 'order')} sealed: ${plain(d, 'carrier')}, ${plain(d, 'service')}, ${plain(d, 'tracking')}.`,

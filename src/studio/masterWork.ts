@@ -31,12 +31,12 @@ export async function takeMaster(
   received: Received,
   workId: number,
   name: string,
+  at: string = now(),
 ): Promise<{ masterId: number; facts: MasterFacts; jobId: number }> {
   const paths = storePaths(open.home);
   const { facts } = await readMaster(received.path, received.bytes);
   await writeWorkingCopy(received.path, facts, paths.pixels(received.sha256));
   await keep(open.home, received);
-  const at = now();
   const { sha256 } = received;
   const written = await open.db.write(async (tx) => ({
     masterId: await addMaster(tx, { workId, sha256, name, at, assumedSpace: null }, facts),

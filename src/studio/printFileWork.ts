@@ -18,6 +18,8 @@ export interface PrintFileOrder {
   master: Master;
   plan: PrintPlan;
   recipe: Recipe;
+  /** When it was ordered; now, unless told otherwise. */
+  at?: string;
 }
 
 /**
@@ -74,7 +76,7 @@ export async function writePrintFile(
         height: plan.height,
         recipe,
         checks,
-        at: now(),
+        at: order.at ?? now(),
       });
     });
   } catch (error) {

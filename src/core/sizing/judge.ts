@@ -1,4 +1,4 @@
-import { ratio, ppi, toInches } from '../units';
+import { mm, ratio, ppi, toInches } from '../units';
 import type { Millimetres, Ppi, Size } from '../units';
 import type { FitResult } from './fit';
 import type { SizingRules } from './rules';
@@ -45,7 +45,7 @@ function crispness(
 ): Crispness {
   if (from <= rules.handDistanceMm) return 'inHand';
   if (from <= standing * rules.stepUpShare) return 'whereStand';
-  return from <= standing ? 'softUpClose' : 'fallsShort';
+  return from <= standing * rules.shortBeyond ? 'softUpClose' : 'fallsShort';
 }
 
 function enlargingBand(enlargement: number, rules: SizingRules): Enlarging {
@@ -66,7 +66,10 @@ export function judgeSize(
   const resolution = resolutionOnPaper(master, fit);
   const enlargement = ratio(ppi(rules.printPpi), resolution);
   const from = crispFrom(resolution);
-  const standing = standingDistance(fit.image, rules.standingFactor);
+  // Small prints are held in the hand, however short their diagonal.
+  const standing = mm(
+    Math.max(rules.handDistanceMm, standingDistance(fit.image, rules.standingFactor)),
+  );
   const verdict = crispness(from, standing, rules);
   const enlarging = enlargingBand(enlargement, rules);
   const advice: Advice =

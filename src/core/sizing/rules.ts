@@ -6,6 +6,8 @@ export interface SizingRules {
   handDistanceMm: number;
   /** People step up to this share of the standing distance to look closer. */
   stepUpShare: number;
+  /** A print falls short when it is crisp only from beyond this many standing distances. */
+  shortBeyond: number;
   /** What the printer is fed at, ppi. */
   printPpi: number;
   /** Below this many ppi many labs warn or refuse. */
@@ -22,6 +24,7 @@ export const SIZING_RULES: SizingRules = {
   standingFactor: 1.5,
   handDistanceMm: 300,
   stepUpShare: 0.5,
+  shortBeyond: 1.25,
   printPpi: 300,
   refusePpi: 150,
   resamplerHolds: 1.5,

@@ -112,6 +112,16 @@ describe('judgeSize', () => {
     });
   });
 
+  it('takes small prints in the hand: a little under crisp there is soft, not short', () => {
+    const small = judge('metricFrames-13x18', { width: 1240, height: 1715 });
+    expect(small.figures.standing).toBe(Math.hypot(130, (130 * 1715) / 1240) * 1.5);
+    const tiny = judge('inchFrames-5x7', { width: 1100, height: 1540 });
+    expect(tiny.figures.standing).toBeGreaterThanOrEqual(300);
+    expect(judge('isoA-A5', { width: 1480, height: 2100 })).toMatchObject({
+      verdict: 'softUpClose',
+    });
+  });
+
   it('finds the largest size at an enlargement', () => {
     expect(largestAt(master, 1, SIZING_RULES).width).toBeCloseTo(700.02, 1);
   });

@@ -22,6 +22,7 @@ type Row = AccountsView['rows'][number];
 /** Accounts: which pictures sell, at which size, through which channel, and what stays. */
 export function AccountsDrawer({ rows, currency }: AccountsView) {
   const format = useFormat();
+  const most = Math.max(1, ...rows.map((r) => r.gross));
   const columns = useMemo<Column<Row>[]>(
     () => [
       {
@@ -49,8 +50,33 @@ export function AccountsDrawer({ rows, currency }: AccountsView) {
         cell: (r) => (r.unknownCost ? 'not reckoned' : format.amount(r.net)),
         figure: true,
       },
+      {
+        key: 'bar',
+        head: 'Gross, and what stays of it',
+        value: (r) => r.gross,
+        width: 190,
+        cell: (r) => (
+          <svg width={180} height={14} aria-hidden>
+            <rect
+              x={0.5}
+              y={1.5}
+              width={(178 * r.gross) / most}
+              height={11}
+              fill="none"
+              stroke="#555"
+            />
+            <rect
+              x={0.5}
+              y={1.5}
+              width={(178 * Math.max(0, r.net)) / most}
+              height={11}
+              fill="#2d2d2d"
+            />
+          </svg>
+        ),
+      },
     ],
-    [format, currency],
+    [format, currency, most],
   );
   const sum = (of: (r: Row) => number) => rows.reduce((t, r) => t + of(r), 0);
   const [best] = rows;

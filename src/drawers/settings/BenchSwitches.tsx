@@ -52,7 +52,7 @@ export function BenchSwitches() {
         Units: {units === 'metric' ? 'mm / cm' : 'inches'}
       </Switch>
       <Switch type="button" onClick={onTone}>
-        Table: {tone} grey
+        Grey: {tone}
       </Switch>
       <Row>
         <span style={{ fontSize: 12 }}>? for keys</span>

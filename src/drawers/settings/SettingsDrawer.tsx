@@ -46,6 +46,7 @@ export function SettingsDrawer({
       standingFactor: String(sizing.standingFactor),
       handDistanceMm: String(sizing.handDistanceMm),
       stepUpShare: String(sizing.stepUpShare * 100),
+      shortBeyond: String(sizing.shortBeyond),
       printPpi: String(sizing.printPpi),
       refusePpi: String(sizing.refusePpi),
       resamplerHolds: String(sizing.resamplerHolds),
@@ -119,6 +120,12 @@ export function SettingsDrawer({
                 name="stepUpShare"
                 label="People step up to"
                 unit="% of it"
+              />
+              <Field
+                {...field}
+                name="shortBeyond"
+                label="Falls short beyond"
+                unit="× of it"
               />
               <Field {...field} name="printPpi" label="Printer is fed at" unit="ppi" />
               <Field {...field} name="refusePpi" label="Labs refuse below" unit="ppi" />

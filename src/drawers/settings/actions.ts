@@ -38,6 +38,7 @@ const bench = defineInput({
   standingFactor: decimal('Standing distance', { min: 0.5, max: 3 }),
   handDistanceMm: whole('Distance in the hand', { min: 150, max: 1000 }),
   stepUpShare: percent('People step up to', { min: 10, max: 100 }),
+  shortBeyond: decimal('Falls short beyond', { min: 1, max: 3 }, '×'),
   printPpi: whole('Printer is fed at', { min: 100, max: 1440 }),
   refusePpi: whole('Labs refuse below', { min: 30, max: 400 }),
   resamplerHolds: decimal('A resampler holds up to', { min: 1, max: 4 }),

@@ -35,14 +35,14 @@ const Sheet = styled.button<{ $state: Cell['state'] }>`
   position: relative;
   img {
     width: 100%;
-    height: 34px;
-    object-fit: cover;
+    height: 44px;
+    object-fit: contain;
     display: block;
     opacity: ${({ $state }) => ($state === 'spoiled' ? 0.25 : 1)};
   }
   i {
     display: block;
-    height: 34px;
+    height: 44px;
   }
   &[aria-pressed='true'] {
     outline: 2.5px solid var(--blue);
@@ -87,7 +87,7 @@ export const EditionSheets = ({ cells, preview, picked, onPick }: Props) => (
               {c.state === 'ordered' && '◐ '}
               {c.state === 'spoiled' && '✕ '}
               {WORDS[c.state]}
-              {c.printing > 1 && ` ·${c.printing}.`}
+              {c.printing > 1 && ` (print ${c.printing})`}
             </span>
           </Sheet>
         </li>

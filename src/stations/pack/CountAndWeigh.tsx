@@ -81,26 +81,25 @@ export const Weigh = ({ view }: { view: PackView }) => {
   );
   return (
     <>
-      <div style={{ display: 'flex', gap: 8, alignItems: 'end' }}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          submit();
+        }}
+      >
+        <Field form={form} name="grams" label="Weight, if typed by hand" unit="g" />
+      </form>
+      <div style={{ display: 'flex', gap: 8 }}>
         <Button
           $small
           $plain={order?.weighed !== null}
           isDisabled={scales.sending}
           onPress={() => scales.run({ order: order?.number ?? '' })}
         >
-          {order?.weighed === null ? 'Weigh it' : 'Weigh again'}
+          {order?.weighed === null ? 'Weigh it on the scales' : 'Weigh again on the scales'}
         </Button>
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            submit();
-          }}
-          style={{ flex: 1 }}
-        >
-          <Field form={form} name="grams" label="or type it" unit="g" />
-        </form>
         <Button $small $plain isDisabled={sending} onPress={submit}>
-          Note
+          Note the typed weight
         </Button>
       </div>
       <Problem>{problem ?? scales.problem}</Problem>

@@ -4,7 +4,7 @@ import { Dimension, Pencil, PrintOnSheet, useFormat } from '@/shell';
 import type { ReckonedParcel } from './parcel';
 
 const WIDTH = 770;
-const HEIGHT = 300;
+const HEIGHT = 322;
 const BOX = 208;
 const TOP = 34;
 
@@ -110,20 +110,21 @@ export function ParcelDrawing({
           );
         })}
         {layers.map((l, i) => {
-          const x = 8 + i * step;
-          const y = TOP + first.height * scale + 4;
-          const line = y + 14 + i * 17;
+          // The rightmost part has the topmost line, so that no leader crosses another's words.
+          const x = 8 + i * step + 8;
+          const y = TOP + first.height * scale + 16 + (layers.length - 1 - i) * 17;
+          const column = 8 + (layers.length - 1) * step + 30;
           return (
             <g key={l.name}>
               <path
-                d={`M${x + 8} ${TOP + ((first.height + l.height) * scale) / 2}V${line - 4}h9`}
+                d={`M${x} ${TOP + ((first.height + l.height) * scale) / 2}V${y - 4}H${column - 6}`}
                 fill="none"
                 stroke="#555"
                 strokeWidth={0.9}
               />
               <text
-                x={x + 21}
-                y={line}
+                x={column}
+                y={y}
                 fontSize={13}
                 fill="var(--ink)"
                 fontFamily="Newsreader"

@@ -46,12 +46,12 @@ const SheetDrawing = ({ view, plan }: { view: PrepareView; plan: PrintPlan }) =>
   const { picked, master } = view;
   if (!picked) return null;
   const { sheet } = picked.fit;
-  const scale = Math.min(330 / sheet.height, 480 / sheet.width);
+  const scale = Math.min(392 / sheet.height, 480 / sheet.width);
   const w = sheet.width * scale;
   const h = sheet.height * scale;
   return (
     <svg
-      viewBox="0 0 770 392"
+      viewBox={`0 0 770 ${h + 52}`}
       width="100%"
       role="img"
       aria-label={`Print file of ${picked.label}: ${plan.width} by ${plan.height} pixels, picture ${plan.image.width} by ${plan.image.height} pixels`}

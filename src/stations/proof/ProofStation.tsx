@@ -65,6 +65,7 @@ const Columns = styled.div`
   display: grid;
   grid-template-columns: minmax(180px, 250px) 1fr;
   gap: 26px;
+  align-items: start;
 `;
 
 const Send = ({ view }: { view: ProofView }) => {
@@ -96,7 +97,7 @@ const Send = ({ view }: { view: ProofView }) => {
       />
       <Field form={form} name="route" label="Printed by" words />
       <Field form={form} name="sentOn" label="Sent on" type="date" />
-      <Field form={form} name="cost" label="Cost" />
+      <Field form={form} name="cost" label="Cost" unit={view.currency} />
       <Field form={form} name="remarks" label="What this round tries" words lines={2} />
       <Problem>{problem}</Problem>
       <Button

@@ -19,6 +19,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
     offered,
     picked,
     today: now().slice(0, 10),
+    currency: page.settings.currency,
     papers: papers.map(({ id: paperId, name, weight, surface }) => ({
       id: paperId,
       name,

@@ -111,6 +111,14 @@ export function SizeStation({ work, master, rules, offered, picked: asked }: Siz
     <Bench>
       <Surface>
         {head}
+        <div style={{ width: 330, flex: 'none' }}>
+          <Strips
+            label="Family of sizes"
+            value={family}
+            options={FAMILY_IDS.map((f) => [f, FAMILY_NAMES[f]] as const)}
+            onChange={setFamily}
+          />
+        </div>
         {rungs.length === 0 || !picked ? (
           <Empty title="This border leaves nothing to print on">
             <p>Make it narrower, or choose another family of sizes.</p>
@@ -197,12 +205,6 @@ export function SizeStation({ work, master, rules, offered, picked: asked }: Siz
             </Sentence>
           </>
         )}
-        <Strips
-          label="Family of sizes"
-          value={family}
-          options={FAMILY_IDS.map((f) => [f, FAMILY_NAMES[f]] as const)}
-          onChange={setFamily}
-        />
         <SlipTable aria-label="Ladder of sizes">
           <thead>
             <tr>

@@ -3,7 +3,7 @@ import type { Rung } from '@/core/sizing';
 import { Dimension, PrintOnSheet, useFormat } from '@/shell';
 
 const WIDTH = 770;
-const HEIGHT = 372;
+const TALLEST = 300;
 const GAP = 16;
 const FOOT = 44;
 const HEAD = 34;
@@ -21,16 +21,14 @@ export function WallOfSizes({ rungs, picture, picked, offered, onPick }: WallPro
   const format = useFormat();
   const across = rungs.reduce((total, r) => total + r.fit.sheet.width, 0);
   const tallest = Math.max(...rungs.map((r) => r.fit.sheet.height));
-  const scale = Math.min(
-    (WIDTH - GAP * (rungs.length + 1)) / across,
-    (HEIGHT - FOOT - HEAD) / tallest,
-  );
+  const scale = Math.min((WIDTH - GAP * (rungs.length + 1)) / across, TALLEST / tallest);
   const spare = WIDTH - GAP * (rungs.length - 1) - across * scale;
-  const ground = HEIGHT - FOOT;
+  const ground = HEAD + tallest * scale;
+  const height = ground + FOOT;
   let x = Math.min(spare / 2, 30) + 6;
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      viewBox={`0 0 ${WIDTH} ${height}`}
       width="100%"
       role="group"
       aria-label="Prints to one scale"

@@ -1,0 +1,286 @@
+import { promisedDay } from '@/core/packing';
+import { printPlan, suggestedRadius } from '@/core/prepare';
+import { SIZING_RULES } from '@/core/sizing';
+import type { Fit } from '@/core/sizing';
+import { minor, mm } from '@/core/units';
+import {
+  addOrder,
+  addOrderEvent,
+  addPrice,
+  addProofReturn,
+  addProofRound,
+  addSizeEvent,
+  assignNumber,
+  currentMaster,
+  getOrder,
+  getWork,
+  moveStock,
+  proofsOf,
+  readSettings,
+} from '@/data';
+import { quoteAll } from '@/standins';
+import { offeredRung } from '@/studio/offered';
+import type { Studio } from '@/studio/open';
+import { writePrintFile } from '@/studio/printFileWork';
+import { reckonParcel } from '@/stations/pack/parcel';
+import { handOver, sealOrder } from '@/stations/pack/sealOrder';
+import { priceInput, reckon } from '@/stations/price/reckon';
+import { CUSTOMERS } from './scenario';
+
+const DAY = 86_400_000;
+
+/** An instant so many days before now, at a full hour. */
+export const daysAgo = (days: number, hour: number): string => {
+  const day = new Date(Date.now() - days * DAY).toISOString().slice(0, 10);
+  return `${day}T${String(hour).padStart(2, '0')}:00:00.000Z`;
+};
+
+export type Say = (text: string) => void;
+
+export async function offer(
+  open: Studio,
+  workId: number,
+  sizes: [string, number, Fit][],
+  days: number,
+) {
+  for (const [sizeKey, border, fit] of sizes)
+    await open.db.write((tx) =>
+      addSizeEvent(tx, {
+        workId,
+        sizeKey,
+        kind: 'offered',
+        fit,
+        border: mm(border),
+        reason: null,
+        at: daysAgo(days, 11),
+      }),
+    );
+}
+
+export async function printFile(
+  open: Studio,
+  workId: number,
+  sizeKey: string,
+  space: 'a98-rgb' | 'srgb',
+  days: number,
+) {
+  const db = open.db.read;
+  const [work, master, settings] = await Promise.all([
+    getWork(db, workId),
+    currentMaster(db, workId),
+    readSettings(db),
+  ]);
+  const rung = await offeredRung(db, workId, sizeKey, master!, settings);
+  const plan = printPlan(master!.facts, rung!.fit, 300);
+  await writePrintFile(
+    open,
+    {
+      workId,
+      title: work!.title,
+      sizeKey,
+      sizeLabel: rung!.label,
+      master: master!,
+      plan,
+      at: daysAgo(days, 10),
+      recipe: {
+        resample: { kernel: 'lanczos3', factor: plan.factor },
+        outputSharpen: {
+          amount: 60,
+          radius: suggestedRadius(300, SIZING_RULES.handDistanceMm),
+          threshold: 2,
+        },
+        convert: { space, intent: 'relative', blackPoint: true },
+        ppi: 300,
+      },
+    },
+    () => undefined,
+    new AbortController().signal,
+  );
+}
+
+interface Round {
+  paperId: number;
+  route: string;
+  cost: number;
+  sent: number;
+  back?: number;
+  remarks?: string;
+  seen?: string;
+  toChange?: string;
+  verdict?: 'approved' | 'changeAndRepeat';
+}
+
+export async function proofs(
+  open: Studio,
+  workId: number,
+  sizeKey: string,
+  rounds: Round[],
+) {
+  let number = 0;
+  for (const r of rounds) {
+    number += 1;
+    const round = number;
+    await open.db.write(async (tx) => {
+      const id = await addProofRound(tx, {
+        workId,
+        sizeKey,
+        paperId: r.paperId,
+        round,
+        route: r.route,
+        printFileId: null,
+        cost: minor(r.cost),
+        remarks: r.remarks ?? '',
+        sentAt: daysAgo(r.sent, 12),
+      });
+      if (!r.verdict) return;
+      const own = (await proofsOf(tx, workId)).find((p) => p.id === id)!;
+      await addProofReturn(
+        tx,
+        {
+          roundId: id,
+          seen: r.seen ?? '',
+          toChange: r.toChange ?? '',
+          verdict: r.verdict,
+          backAt: daysAgo(r.back ?? 0, 15),
+        },
+        own,
+      );
+    });
+  }
+}
+
+export async function price(
+  open: Studio,
+  workId: number,
+  sizeKey: string,
+  over: Record<string, string>,
+  days: number,
+) {
+  const typed = {
+    workId: String(workId),
+    sizeKey,
+    printing: '9',
+    paper: '6.40',
+    capture: '45',
+    proofs: '38',
+    expectedImpressions: '30',
+    spoilage: '4',
+    finishing: '0',
+    packing: '5.20',
+    postage: '0',
+    hours: '0.6',
+    hourlyRate: '26',
+    channel: 'own site',
+    commission: '0',
+    payment: '2.9',
+    fixed: '0.30',
+    margin: '45',
+    step: '5',
+    ...over,
+  };
+  const read = priceInput.read(typed, {
+    units: 'metric',
+    currency: 'EUR',
+    locale: 'en-GB',
+  });
+  if (!read.ok) throw new Error(Object.values(read.fields)[0]);
+  const { cost, sale } = reckon(read.value);
+  await open.db.write((tx) =>
+    addPrice(tx, {
+      workId,
+      sizeKey,
+      channel: read.value.channel,
+      input: typed,
+      cost: cost.total,
+      fees: sale!.fees,
+      price: sale!.gross,
+      net: sale!.net,
+      at: daysAgo(days, 16),
+    }),
+  );
+  return sale!.gross;
+}
+
+export async function number(
+  open: Studio,
+  editionId: number,
+  sizeKey: string,
+  count: number,
+  from: number,
+  paperId: number,
+  series: 'number' | 'ap' = 'number',
+) {
+  for (let i = 0; i < count; i += 1) {
+    const at = daysAgo(from - Math.floor(i / 5) * 6, 10 + (i % 5));
+    await open.db.write(async (tx) => {
+      await assignNumber(tx, { editionId, series, sizeKey, at });
+      await moveStock(tx, { of: 'paper', ref: paperId, pieces: -1, reason: 'printed', at });
+    });
+  }
+}
+
+export interface OrderSeed {
+  workId: number;
+  sizeKey: string;
+  paperId: number;
+  editionId: number;
+  impression: number;
+  channel: string;
+  price: number;
+  placed: number;
+  /** How far it has come. */
+  upTo: 'placed' | 'counted' | 'weighedShort' | 'shipped';
+}
+
+export async function order(open: Studio, seed: OrderSeed, index: number) {
+  const [name, street, town, country] = CUSTOMERS[index % CUSTOMERS.length]!;
+  const placedAt = daysAgo(seed.placed, 18);
+  const row = await open.db.write((tx) =>
+    addOrder(tx, {
+      customer: { name, street, town, country },
+      workId: seed.workId,
+      sizeKey: seed.sizeKey,
+      paperId: seed.paperId,
+      editionId: seed.editionId,
+      series: 'number',
+      impression: seed.impression,
+      channel: seed.channel,
+      price: minor(seed.price),
+      placedAt,
+      dueOn: promisedDay(placedAt, 3),
+    }),
+  );
+  if (seed.upTo === 'placed') return;
+  const at = daysAgo(Math.max(0, seed.placed - 1), 9);
+  const first = await getOrder(open.db.read, row.number);
+  const lines = (await reckonParcel(open.db.read, first!))!.lines;
+  for (const count of ['first', 'second'] as const)
+    for (const line of lines) {
+      if (seed.upTo === 'counted' && count === 'second') continue;
+      if (seed.upTo === 'weighedShort' && count === 'second' && line.id === 'certificate')
+        continue;
+      await open.db.write((tx) =>
+        addOrderEvent(tx, row, 'tick', { line: line.id, count, on: true }, at),
+      );
+    }
+  if (seed.upTo === 'counted') return;
+  const reckoned = (await reckonParcel(
+    open.db.read,
+    (await getOrder(open.db.read, row.number))!,
+  ))!;
+  const short = seed.upTo === 'weighedShort' ? 31 : -(index % 4);
+  await open.db.write((tx) =>
+    addOrderEvent(
+      tx,
+      row,
+      'weighed',
+      { grams: Math.round(reckoned.parcel!.total - short) },
+      at,
+    ),
+  );
+  if (seed.upTo === 'weighedShort') return;
+  const now = (await getOrder(open.db.read, row.number))!;
+  const ready = (await reckonParcel(open.db.read, now))!;
+  await sealOrder(open, now, ready, quoteAll(ready.parcel!)[0]!, at);
+  await handOver(open, row.number, daysAgo(Math.max(0, seed.placed - 1), 15));
+}

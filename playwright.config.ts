@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4199;
+export const HOME = '/tmp/glassine-e2e';
+
+export default defineConfig({
+  testDir: './e2e',
+  outputDir: './test-results/browser',
+  workers: 1,
+  timeout: 240_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/playwright.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    actionTimeout: 20_000,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+  webServer: {
+    command: `rm -rf ${HOME} && npx next start -H 127.0.0.1 -p ${PORT}`,
+    url: `http://127.0.0.1:${PORT}`,
+    env: { GLASSINE_HOME: HOME, NEXT_TELEMETRY_DISABLED: '1' },
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

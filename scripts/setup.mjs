@@ -1,0 +1,67 @@
+/** Set-up shared by the commands: what is missing is installed, nothing else is touched. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+const MARK = 'node_modules/.glassine';
+
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { stdio: 'inherit', ...options });
+  if (done.error) throw done.error;
+  if (done.status !== 0) {
+    console.error(`\n${command} ${args.join(' ')} ended with ${done.status ?? done.signal}`);
+    process.exit(done.status ?? 1);
+  }
+}
+
+const hashOf = (...files) => {
+  const hash = createHash('sha256');
+  for (const file of files) hash.update(readFileSync(file));
+  return hash.digest('hex');
+};
+
+/** Installs the locked packages when they are not there or the lock has changed. */
+export function packages() {
+  const wanted = hashOf('package-lock.json');
+  if (existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted) return;
+  console.log('Installing packages …');
+  run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
+  writeFileSync(MARK, wanted);
+}
+
+function* sources(folder) {
+  for (const name of readdirSync(folder)) {
+    const path = join(folder, name);
+    if (statSync(path).isDirectory()) yield* sources(path);
+    else yield path;
+  }
+}
+
+/** Builds the application unless the present build is of these very sources. */
+export function build() {
+  const files = [...sources('src'), 'next.config.ts', 'package-lock.json', 'tsconfig.json'].sort();
+  const wanted = hashOf(...files);
+  const mark = '.next/glassine-build';
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
+  console.log('Building …');
+  run('npx', ['next', 'build'], { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+  mkdirSync('.next', { recursive: true });
+  writeFileSync(mark, wanted);
+}
+
+/** Installs Debian packages that are not there. */
+export function debian(wanted) {
+  const missing = Object.entries(wanted)
+    .filter(([, path]) => !existsSync(path))
+    .map(([name]) => name);
+  if (missing.length === 0) return;
+  console.log(`Installing ${missing.join(', ')} …`);
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    run(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  };
+  apt('update', '-qq');
+  apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
+}
