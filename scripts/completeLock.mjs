@@ -11,10 +11,16 @@ for (const [path, entry] of Object.entries(lock.packages)) {
   for (const [name, version] of Object.entries(entry.optionalDependencies ?? {})) {
     const nested = `${path}/node_modules/${name}`;
     if (lock.packages[nested] || lock.packages[`node_modules/${name}`]) continue;
-    lock.packages[`node_modules/${name}`] = { version, optional: true, ...(entry.dev ? { dev: true } : {}) };
+    lock.packages[`node_modules/${name}`] = {
+      version,
+      optional: true,
+      ...(entry.dev ? { dev: true } : {}),
+    };
     added += 1;
   }
 }
-lock.packages = Object.fromEntries(Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : 1)));
+lock.packages = Object.fromEntries(
+  Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : 1)),
+);
 writeFileSync('package-lock.json', `${JSON.stringify(lock, null, 2)}\n`);
 console.log(`${added} optional packages put back`);

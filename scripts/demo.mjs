@@ -6,6 +6,8 @@ import { build, packages, run } from './setup.mjs';
 packages();
 build();
 const home = resolve(process.env.GLASSINE_HOME ?? './var/demo');
-run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], { env: { ...process.env, GLASSINE_HOME: home } });
+run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], {
+  env: { ...process.env, GLASSINE_HOME: home },
+});
 if (process.argv.includes('--no-serve')) process.exit(0);
 serve(home);

@@ -6,7 +6,9 @@ import { build, packages } from './setup.mjs';
 export function serve(home) {
   const host = process.env.GLASSINE_BIND ?? '127.0.0.1';
   const port = process.env.PORT ?? '4173';
-  console.log(`\nGlassine: http://${host}:${port}   data folder: ${home}   (Ctrl-C stops it)\n`);
+  console.log(
+    `\nGlassine: http://${host}:${port}   data folder: ${home}   (Ctrl-C stops it)\n`,
+  );
   const server = spawn('npx', ['next', 'start', '-H', host, '-p', port], {
     stdio: 'inherit',
     env: { ...process.env, GLASSINE_HOME: home, NEXT_TELEMETRY_DISABLED: '1' },

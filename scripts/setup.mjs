@@ -1,7 +1,14 @@
 /** Set-up shared by the commands: what is missing is installed, nothing else is touched. */
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 
 const MARK = 'node_modules/.glassine';
@@ -10,7 +17,9 @@ export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { stdio: 'inherit', ...options });
   if (done.error) throw done.error;
   if (done.status !== 0) {
-    console.error(`\n${command} ${args.join(' ')} ended with ${done.status ?? done.signal}`);
+    console.error(
+      `\n${command} ${args.join(' ')} ended with ${done.status ?? done.signal}`,
+    );
     process.exit(done.status ?? 1);
   }
 }
@@ -40,7 +49,12 @@ function* sources(folder) {
 
 /** Builds the application unless the present build is of these very sources. */
 export function build() {
-  const files = [...sources('src'), 'next.config.ts', 'package-lock.json', 'tsconfig.json'].sort();
+  const files = [
+    ...sources('src'),
+    'next.config.ts',
+    'package-lock.json',
+    'tsconfig.json',
+  ].sort();
   const wanted = hashOf(...files);
   const mark = '.next/glassine-build';
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;

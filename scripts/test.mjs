@@ -36,10 +36,12 @@ check('format', ['prettier', '--check', '--log-level', 'warn', '.']);
 check('lint', ['eslint', '--max-warnings', '0', '.']);
 check('next types', ['next', 'typegen']);
 check('types', ['tsc', '--noEmit']);
-suite('unit tests', ['jest', '--json', '--outputFile=test-results/jest.json'], 'test-results/jest.json', (r) => [
-  r.numPassedTests,
-  r.numFailedTests + r.numRuntimeErrorTestSuites,
-]);
+suite(
+  'unit tests',
+  ['jest', '--json', '--outputFile=test-results/jest.json'],
+  'test-results/jest.json',
+  (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites],
+);
 console.log('\n== build');
 build();
 note(1, 0);

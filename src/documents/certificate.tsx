@@ -29,7 +29,7 @@ const styles = StyleSheet.create({
   title: { fontSize: 24, fontStyle: 'italic', marginTop: pt(3) },
   artist: { fontSize: 12, marginTop: pt(1) },
   body: { flexDirection: 'row', marginTop: pt(6), flexGrow: 1 },
-  rows: { flexGrow: 1 },
+  rows: { width: pt(120) },
   row: { flexDirection: 'row', marginBottom: pt(1.6) },
   label: {
     fontFamily: SANS,
@@ -38,7 +38,7 @@ const styles = StyleSheet.create({
     paddingTop: 1.5,
     color: '#444444',
   },
-  value: { fontSize: 10.5, flexGrow: 1, flexShrink: 1, flexBasis: 0 },
+  value: { fontSize: 10.5, width: pt(84) },
   side: { width: pt(42), alignItems: 'flex-end' },
   number: { fontSize: 28, fontStyle: 'italic' },
   code: { width: pt(30), height: pt(30), marginTop: pt(4) },

@@ -40,13 +40,15 @@ export async function makeDocuments(
     throw new Error(`order ${order.number} is not ready for its documents`);
   const both = (s: { width: number; height: number }) => {
     const size = s as Parameters<typeof formatSize>[0];
-    return `${formatSize(size, 'metric', settings.locale)} (${formatSize(size, 'inch', settings.locale)})`;
+    return printable(
+      `${formatSize(size, 'metric', settings.locale)} (${formatSize(size, 'inch', settings.locale)})`,
+    );
   };
   const label = impressionLabel(edition.declaration, order.series, order.impression);
   const studio = settings.studio || work.artist;
   const { customer } = order;
   const to = [customer.name, customer.street, customer.town, customer.country];
-  const mass = (g: number) => formatMass(g, settings.locale);
+  const mass = (g: number) => printable(formatMass(g, settings.locale));
   const code = writeCertificateCode({
     editionId: order.editionId,
     series: order.series,
