@@ -7,6 +7,7 @@ import {
   certificatePdf,
   labelPdf,
   packingSlipPdf,
+  printable,
   writeCertificateCode,
 } from '@/documents';
 import type { ReckonedParcel } from './parcel';
