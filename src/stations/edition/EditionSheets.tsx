@@ -58,6 +58,9 @@ const WORDS: Record<Cell['state'], string> = {
   sold: 'sold',
 };
 
+/** Printing of a number that was spoiled before. */
+const NTH: Record<number, string> = { 2: '2nd', 3: '3rd' };
+
 interface Props {
   cells: Cell[];
   preview: string | null;
@@ -87,7 +90,7 @@ export const EditionSheets = ({ cells, preview, picked, onPick }: Props) => (
               {c.state === 'ordered' && '◐ '}
               {c.state === 'spoiled' && '✕ '}
               {WORDS[c.state]}
-              {c.printing > 1 && ` (print ${c.printing})`}
+              {c.printing > 1 && `, ${NTH[c.printing] ?? `${c.printing}th`}`}
             </span>
           </Sheet>
         </li>

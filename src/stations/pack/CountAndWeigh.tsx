@@ -10,7 +10,7 @@ const Lines = styled.ul`
     display: flex;
     align-items: baseline;
     gap: 8px;
-    padding: 4px 0;
+    padding: 2px 0;
     border-bottom: 1px solid var(--line);
   }
   label {
@@ -96,10 +96,10 @@ export const Weigh = ({ view }: { view: PackView }) => {
           isDisabled={scales.sending}
           onPress={() => scales.run({ order: order?.number ?? '' })}
         >
-          {order?.weighed === null ? 'Weigh it on the scales' : 'Weigh again on the scales'}
+          {order?.weighed === null ? 'Weigh it on the scales' : 'Weigh again'}
         </Button>
         <Button $small $plain isDisabled={sending} onPress={submit}>
-          Note the typed weight
+          Note the weight
         </Button>
       </div>
       <Problem>{problem ?? scales.problem}</Problem>
