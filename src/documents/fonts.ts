@@ -43,6 +43,3 @@ export const SANS = ['Sans', 'SansExt'];
 
 /** Millimetres in PDF points. */
 export const pt = (mm: number) => (mm * 72) / 25.4;
-
-/** The families have no glyph for the thin space of the screen; a no-break space stands in. */
-export const printable = (text: string) => text.replace(/\u202f/g, '\u00a0');

@@ -2,4 +2,4 @@ export * from './certificate';
 export * from './certificateCode';
 export * from './packingSlip';
 export * from './label';
-export { printable } from './fonts';
+export * from './printable';
