@@ -163,8 +163,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await expect(page.getByText('It holds: overlap 4')).toBeVisible();
   await expect(page.getByText('Mat and frame kept.')).toBeVisible();
 
-  // Packing material, as a studio keeps it, then the order.
-  await stockMaterial();
+  // The order.
   await page.goto('/orders?new=1');
   await page
     .getByLabel('Impression')
@@ -181,11 +180,12 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
 
   // Pack: counted twice, weighed, sealed, handed over.
   await expect(page.getByRole('heading', { name: /Order 0401/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Lay in the usual packing material' }).click();
   const seal = page.getByRole('button', { name: 'Seal and label' });
   await expect(seal).toBeDisabled();
   const boxes = page.getByRole('checkbox');
-  const lines = await boxes.count();
-  expect(lines).toBe(12);
+  await expect(boxes).toHaveCount(12);
+  const lines = 12;
   for (const count of [0, 1])
     for (let i = count; i < lines; i += 2) {
       await boxes.nth(i).click();
@@ -244,27 +244,3 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await expect(page.getByText('Genuine: Evening Tide, 1/3, sold.')).toBeVisible();
   await expect(ask('UPDATE ledger SET number = 9')).rejects.toThrow(/append-only/);
 });
-
-/** Sleeve, board and mailer for a 30 x 40 cm sheet, as the stock list would hold them. */
-async function stockMaterial() {
-  const client = createClient({
-    url: `file:${HOME}/studio.db`,
-    timeout: 5000,
-  });
-  const pieces: [string, string, number, number, number, number][] = [
-    ['sleeve', 'sleeve 30.5 × 40.5 cm', 305, 405, 0.1, 8],
-    ['board', 'backing board 30.6 × 40.6 cm', 306, 406, 1.5, 108],
-    ['mailer', 'rigid mailer 32 × 44 cm', 320, 440, 3, 190],
-  ];
-  for (const [kind, name, width, height, thickness, mass] of pieces) {
-    const { lastInsertRowid } = await client.execute({
-      sql: 'INSERT INTO material (kind, name, width_mm, height_mm, thickness_mm, mass_g, cost_minor) VALUES (?, ?, ?, ?, ?, ?, 100)',
-      args: [kind, name, width, height, thickness, mass],
-    });
-    await client.execute({
-      sql: "INSERT INTO movement (of, ref, pieces, reason, at) VALUES ('material', ?, 5, 'first stock', '2026-01-01')",
-      args: [Number(lastInsertRowid)],
-    });
-  }
-  client.close();
-}

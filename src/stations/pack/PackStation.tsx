@@ -24,7 +24,7 @@ import {
   useAction,
   useFormat,
 } from '@/shell';
-import { seal, ship } from './actions';
+import { layInStock, seal, ship } from './actions';
 import { PickLines, Weigh } from './CountAndWeigh';
 import { ParcelDrawing, WeightBar } from './ParcelDrawing';
 import type { ReckonedParcel } from './parcel';
@@ -56,6 +56,7 @@ export function PackStation(view: PackView) {
   const format = useFormat();
   const sealing = useAction(seal, 'Sealed: certificate, packing slip and label are made.');
   const shipping = useAction(ship, 'Handed over; its number is sold.');
+  const stocking = useAction(layInStock, 'Packing material laid in.');
   const [service, setService] = useState<string | null>(null);
   if (!order)
     return (
@@ -159,6 +160,22 @@ export function PackStation(view: PackView) {
       >
         <SlipTitle>{words?.[0]}</SlipTitle>
         <SlipSub>{words?.[1]}</SlipSub>
+        {whole?.packing.way === 'none' && (
+          <>
+            <Button
+              $small
+              isDisabled={stocking.sending}
+              onPress={() => stocking.run({})}
+              style={{ alignSelf: 'flex-start' }}
+            >
+              Lay in the usual packing material
+            </Button>
+            <Small>
+              Sleeves, boards, mailers and tubes for common sheets, five of each. Their
+              masses are usual figures (rule of thumb): the scales have the last word.
+            </Small>
+          </>
+        )}
         {whole?.parcel && (
           <Figures
             figures={[

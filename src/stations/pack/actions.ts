@@ -1,11 +1,12 @@
 'use server';
-import { addOrderEvent, getOrder } from '@/data';
+import { addMaterial, addOrderEvent, getOrder, listMaterials, moveStock } from '@/data';
 import { simulatedScales } from '@/standins';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
 import { choice, decimal, defineInput, optional, text } from '@/studio/input';
 import { laidParts, reckonParcel } from './parcel';
 import { handOver, sealOrder } from './sealOrder';
+import { USUAL_PIECES, USUAL_STOCK } from './usualStock';
 
 const WORDS: Record<string, string> = {
   noOrder: 'This order is not there. Open the orders drawer anew.',
@@ -101,6 +102,29 @@ const shipInput = defineInput({ order: number });
 export async function ship(typed: unknown): Promise<ActionResult<null>> {
   return act(shipInput, typed, WORDS, async (v, { studio, at }) => {
     await handOver(studio, v.order, at);
+    return null;
+  });
+}
+
+const stockInput = defineInput({});
+
+/** Lays in the usual packing material, five pieces of each, where it is not there yet. */
+export async function layInStock(typed: unknown): Promise<ActionResult<null>> {
+  return act(stockInput, typed, WORDS, async (_v, { studio, write, at }) => {
+    const there = new Set((await listMaterials(studio.db.read)).map((m) => m.name));
+    await write(async (tx) => {
+      for (const material of USUAL_STOCK) {
+        if (there.has(material.name)) continue;
+        const ref = await addMaterial(tx, material);
+        await moveStock(tx, {
+          of: 'material',
+          ref,
+          pieces: USUAL_PIECES,
+          reason: `first stock, ${material.name}`,
+          at,
+        });
+      }
+    });
     return null;
   });
 }
