@@ -81,11 +81,13 @@ export function PackStation(view: PackView) {
   const takes = whole?.quotes.filter((q) => q.refused === null) ?? [];
   const chosen = takes.find((q) => `${q.carrier}/${q.service}` === service) ?? takes[0];
   const ready = whole?.counted === true && whole.scales?.agrees === true;
-  const next = !whole?.counted
-    ? 'Count every line twice, with the things in your hand.'
-    : order.weighed === null
-      ? 'Counted twice. Now weigh it.'
-      : '';
+  const next = !whole?.parcel
+    ? 'It cannot be packed until there is something to pack it in.'
+    : !whole.counted
+      ? 'Count every line twice, with the things in your hand.'
+      : order.weighed === null
+        ? 'Counted twice. Now weigh it.'
+        : '';
   return (
     <Bench>
       <Surface>
@@ -99,7 +101,9 @@ export function PackStation(view: PackView) {
           </p>
         </TitleBlock>
         {whole && <ParcelDrawing reckoned={whole} picture={preview} />}
-        <TableHead>What it should weigh, part by part, and what the scales say</TableHead>
+        {whole?.parcel && (
+          <TableHead>What it should weigh, part by part, and what the scales say</TableHead>
+        )}
         {whole && <WeightBar reckoned={whole} weighed={order.weighed} />}
         {orders.length > 1 && (
           <>
