@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import { createTransform } from '@/engine/colourEngine';
-import { TiffWriter } from '@/engine/tiffWriter';
+import { createTiff } from '@/engine/tiffWriter';
 import type { Canvas } from './paint/canvas';
 import { originalOf } from './originals';
 
@@ -22,7 +22,7 @@ async function writeTiff(
 ) {
   const { width, height, pixels } = canvas;
   const icc = space && iccProfile(RGB_SPACES[space]);
-  const writer = await TiffWriter.create(path, {
+  const writer = await createTiff(path, {
     width,
     height,
     channels: 3,
@@ -50,7 +50,7 @@ async function writeTiff(
     const rows = Math.min(band, height - y);
     const part = pixels.subarray(y * row, (y + rows) * row);
     convert?.convert(part, part, rows * width);
-    await writer.write(bits === 16 ? part : narrow(part), rows);
+    await writer.write(bits === 16 ? part : narrow(part));
   }
   await writer.finish();
 }

@@ -86,14 +86,8 @@ const workOf = (o: Omit<Original, 'paint'>, at: string) => ({
 });
 
 /** Waits until the queue has run dry. */
-async function settled(open: Studio, jobs: number[]) {
-  for (;;) {
-    const states = jobs.map((id) => open.jobs.get(id)?.state);
-    const bad = jobs.filter((_, i) => states[i] === 'failed');
-    if (bad.length > 0) throw new Error(`reading failed: ${open.jobs.get(bad[0]!)?.error}`);
-    if (states.every((s) => s === 'done')) return;
-    await new Promise((r) => setTimeout(r, 200));
-  }
+async function settled(open: Studio) {
+  while (open.jobs.list().length > 0) await new Promise((r) => setTimeout(r, 200));
 }
 
 /** Two at a time, in order. */
@@ -135,25 +129,19 @@ async function main() {
   await open.db.write((tx) => addWork(tx, workOf(ferry as never, daysAgo(6, 10))));
   const folder = join(home, 'tmp-originals');
   await mkdir(folder, { recursive: true });
-  const jobs: number[] = [];
   await pairs(ORIGINALS, async (o) => {
     const path = join(folder, o.file);
     await paint(o, path);
     const received = await receive(home, createReadStream(path), 1e10);
-    const taken = await takeMaster(
-      open,
-      received,
-      works.get(o.name)!,
-      o.file,
-      daysAgo(149 - ORIGINALS.indexOf(o) * 16, 15),
-    );
-    jobs.push(taken.jobId);
+    await takeMaster(open, received, works.get(o.name)!, o.file, {
+      at: daysAgo(149 - ORIGINALS.indexOf(o) * 16, 15),
+    });
     await rm(path);
     say(
       `  painted and taken in: ${o.title}, ${((o.width * o.height) / 1e6).toFixed(1)} megapixels`,
     );
   });
-  await settled(open, jobs);
+  await settled(open);
   await rm(folder, { recursive: true, force: true });
   say('  tiles cut; now the trade of some months');
   await trade(open, works, paperIds, say);
@@ -162,7 +150,7 @@ async function main() {
 }
 
 startWorkersBy(
-  (task) => new Worker(new URL('./worker.mjs', import.meta.url), { workerData: task }),
+  () => new Worker(new URL('./worker.mjs', import.meta.url)),
 );
 await main();
 process.exit(0);

@@ -79,7 +79,7 @@ export async function printFile(
       title: work!.title,
       sizeKey,
       sizeLabel: rung!.label,
-      master: master!,
+      masterId: master!.id,
       plan,
       at: daysAgo(days, 10),
       recipe: {

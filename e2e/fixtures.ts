@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { RGB_SPACES, iccProfile } from '../src/core/colour';
-import { TiffWriter } from '../src/engine/tiffWriter';
+import { createTiff } from '../src/engine/tiffWriter';
 
 export const scratch = mkdtempSync(join(tmpdir(), 'glassine-files-'));
 
@@ -17,7 +17,7 @@ export async function writeMaster(
 ): Promise<string> {
   const path = join(scratch, name);
   const icc = iccProfile(RGB_SPACES['prophoto-rgb']);
-  const writer = await TiffWriter.create(path, {
+  const writer = await createTiff(path, {
     width,
     height,
     channels: 3,
@@ -41,7 +41,7 @@ export async function writeMaster(
         samples[i + 1] = 26000 + 9000 * Math.sin((top + y) / 140) + grain;
         samples[i + 2] = 20000 + ((top + y) / height) * 20000 + grain;
       }
-    await writer.write(samples.subarray(0, rows * width * 3), rows);
+    await writer.write(samples.subarray(0, rows * width * 3));
   }
   await writer.finish();
   return path;

@@ -1,5 +1,7 @@
 export * from './database';
 export * from './refused';
+export * from './page';
+export * from './lists';
 export * from './repositories/log';
 export * from './repositories/settings';
 export * from './repositories/works';
@@ -12,4 +14,4 @@ export * from './repositories/proofs';
 export * from './repositories/editions';
 export * from './repositories/prices';
 export * from './repositories/orders';
-export type { DocumentKind } from './schema';
+export type { DocumentKind, JobKind } from './schema';

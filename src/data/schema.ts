@@ -30,18 +30,22 @@ export const settings = sqliteTable('setting', {
   value: text('value', { mode: 'json' }).notNull(),
 });
 
-export const works = sqliteTable('work', {
-  id: id(),
-  title: text('title').notNull(),
-  artist: text('artist').notNull(),
-  year: integer('year').notNull(),
-  kind: text('kind').$type<WorkKind>().notNull(),
-  medium: text('medium').notNull(),
-  width: mm('width_mm').notNull(),
-  height: mm('height_mm').notNull(),
-  price: money('price_minor').notNull(),
-  createdAt: at('created_at'),
-});
+export const works = sqliteTable(
+  'work',
+  {
+    id: id(),
+    title: text('title').notNull(),
+    artist: text('artist').notNull(),
+    year: integer('year').notNull(),
+    kind: text('kind').$type<WorkKind>().notNull(),
+    medium: text('medium').notNull(),
+    width: mm('width_mm').notNull(),
+    height: mm('height_mm').notNull(),
+    price: money('price_minor').notNull(),
+    createdAt: at('created_at'),
+  },
+  (t) => [index('work_title').on(t.title)],
+);
 
 /** Facts of a stored original; the bytes lie in the store under the hash. */
 export const files = sqliteTable('file', {
@@ -73,20 +77,31 @@ export const masters = sqliteTable(
     assumedSpace: text('assumed_space').$type<SpaceId>(),
     at: at(),
   },
-  (t) => [index('master_of_work').on(t.workId)],
+  (t) => [index('master_of_work').on(t.workId), index('master_file').on(t.sha256)],
 );
 
-export const jobs = sqliteTable('job', {
-  id: id(),
-  kind: text('kind').$type<'read' | 'printFile'>().notNull(),
-  workId: workId(),
-  state: text('state')
-    .$type<'queued' | 'running' | 'done' | 'failed' | 'cancelled'>()
-    .notNull(),
-  stage: text('stage').notNull(),
-  error: text('error'),
-  at: at(),
-});
+export type JobKind = 'intake' | 'read' | 'printFile' | 'backup' | 'check';
+
+/** Long work. `spec` holds all that is needed to run it again. */
+export const jobs = sqliteTable(
+  'job',
+  {
+    id: id(),
+    kind: text('kind').$type<JobKind>().notNull(),
+    workId: integer('work_id').references(() => works.id),
+    spec: text('spec', { mode: 'json' }).$type<unknown>().notNull().default('{}'),
+    state: text('state')
+      .$type<'queued' | 'running' | 'done' | 'failed' | 'cancelled' | 'cutOff'>()
+      .notNull(),
+    stage: text('stage').notNull(),
+    error: text('error'),
+    at: at(),
+  },
+  (t) => [
+    index('job_of_work').on(t.workId, t.kind, t.id),
+    index('job_in_state').on(t.state),
+  ],
+);
 
 export const sizeEvents = sqliteTable(
   'size_event',
@@ -122,7 +137,7 @@ export const printFiles = sqliteTable(
     checks: text('checks', { mode: 'json' }).$type<Check[]>().notNull(),
     at: at(),
   },
-  (t) => [index('print_file_of_work').on(t.workId)],
+  (t) => [index('print_file_of_work').on(t.workId), index('print_file_bytes').on(t.sha256)],
 );
 
 export const papers = sqliteTable('paper', {
@@ -247,7 +262,7 @@ export const prices = sqliteTable(
     net: money('net_minor').notNull(),
     at: at(),
   },
-  (t) => [index('price_of_work').on(t.workId)],
+  (t) => [index('price_of_size').on(t.workId, t.sizeKey, t.id)],
 );
 
 export const finishes = sqliteTable(
@@ -262,13 +277,17 @@ export const finishes = sqliteTable(
   (t) => [index('finish_of_work').on(t.workId)],
 );
 
-export const customers = sqliteTable('customer', {
-  id: id(),
-  name: text('name').notNull(),
-  street: text('street').notNull(),
-  town: text('town').notNull(),
-  country: text('country').notNull(),
-});
+export const customers = sqliteTable(
+  'customer',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    street: text('street').notNull(),
+    town: text('town').notNull(),
+    country: text('country').notNull(),
+  },
+  (t) => [index('customer_name').on(t.name)],
+);
 
 export const orders = sqliteTable(
   'orders',
@@ -293,7 +312,13 @@ export const orders = sqliteTable(
     placedAt: at('placed_at'),
     dueOn: text('due_on').notNull(),
   },
-  (t) => [index('order_of_work').on(t.workId), index('order_due').on(t.dueOn)],
+  (t) => [
+    index('order_of_work').on(t.workId),
+    index('order_due').on(t.dueOn),
+    index('order_price').on(t.price),
+    index('order_placed').on(t.placedAt),
+    index('order_customer').on(t.customerId),
+  ],
 );
 
 export type OrderEventKind = 'tick' | 'weighed' | 'labelled' | 'shipped';
@@ -345,7 +370,8 @@ export const logLines = sqliteTable(
       .notNull(),
   },
   (t) => [
-    index('log_of_work').on(t.workId),
+    index('log_in_order').on(t.at, t.id),
+    index('log_of_work').on(t.workId, t.at, t.id),
     index('log_of_impression').on(t.editionId, t.series, t.impression),
   ],
 );

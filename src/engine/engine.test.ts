@@ -2,23 +2,27 @@ import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
-import { RGB_SPACES, SPACE_IDS, iccProfile } from '@/core/colour';
+import { RGB_SPACES, SPACE_IDS, iccProfile, readMatrixProfile } from '@/core/colour';
+import { sliceRows } from '@/core/jobs';
+import type { MasterFacts } from '@/core/image';
 import { printPlan, verifyPrintFile } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { fitToSheet } from '@/core/sizing';
 import { mm, size } from '@/core/units';
-import { createTransform, readProfile } from './colourEngine';
+import { createTransform, littleCms, readProfile } from './colourEngine';
+import { FileRefusal } from './fileRefusal';
 import { PixelSource } from './pixelSource';
-import { printFilePass } from './printFilePass';
-import { FileRefusal, readMaster } from './readMaster';
+import { layOutPrintFile, printFileRows } from './printFilePass';
+import { readMaster } from './readMaster';
+import type { Progress } from './progress';
 import { reopenPrintFile } from './reopenPrintFile';
 import { resampledRows } from './resampler';
 import { sharp } from './sharpSetup';
 import { sharpenedRows } from './sharpener';
 import { keep, receive, storePaths } from './store';
-import { TiffWriter } from './tiffWriter';
+import { createTiff } from './tiffWriter';
 import { halve, tilesPass } from './tilesPass';
-import { writeWorkingCopy } from './workingCopy';
+import { decodeMaster } from './workingCopy';
 
 let folder: string;
 beforeAll(async () => {
@@ -33,7 +37,7 @@ const HEIGHT = 480;
 async function picture(name: string, width = WIDTH, height = HEIGHT) {
   const path = join(folder, name);
   const icc = iccProfile(RGB_SPACES['prophoto-rgb']);
-  const writer = await TiffWriter.create(path, {
+  const writer = await createTiff(path, {
     width,
     height,
     channels: 3,
@@ -48,17 +52,30 @@ async function picture(name: string, width = WIDTH, height = HEIGHT) {
       row[x * 3 + 1] = 30000 + 15000 * Math.sin(y / 9);
       row[x * 3 + 2] = 20000;
     }
-    await writer.write(row, 1);
+    await writer.write(row);
   }
   await writer.finish();
   return path;
+}
+
+const silent = () => undefined;
+
+/** Decodes into `<name>.v` beside the others. */
+function decode(
+  path: string,
+  facts: MasterFacts,
+  name: string,
+  progress: Progress = silent,
+) {
+  const part = join(folder, `${name}.part.v`);
+  return decodeMaster({ path, facts, part, target: join(folder, `${name}.v`) }, progress);
 }
 
 async function workingCopy(name: string) {
   const path = await picture(`${name}.tif`);
   const { facts, icc } = await readMaster(path, 1);
   const target = join(folder, `${name}.v`);
-  await writeWorkingCopy(path, facts, target);
+  await decode(path, facts, name);
   return { target, facts, colour: { icc, assumedSpace: null } };
 }
 
@@ -132,7 +149,7 @@ describe('readMaster', () => {
       orientation: 6,
       bitsPerChannel: 8,
     });
-    await writeWorkingCopy(path, facts, join(folder, 'turned.v'));
+    await decode(path, facts, 'turned');
     const source = await PixelSource.open(join(folder, 'turned.v'));
     expect([source.width, source.height]).toEqual([20, 30]);
     await source.close();
@@ -144,10 +161,8 @@ describe('readMaster', () => {
     const png = await sharp(whole).png().toBuffer();
     await writeFile(path, png.subarray(0, png.length / 2));
     const { facts } = await readMaster(path, 1);
-    await expect(writeWorkingCopy(path, facts, join(folder, 'cut.v'))).rejects.toThrow(
-      FileRefusal,
-    );
-    expect((await readdir(folder)).filter((n) => n.startsWith('cut.v'))).toEqual([]);
+    await expect(decode(path, facts, 'cut')).rejects.toThrow(FileRefusal);
+    expect((await readdir(folder)).filter((n) => /^cut.*v$/.test(n))).toEqual([]);
   });
 });
 
@@ -178,6 +193,38 @@ describe('colour', () => {
     end.forEach((v, i) => expect(Math.abs(v - start[i]!)).toBeLessThan(130));
     there.close();
     back.close();
+  });
+
+  it.each(SPACE_IDS)('%s: the direct way gives what Little CMS gives', async (id) => {
+    const source = iccProfile(RGB_SPACES[id]);
+    for (const other of SPACE_IDS) {
+      const target = iccProfile(RGB_SPACES[other]);
+      const options = { intent: 'relative', blackPoint: true, exact: true } as const;
+      const [one, cms] = [
+        await createTransform(source, target, 3, options),
+        await littleCms(source, target, 3, options),
+      ];
+      const input = Uint16Array.from(
+        { length: 9000 },
+        (_, i) => (i * i * 2654435761) >>> 16,
+      );
+      const [a, b] = [new Uint16Array(9000), new Uint16Array(9000)];
+      one.convert(input, a, 3000);
+      cms.convert(input, b, 3000);
+      expect(Math.max(...a.map((v, i) => Math.abs(v - b[i]!)))).toBeLessThanOrEqual(2);
+      cms.close();
+    }
+  });
+
+  it('leaves profiles that are no matrix to Little CMS', async () => {
+    const srgb = iccProfile(RGB_SPACES.srgb);
+    const broken = srgb.slice();
+    // A green curve of a kind that does not exist.
+    const at = new DataView(srgb.buffer).getUint32(128 + 4 + 12 * 8 + 4);
+    broken[at + 9] = 9;
+    expect(readMatrixProfile(srgb)).not.toBeNull();
+    expect(readMatrixProfile(broken)).toBeNull();
+    expect(readMatrixProfile(srgb.subarray(0, 300))).toBeNull();
   });
 
   it('reads nonsense as no profile', async () => {
@@ -230,26 +277,66 @@ describe('resampling and sharpening', () => {
   });
 });
 
-it('writes a print file that holds against its order when reopened', async () => {
-  const { target, colour, facts } = await workingCopy('print');
-  const fit = fitToSheet(size(130, 110), facts.width / facts.height, mm(10), 'within');
-  const plan = printPlan(facts, fit, 200);
-  const recipe: Recipe = {
-    resample: { kernel: 'lanczos3', factor: plan.factor },
-    outputSharpen: { amount: 60, radius: 0.8, threshold: 2 },
-    convert: { space: 'a98-rgb', intent: 'relative', blackPoint: true },
-    ppi: 200,
-  };
-  const path = join(folder, 'printed.tif');
-  const seen: number[] = [];
-  await printFilePass(target, colour, plan, recipe, path, (_, share) => seen.push(share));
-  const checks = verifyPrintFile(
-    { width: 1024, height: 866, ppi: 200, profile: 'A98 RGB (1998)' },
-    await reopenPrintFile(path, plan),
+describe('print file', () => {
+  async function printed(name: string, parts: number, sharpen = 60) {
+    const { target: pixels, colour, facts } = await workingCopy(name);
+    const fit = fitToSheet(size(130, 110), facts.width / facts.height, mm(10), 'within');
+    const plan = printPlan(facts, fit, 200);
+    const recipe: Recipe = {
+      resample: { kernel: 'lanczos3', factor: plan.factor },
+      outputSharpen: { amount: sharpen, radius: 0.8, threshold: 2 },
+      convert: { space: 'a98-rgb', intent: 'relative', blackPoint: true },
+      ppi: 200,
+    };
+    const target = join(folder, `${name}-${parts}.tif`);
+    const work = { pixels, colour, plan, recipe, target };
+    await layOutPrintFile(work);
+    const seen: number[] = [];
+    for (const range of sliceRows(plan.height, parts, 1))
+      await printFileRows(work, range, (_, share) => seen.push(share));
+    return { target, plan, seen };
+  }
+
+  it('holds against its order when reopened', async () => {
+    const { target, plan, seen } = await printed('print', 1);
+    const checks = verifyPrintFile(
+      { width: 1024, height: 866, ppi: 200, profile: 'A98 RGB (1998)' },
+      await reopenPrintFile({ path: target, plan }),
+    );
+    expect(checks.filter((c) => !c.passed)).toEqual([]);
+    expect(checks).toHaveLength(6);
+    expect(seen.at(-1)).toBe(1);
+  });
+
+  it.each([
+    [2, 60],
+    [7, 60],
+    [13, 0],
+  ])(
+    'is the same byte for byte made in %i ranges, sharpened %i %%',
+    async (parts, sharpen) => {
+      const whole = await printed(`whole${parts}`, 1, sharpen);
+      const divided = await printed(`divided${parts}`, parts, sharpen);
+      const [a, b] = [await readFile(whole.target), await readFile(divided.target)];
+      expect(a.equals(b)).toBe(true);
+    },
   );
-  expect(checks.filter((c) => !c.passed)).toEqual([]);
-  expect(checks).toHaveLength(6);
-  expect(seen.at(-1)).toBe(1);
+
+  it('says when rows are missing or too many', async () => {
+    const layout = {
+      width: 4,
+      height: 3,
+      channels: 1,
+      bits: 8,
+      ppi: 100,
+      icc: null,
+    } as const;
+    const file = await createTiff(join(folder, 'short.tif'), layout);
+    await file.write(new Uint8Array(8));
+    await expect(file.finish()).rejects.toThrow('4 bytes of rows missing');
+    await expect(file.write(new Uint8Array(8))).rejects.toThrow('more rows than laid out');
+    await file.abandon();
+  });
 });
 
 describe('tiles', () => {
@@ -263,7 +350,12 @@ describe('tiles', () => {
   it('cuts all levels and a preview', async () => {
     const { target, colour } = await workingCopy('tiles');
     const tiles = join(folder, 'tiles');
-    await tilesPass(target, colour, tiles, join(folder, 'preview.jpg'), () => undefined);
+    const preview = join(folder, 'preview.jpg');
+    const scratch = join(folder, 'scratch');
+    await tilesPass(
+      { pixels: target, colour, scratch, tilesFolder: tiles, preview },
+      silent,
+    );
     expect((await readdir(tiles)).map(Number).sort((a, b) => a - b)).toEqual(
       Array.from({ length: 11 }, (_, i) => i),
     );

@@ -1,9 +1,10 @@
 export * from './store';
 export * from './readMaster';
-export * from './workingCopy';
 export * from './masterColour';
-export * from './reopenPrintFile';
 export * from './jobs';
-export * from './runInWorker';
+export * from './workerPool';
+export * from './fileRefusal';
+export * from './progress';
 export { TILE } from './tilesPass';
-export type { Progress } from './tilesPass';
+export { layOutPrintFile } from './printFilePass';
+export type { PrintFileWork } from './printFilePass';

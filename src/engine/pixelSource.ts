@@ -2,7 +2,7 @@ import { open } from 'node:fs/promises';
 import type { FileHandle } from 'node:fs/promises';
 
 /** The working copy's file header: 64 bytes, then rows of interleaved samples. */
-const HEADER_BYTES = 64;
+export const HEADER_BYTES = 64;
 
 /**
  * Rows of a working copy, read by file offset, so that memory does not grow with the picture.

@@ -1,27 +1,13 @@
 import { open } from 'node:fs/promises';
-import type { MasterFacts, Sniffed } from '@/core/image';
+import type { MasterFacts } from '@/core/image';
 import { sniff } from '@/core/image';
 import { readProfile } from './colourEngine';
+import { FileRefusal } from './fileRefusal';
 import { openPicture } from './sharpSetup';
 
-export type RefusedFile =
-  | { code: 'empty' }
-  | { code: 'notAPicture'; kind: Sniffed }
-  | { code: 'animated'; frames: number }
-  | { code: 'cmyk' }
-  | { code: 'otherModel'; model: string }
-  | { code: 'tooManyPixels'; megapixels: number; limit: number }
-  | { code: 'tooLarge'; limitGigabytes: number }
-  | { code: 'broken'; detail: string };
-
-/** A file that cannot become a master, and why. Worded by the capture station. */
-export class FileRefusal extends Error {
-  constructor(readonly refused: RefusedFile) {
-    super(refused.code);
-  }
-}
-
 export const MAX_MEGAPIXELS = Number(process.env.GLASSINE_MAX_MEGAPIXELS ?? 1000);
+/** An interlaced picture is held whole by its decoder: beyond this it is refused. */
+const MAX_INTERLACED_MEGAPIXELS = 60;
 export const MAX_BYTES = Number(process.env.GLASSINE_MAX_GIGABYTES ?? 16) * 1e9;
 
 async function headOf(path: string): Promise<Uint8Array> {
@@ -69,6 +55,12 @@ export async function readMaster(
   const megapixels = (upright.width * upright.height) / 1e6;
   if (megapixels > MAX_MEGAPIXELS)
     throw new FileRefusal({ code: 'tooManyPixels', megapixels, limit: MAX_MEGAPIXELS });
+  if (meta.isProgressive && megapixels > MAX_INTERLACED_MEGAPIXELS)
+    throw new FileRefusal({
+      code: 'interlaced',
+      megapixels,
+      limit: MAX_INTERLACED_MEGAPIXELS,
+    });
   const icc = meta.icc ? new Uint8Array(meta.icc) : null;
   const profile = icc ? await readProfile(icc) : null;
   // The decoder hands out grey files with an RGB profile only as a mistake of whoever wrote them.

@@ -25,10 +25,13 @@ async function rangeOf(path: string, part: PixelRect): Promise<[number, number]>
 }
 
 /** Opens a written print file anew and reads from it what its order is held against. */
-export async function reopenPrintFile(
-  path: string,
-  plan: PrintPlan,
-): Promise<PrintFileFacts> {
+export async function reopenPrintFile({
+  path,
+  plan,
+}: {
+  path: string;
+  plan: PrintPlan;
+}): Promise<PrintFileFacts> {
   const meta = await openPicture(path).metadata();
   const { image } = plan;
   const below = image.top + image.height;

@@ -5,6 +5,12 @@ import type { PixelSource } from './pixelSource';
 
 const READ_ROWS = 64;
 
+/** Rows `from` to `to - 1`. */
+export interface RowRange {
+  from: number;
+  to: number;
+}
+
 /** One source row of 16-bit samples, resampled across: output length x channels. */
 function across(row: Uint16Array, channels: number, axis: AxisWeights, out: Float32Array) {
   const { taps, first, weights } = axis;
@@ -34,7 +40,8 @@ function across(row: Uint16Array, channels: number, axis: AxisWeights, out: Floa
 }
 
 /**
- * Resamples a part of a picture with the Lanczos kernel, row by row from top to bottom.
+ * Resamples a part of a picture with the Lanczos kernel, row by row from top to bottom, or
+ * only the given rows of the result.
  * Memory: the source rows under one output row. Yields float samples (0..65535, overshoot
  * kept); the array is reused by the next row.
  */
@@ -43,6 +50,7 @@ export async function* resampledRows(
   part: PixelRect,
   width: number,
   height: number,
+  { from: firstRow, to: endRow }: RowRange = { from: 0, to: height },
 ): AsyncGenerator<Float32Array> {
   const { channels } = source;
   const horizontal = lanczosAxis(source.width, part.left, part.width, width);
@@ -54,8 +62,8 @@ export async function* resampledRows(
   let held: Uint16Array = new Uint16Array(0);
   let heldFrom = 0;
   let heldRows = 0;
-  let next = vertical.first[0] ?? 0;
-  for (let y = 0; y < height; y += 1) {
+  let next = vertical.first[firstRow] ?? 0;
+  for (let y = firstRow; y < endRow; y += 1) {
     const from = vertical.first[y]!;
     const end = from + vertical.taps;
     for (next = Math.max(next, from); next < end; next += 1) {

@@ -15,8 +15,12 @@ export const storePaths = (home: string) => ({
   pixels: (sha256: string) => join(home, 'derived', sha256, 'pixels.v'),
   preview: (sha256: string) => join(home, 'derived', sha256, 'preview.jpg'),
   tiles: (sha256: string) => join(home, 'derived', sha256, 'tiles'),
-  temporary: () => join(home, 'tmp', randomUUID()),
+  /** A new name to write under until the thing is whole; swept when its writer died. */
+  temporary: (extension = '') => join(home, 'tmp', `${randomUUID()}${extension}`),
   tmp: join(home, 'tmp'),
+  /** A received file that waits to be decoded; kept over a restart, so that it can go on. */
+  arrival: (sha256: string) => join(home, 'arrivals', sha256),
+  arrivals: join(home, 'arrivals'),
 });
 
 export interface Received {
@@ -77,12 +81,20 @@ export async function hashFile(path: string): Promise<string> {
   return hash.digest('hex');
 }
 
-/** Removes what an interrupted run left in the temporary folder. */
-export async function sweepTemporary(home: string): Promise<number> {
-  const { tmp } = storePaths(home);
-  const left = await readdir(tmp).catch(() => [] as string[]);
-  await Promise.all(
-    left.map((name) => rm(join(tmp, name), { recursive: true, force: true })),
-  );
+const namesIn = (folder: string): Promise<string[]> => readdir(folder).catch(() => []);
+
+/**
+ * Removes what a stopped server left half-made: temporary files, and arrivals that no
+ * cut-off job will take up again. Answers how many.
+ */
+export async function sweepLeftovers(
+  home: string,
+  wantedArrivals: ReadonlySet<string>,
+): Promise<number> {
+  const paths = storePaths(home);
+  const left = (await namesIn(paths.tmp)).map((name) => join(paths.tmp, name));
+  for (const sha256 of await namesIn(paths.arrivals))
+    if (!wantedArrivals.has(sha256)) left.push(paths.arrival(sha256));
+  await Promise.all(left.map((path) => rm(path, { recursive: true, force: true })));
   return left.length;
 }

@@ -1,35 +1,43 @@
-import type { PrintPlan, Recipe } from '@/core/prepare';
-import type { MasterColour } from './masterColour';
-import { printFilePass } from './printFilePass';
+import { decodeMaster } from './workingCopy';
+import { printFileRows } from './printFilePass';
+import { reopenPrintFile } from './reopenPrintFile';
+import { hashFile } from './store';
 import { tilesPass } from './tilesPass';
-import type { Progress } from './tilesPass';
+import type { Progress } from './progress';
 
-/** Heavy work that runs in a worker thread; plain data, so that it can be posted. */
-export type Task =
-  | {
-      task: 'tiles';
-      pixels: string;
-      colour: MasterColour;
-      tilesFolder: string;
-      preview: string;
-    }
-  | {
-      task: 'printFile';
-      pixels: string;
-      colour: MasterColour;
-      plan: PrintPlan;
-      recipe: Recipe;
-      target: string;
-    };
+/**
+ * Heavy work that runs in a worker thread. What goes in and comes out is plain data, so
+ * that it can be posted.
+ */
+export const TASKS = {
+  decode: decodeMaster,
+  tiles: tilesPass,
+  printFileRows: (
+    input: {
+      work: Parameters<typeof printFileRows>[0];
+      range: Parameters<typeof printFileRows>[1];
+    },
+    progress: Progress,
+  ) => printFileRows(input.work, input.range, progress),
+  reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),
+  hash: (input: { path: string }) => hashFile(input.path),
+};
 
-export const runTask = (task: Task, progress: Progress): Promise<void> =>
-  task.task === 'tiles'
-    ? tilesPass(task.pixels, task.colour, task.tilesFolder, task.preview, progress)
-    : printFilePass(
-        task.pixels,
-        task.colour,
-        task.plan,
-        task.recipe,
-        task.target,
-        progress,
-      );
+export type TaskName = keyof typeof TASKS;
+export type TaskInput<K extends TaskName> = Parameters<(typeof TASKS)[K]>[0];
+export type TaskResult<K extends TaskName> = Awaited<ReturnType<(typeof TASKS)[K]>>;
+
+/** What goes to a worker: one task at a time. */
+export interface Order<K extends TaskName = TaskName> {
+  task: K;
+  input: TaskInput<K>;
+}
+
+export const runTask = <K extends TaskName>(
+  { task, input }: Order<K>,
+  progress: Progress,
+): Promise<TaskResult<K>> =>
+  (TASKS[task] as (i: TaskInput<K>, p: Progress) => Promise<TaskResult<K>>)(
+    input,
+    progress,
+  );

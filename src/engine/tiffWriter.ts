@@ -87,53 +87,86 @@ function serialise(fields: Field[], at: number): Buffer {
   return Buffer.concat([head, ...behind]);
 }
 
+const FIRST_ROW_AT = 8;
+const rowBytesOf = ({ width, channels, bits }: TiffLayout) => width * channels * (bits / 8);
+
 /**
- * Writes an uncompressed baseline TIFF (TIFF 6.0) row by row: strips first, directory last,
- * so that nothing but the rows at hand is in memory. Little-endian; limit 4 GB.
+ * Lays out an uncompressed baseline TIFF (TIFF 6.0): header and directory are written, the
+ * rows are still holes. Little-endian; limit 4 GB. Throws when the file is there already.
  */
-export class TiffWriter {
-  private at = 8;
-  private rowsWritten = 0;
+export async function layOutTiff(path: string, layout: TiffLayout): Promise<void> {
+  const rowBytes = rowBytesOf(layout);
+  const { height } = layout;
+  const bytes = rowBytes * height;
+  if (bytes > 4e9) throw new RangeError('TIFF files end at 4 GB');
+  const rows = Math.max(1, Math.floor(ROWS_PER_STRIP_BYTES / rowBytes));
+  const offsets = Array.from(
+    { length: Math.ceil(height / rows) },
+    (_, i) => FIRST_ROW_AT + i * rows * rowBytes,
+  );
+  const counts = offsets.map((_, i) => rowBytes * Math.min(rows, height - i * rows));
+  const at = FIRST_ROW_AT + bytes + (bytes & 1);
+  const head = Buffer.from([0x49, 0x49, 42, 0, 0, 0, 0, 0]);
+  head.writeUInt32LE(at, 4);
+  const block = serialise(directory(layout, offsets, counts, rows), at);
+  const file = await open(path, 'wx');
+  try {
+    await file.write(head, 0, head.length, 0);
+    await file.write(block, 0, block.length, at);
+  } finally {
+    await file.close();
+  }
+}
+
+/**
+ * Writes the rows `from` to `to - 1` of a laid out TIFF in order, so that nothing but the
+ * rows at hand is in memory; several writers may fill parts of one file at once.
+ */
+export class TiffRows {
+  private at: number;
   private constructor(
     private readonly file: FileHandle,
-    private readonly layout: TiffLayout,
-  ) {}
+    private readonly end: number,
+    from: number,
+  ) {
+    this.at = from;
+  }
 
-  static async create(path: string, layout: TiffLayout): Promise<TiffWriter> {
-    const bytes = layout.width * layout.height * layout.channels * (layout.bits / 8);
-    if (bytes > 4e9) throw new RangeError('TIFF files end at 4 GB');
-    const file = await open(path, 'wx');
-    await file.write(Buffer.from([0x49, 0x49, 42, 0, 0, 0, 0, 0]), 0, 8, 0);
-    return new TiffWriter(file, layout);
+  static async open(
+    path: string,
+    layout: TiffLayout,
+    from = 0,
+    to = layout.height,
+  ): Promise<TiffRows> {
+    const place = (row: number) => FIRST_ROW_AT + row * rowBytesOf(layout);
+    return new TiffRows(await open(path, 'r+'), place(to), place(from));
   }
 
   /** Appends whole rows of interleaved samples. */
-  async write(samples: Uint8Array | Uint16Array, rows: number): Promise<void> {
+  async write(samples: Uint8Array | Uint16Array): Promise<void> {
     const bytes = Buffer.from(samples.buffer, samples.byteOffset, samples.byteLength);
-    await this.file.write(bytes, 0, bytes.length, this.at);
+    if (this.at + bytes.length > this.end) throw new RangeError('more rows than laid out');
+    for (let done = 0; done < bytes.length;) {
+      const left = bytes.length - done;
+      const { bytesWritten } = await this.file.write(bytes, done, left, this.at + done);
+      done += bytesWritten;
+    }
     this.at += bytes.length;
-    this.rowsWritten += rows;
   }
 
-  /** Writes the directory, syncs and closes. Throws when rows are missing. */
+  /** Syncs and closes. Throws when rows are missing. */
   async finish(): Promise<void> {
-    const { width, height, channels, bits } = this.layout;
-    if (this.rowsWritten !== height)
-      throw new Error(`${this.rowsWritten} of ${height} rows were written`);
-    const rowBytes = width * channels * (bits / 8);
-    const rows = Math.max(1, Math.floor(ROWS_PER_STRIP_BYTES / rowBytes));
-    const strips = Math.ceil(height / rows);
-    const offsets = Array.from({ length: strips }, (_, i) => 8 + i * rows * rowBytes);
-    const counts = offsets.map((_, i) => rowBytes * Math.min(rows, height - i * rows));
-    const at = this.at + (this.at & 1);
-    const block = serialise(directory(this.layout, offsets, counts, rows), at);
-    await this.file.write(block, 0, block.length, at);
-    const pointer = Buffer.alloc(4);
-    pointer.writeUInt32LE(at);
-    await this.file.write(pointer, 0, 4, 4);
+    if (this.at !== this.end)
+      throw new Error(`${this.end - this.at} bytes of rows missing`);
     await this.file.sync();
     await this.file.close();
   }
 
   abandon = () => this.file.close();
+}
+
+/** A whole TIFF by one writer. */
+export async function createTiff(path: string, layout: TiffLayout): Promise<TiffRows> {
+  await layOutTiff(path, layout);
+  return TiffRows.open(path, layout);
 }

@@ -5,13 +5,21 @@ import type { ZoomLevel } from '@/core/image';
 import { rowConverter } from './masterColour';
 import type { MasterColour } from './masterColour';
 import { PixelSource } from './pixelSource';
+import type { Progress } from './progress';
 import { sharp } from './sharpSetup';
 
 export const TILE = 512;
 const PREVIEW_LONGEST = 2000;
 const QUALITY = 88;
 
-export type Progress = (stage: string, share: number) => void;
+/** The working copy and its colour; where tiles and preview go, and a folder to make them in. */
+export interface TilesWork {
+  pixels: string;
+  colour: MasterColour;
+  scratch: string;
+  tilesFolder: string;
+  preview: string;
+}
 
 /** Rows waiting at one level until a row of tiles is full. */
 interface Shelf extends ZoomLevel {
@@ -47,8 +55,8 @@ export function halve(source: Uint8Array, width: number, height: number): Uint8A
 const encode = (data: Uint8Array, width: number, height: number) =>
   sharp(data, { raw: { width, height, channels: 3 } }).jpeg({ quality: QUALITY });
 
-/** Cuts the rows on a shelf into one row of tiles. */
-async function cut(shelf: Shelf, folder: string): Promise<void> {
+/** Cuts the rows on a shelf into one row of tiles; the shelf is free before they are written. */
+function cut(shelf: Shelf, folder: string): Promise<unknown> {
   const jobs: Promise<unknown>[] = [];
   for (let column = 0; column < shelf.columns; column += 1) {
     const left = column * TILE;
@@ -61,7 +69,7 @@ async function cut(shelf: Shelf, folder: string): Promise<void> {
     const path = join(folder, String(shelf.level), `${column}_${shelf.tileRow}.jpg`);
     jobs.push(encode(tile, width, shelf.filled).toFile(path));
   }
-  await Promise.all(jobs);
+  return Promise.all(jobs);
 }
 
 /**
@@ -69,20 +77,16 @@ async function cut(shelf: Shelf, folder: string): Promise<void> {
  * preview. Memory: two shelves of `TILE` rows over all levels.
  */
 export async function tilesPass(
-  pixelsPath: string,
-  colour: MasterColour,
-  tilesFolder: string,
-  previewPath: string,
+  { pixels, colour, scratch, tilesFolder, preview: previewPath }: TilesWork,
   progress: Progress,
 ): Promise<void> {
-  const source = await PixelSource.open(pixelsPath);
+  const source = await PixelSource.open(pixels);
   const converter = await rowConverter(colour, source.channels, 'srgb', {
     intent: 'relative',
     blackPoint: true,
     exact: false,
   });
-  const part = `${tilesFolder}.part`;
-  await rm(part, { recursive: true, force: true });
+  const part = join(scratch, 'tiles');
   const shelves: Shelf[] = zoomLevels(source.width, source.height, TILE).map((level) => ({
     ...level,
     pixels: new Uint8Array(level.width * TILE * 3),
@@ -96,13 +100,18 @@ export async function tilesPass(
     (s) => Math.max(s.width, s.height) <= PREVIEW_LONGEST,
   );
   const previewRows: Uint8Array[] = [];
+  let writing: Promise<unknown> = Promise.resolve();
 
   const flush = async (i: number): Promise<void> => {
     const shelf = shelves[i]!;
     if (shelf.filled === 0) return;
     const rows = shelf.pixels.subarray(0, shelf.filled * shelf.width * 3);
     if (i === previewLevel) previewRows.push(rows.slice());
-    await cut(shelf, part);
+    // While the library writes one row of tiles, the next is converted and halved.
+    const earlier = writing;
+    writing = cut(shelf, part);
+    writing.catch(() => undefined);
+    await earlier;
     const height = shelf.filled;
     shelf.filled = 0;
     shelf.tileRow += 1;
@@ -125,15 +134,17 @@ export async function tilesPass(
     progress('cutting tiles', (top + rows) / source.height);
   }
   for (let i = 0; i < shelves.length; i += 1) await flush(i);
+  await writing;
   converter.close();
   await source.close();
 
   const preview = shelves[previewLevel]!;
   await mkdir(dirname(previewPath), { recursive: true });
+  const previewPart = join(scratch, 'preview.jpg');
   await encode(Buffer.concat(previewRows), preview.width, preview.height).toFile(
-    `${previewPath}.part`,
+    previewPart,
   );
-  await rename(`${previewPath}.part`, previewPath);
+  await rename(previewPart, previewPath);
   await rm(tilesFolder, { recursive: true, force: true });
   await rename(part, tilesFolder);
 }

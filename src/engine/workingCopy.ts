@@ -1,24 +1,51 @@
-import { mkdir, open, rename, rm } from 'node:fs/promises';
+import { mkdir, open, rename, rm, stat } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import type { MasterFacts } from '@/core/image';
-import { FileRefusal, decoderWords } from './readMaster';
+import { FileRefusal } from './fileRefusal';
+import { HEADER_BYTES } from './pixelSource';
+import type { Progress } from './progress';
+import { decoderWords } from './readMaster';
 import { openPicture } from './sharpSetup';
+
+const LOOK_EVERY_MS = 250;
+/** What the system says when it, and not the picture, is at fault. */
+const OF_THE_DISK = /no space|disk full|quota|read-only|permission|input\/output error/i;
+
+/** Tells how much of the copy is on disk; the decoder itself is silent. */
+function watchGrowth(path: string, bytes: number, progress: Progress): () => void {
+  const timer = setInterval(() => {
+    stat(path).then(
+      ({ size }) => progress('decoding', Math.min(1, size / bytes)),
+      () => undefined,
+    );
+  }, LOOK_EVERY_MS);
+  return () => clearInterval(timer);
+}
+
+/** A picture, and where its working copy goes; it is made as `part`, a name ending in `.v`. */
+export interface DecodeWork {
+  path: string;
+  facts: MasterFacts;
+  part: string;
+  target: string;
+}
 
 /**
  * Decodes a picture once, whole and upright, into the uncompressed working copy that every
  * later pass reads in bands. Values are untouched: no colour conversion, 8 or 16 bits as in
  * the file; transparency is laid on white. A file that breaks off is refused here.
  */
-export async function writeWorkingCopy(
-  path: string,
-  facts: MasterFacts,
-  target: string,
+export async function decodeMaster(
+  { path, facts, part, target }: DecodeWork,
+  progress: Progress,
 ): Promise<void> {
+  await mkdir(dirname(part), { recursive: true });
   await mkdir(dirname(target), { recursive: true });
   const deep = facts.bitsPerChannel === 16;
   const grey = facts.colourModel === 'grey';
   const space = grey ? (deep ? 'grey16' : 'b-w') : deep ? 'rgb16' : 'srgb';
-  const part = `${target}.part.v`;
+  const bytes = HEADER_BYTES + facts.width * facts.height * (grey ? 1 : 3) * (deep ? 2 : 1);
+  const stopWatching = watchGrowth(part, bytes, progress);
   try {
     let picture = openPicture(path).autoOrient();
     if (facts.channels === 2 || facts.channels === 4)
@@ -29,6 +56,10 @@ export async function writeWorkingCopy(
     await rename(part, target);
   } catch (error) {
     await rm(part, { force: true });
-    throw new FileRefusal({ code: 'broken', detail: decoderWords(error) });
+    const words = decoderWords(error);
+    if ((error as NodeJS.ErrnoException).code || OF_THE_DISK.test(words)) throw error;
+    throw new FileRefusal({ code: 'broken', detail: words });
+  } finally {
+    stopWatching();
   }
 }

@@ -1,9 +1,7 @@
 'use client';
 import {
   createColumnHelper,
-  createPaginatedRowModel,
   createSortedRowModel,
-  rowPaginationFeature,
   rowSortingFeature,
   sortFn_alphanumeric,
   sortFn_basic,
@@ -16,6 +14,8 @@ import { useMemo } from 'react';
 import type { KeyboardEvent, ReactNode } from 'react';
 import styled from 'styled-components';
 import { Button } from './Button';
+import { useAddress } from './listAddress';
+import type { ListAsked } from './listAddress';
 
 export interface Column<T> {
   key: string;
@@ -25,17 +25,17 @@ export interface Column<T> {
   cell?: (row: T) => ReactNode;
   figure?: boolean;
   width?: number | string;
+  /** The list cannot be sorted by it. */
+  unsorted?: boolean;
 }
 
 const features = tableFeatures({
   rowSortingFeature,
-  rowPaginationFeature,
   sortedRowModel: createSortedRowModel(),
-  paginatedRowModel: createPaginatedRowModel(),
   sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
 });
 
-const PAGE = 50;
+const PAGE_LINES = 50;
 
 const Wrap = styled.div`
   min-height: 0;
@@ -108,6 +108,8 @@ const Pages = styled.div`
 interface DataTableProps<T> {
   label: string;
   rows: T[];
+  /** For long lists: what was asked for, and how many lines there are over all pages. */
+  list?: { asked: ListAsked; total: number };
   columns: Column<T>[];
   id: (row: T) => string | number;
   /** Where a line leads; or what it does. */
@@ -131,10 +133,81 @@ function walk(event: KeyboardEvent<HTMLTableRowElement>, open: () => void) {
   event.preventDefault();
 }
 
-/** A list of facts: sortable by its heads, paged, walked by arrow keys, opened by Enter. */
+/** Steps through the pages of a list, with what is shown and of how many. */
+function PageTurner({ asked, total }: { asked: ListAsked; total: number }) {
+  const address = useAddress();
+  const turn = (page: number) => address({ page: page === 1 ? null : String(page) });
+  const last = Math.max(1, Math.ceil(total / PAGE_LINES));
+  if (last === 1 && asked.page === 1) return null;
+  const from = (asked.page - 1) * PAGE_LINES + 1;
+  return (
+    <Pages>
+      <Button
+        $plain
+        $small
+        isDisabled={asked.page <= 1}
+        onPress={() => turn(Math.min(last, asked.page - 1))}
+      >
+        Earlier lines
+      </Button>
+      <span>
+        {from > total
+          ? `${total} lines, none on page ${asked.page}`
+          : `${from} to ${Math.min(total, from + PAGE_LINES - 1)} of ${total}`}
+      </span>
+      <Button
+        $plain
+        $small
+        isDisabled={asked.page >= last}
+        onPress={() => turn(asked.page + 1)}
+      >
+        Further lines
+      </Button>
+    </Pages>
+  );
+}
+
+/** What stands in a column's head, and what a press on it does. */
+interface Head {
+  column: {
+    key: string;
+    head: string;
+    figure?: boolean;
+    width?: number | string;
+    unsorted?: boolean;
+  };
+  sorted: 'asc' | 'desc' | false;
+  press: ((event: unknown) => void) | undefined;
+}
+
+const HeadCell = ({ column, sorted, press }: Head) => (
+  <th
+    className={column.figure ? 'figure' : undefined}
+    style={{ width: column.width }}
+    aria-sort={
+      sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined
+    }
+  >
+    {column.unsorted || column.head === '' ? (
+      column.head || <span className="sr">Picture</span>
+    ) : (
+      <button type="button" onClick={press}>
+        {column.head}
+        {sorted === 'asc' && <ArrowUp size={12} aria-hidden />}
+        {sorted === 'desc' && <ArrowDown size={12} aria-hidden />}
+      </button>
+    )}
+  </th>
+);
+
+/**
+ * A list of facts: sortable by its heads, walked by arrow keys, opened by Enter. Short lists
+ * are sorted here; long ones by the server, a page at a time.
+ */
 export function DataTable<T extends object>(props: DataTableProps<T>) {
-  const { label, rows, columns, id, href, onPick, picked } = props;
+  const { label, rows, columns, id, href, onPick, picked, list } = props;
   const router = useRouter();
+  const address = useAddress();
   const defs = useMemo(() => {
     const helper = createColumnHelper<typeof features, T>();
     return columns.map((c) =>
@@ -149,7 +222,7 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
     features,
     columns: defs,
     data: rows,
-    initialState: { pagination: { pageIndex: 0, pageSize: PAGE } },
+    manualSorting: list !== undefined,
   });
   const byKey = new Map(columns.map((c) => [c.key, c]));
   const opens = Boolean(href ?? onPick);
@@ -157,7 +230,15 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
     if (href) router.push(href(row));
     else onPick?.(row);
   };
-  const { pageIndex } = table.state.pagination;
+  /** Up, down, and back to the list's own order. */
+  const sortBy = (key: string, { sort, down }: ListAsked) =>
+    address(
+      sort !== key
+        ? { sort: key, down: null, page: null }
+        : down
+          ? { sort: null, down: null, page: null }
+          : { down: '1', page: null },
+    );
   return (
     <Wrap>
       <Grid aria-label={label}>
@@ -166,26 +247,19 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
             <tr key={group.id}>
               {group.headers.map((header) => {
                 const column = byKey.get(header.column.id)!;
-                const sorted = header.column.getIsSorted();
+                const { asked } = list ?? {};
+                const here = asked?.sort === column.key && (asked.down ? 'desc' : 'asc');
                 return (
-                  <th
+                  <HeadCell
                     key={header.id}
-                    className={column.figure ? 'figure' : undefined}
-                    style={{ width: column.width }}
-                    aria-sort={
-                      sorted === 'asc'
-                        ? 'ascending'
-                        : sorted === 'desc'
-                          ? 'descending'
-                          : undefined
+                    column={column}
+                    sorted={asked ? here : header.column.getIsSorted()}
+                    press={
+                      asked
+                        ? () => sortBy(column.key, asked)
+                        : header.column.getToggleSortingHandler()
                     }
-                  >
-                    <button type="button" onClick={header.column.getToggleSortingHandler()}>
-                      {column.head}
-                      {sorted === 'asc' && <ArrowUp size={12} aria-hidden />}
-                      {sorted === 'desc' && <ArrowDown size={12} aria-hidden />}
-                    </button>
-                  </th>
+                  />
                 );
               })}
             </tr>
@@ -210,30 +284,10 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
           ))}
         </tbody>
       </Grid>
-      {rows.length > PAGE && (
-        <Pages>
-          <Button
-            $plain
-            $small
-            isDisabled={!table.getCanPreviousPage()}
-            onPress={() => table.previousPage()}
-          >
-            Earlier lines
-          </Button>
-          <span>
-            {pageIndex * PAGE + 1} to {Math.min(rows.length, (pageIndex + 1) * PAGE)} of{' '}
-            {rows.length}
-          </span>
-          <Button
-            $plain
-            $small
-            isDisabled={!table.getCanNextPage()}
-            onPress={() => table.nextPage()}
-          >
-            Further lines
-          </Button>
-        </Pages>
+      {list && rows.length === 0 && (
+        <p style={{ padding: 12 }}>Nothing is found like this.</p>
       )}
+      {list && <PageTurner {...list} />}
     </Wrap>
   );
 }

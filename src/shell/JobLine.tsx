@@ -6,28 +6,37 @@ import { Problem, Progress } from './states';
 
 export interface JobView {
   id: number;
-  state: 'queued' | 'running' | 'done' | 'failed' | 'cancelled';
+  state: 'queued' | 'running' | 'done' | 'failed' | 'cancelled' | 'cutOff';
   stage: string;
   share: number;
   error: string | null;
+  /** Jobs that come before it. */
+  ahead: number;
+  secondsLeft: number | null;
 }
 
 const ended = (job: JobView) => !['queued', 'running'].includes(job.state);
 
+/** About how long it will still take, no finer than it is known. */
+function timeLeftWords(seconds: number | null): string {
+  if (seconds === null || seconds < 1) return '';
+  if (seconds < 90)
+    return `, about ${Math.max(1, Math.round(seconds / 5) * 5 || 1)} s left`;
+  return `, about ${Math.round(seconds / 60)} min left`;
+}
+
+const stageWords = (job: JobView): string =>
+  job.state === 'queued'
+    ? `waiting, ${job.ahead === 0 ? 'next in line' : `${job.ahead} before it`}`
+    : `${job.stage}${timeLeftWords(job.secondsLeft)}`;
+
 /**
- * Follows a job over its event stream: stage, per cent, stop. Reads the page again when
- * the job has ended.
+ * Follows a job over its event stream: stage, per cent, time left, stop; run again when it
+ * ended before its time. Reads the page again when the job has ended.
  */
-export function JobLine({
-  job: first,
-  what,
-  onAgain,
-}: {
-  job: JobView;
-  what: string;
-  onAgain?: () => void;
-}) {
+export function JobLine({ job: first, what }: { job: JobView; what: string }) {
   const [job, setJob] = useState(first);
+  const [problem, setProblem] = useState<string | null>(null);
   const [, start] = useTransition();
   const router = useRouter();
   useEffect(() => {
@@ -45,35 +54,36 @@ export function JobLine({
     return () => events.close();
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [first.id, first.state, router]);
+  const tell = (method: 'DELETE' | 'POST') =>
+    start(async () => {
+      const answer = await fetch(`/api/jobs/${job.id}`, { method }).catch(() => null);
+      setProblem(
+        answer?.ok ? null : 'Glassine did not answer. Is it still running? Try again.',
+      );
+      if (method === 'POST') router.refresh();
+    });
   if (job.state === 'done') return null;
-  if (!ended(job))
-    return (
-      <div style={{ display: 'grid', gap: 7 }}>
-        <Progress label={`${what}: ${job.stage}`} share={job.share} />
-        <Button
-          $plain
-          $small
-          style={{ justifySelf: 'start' }}
-          onPress={() =>
-            start(() => void fetch(`/api/jobs/${job.id}`, { method: 'DELETE' }))
-          }
-        >
-          Stop
-        </Button>
-      </div>
-    );
+  const running = !ended(job);
   return (
     <div style={{ display: 'grid', gap: 7 }}>
-      <Problem>
-        {job.state === 'cancelled'
-          ? `${what}: stopped. Nothing of it was kept.`
-          : `${what} did not finish: ${job.error ?? 'unknown reason'}.`}
-      </Problem>
-      {onAgain && (
-        <Button $small style={{ justifySelf: 'start' }} onPress={onAgain}>
-          Try again
-        </Button>
+      {running ? (
+        <Progress label={`${what}: ${stageWords(job)}`} share={job.share} />
+      ) : (
+        <Problem>
+          {job.state === 'cancelled'
+            ? `${what}: stopped. Nothing of it was kept.`
+            : `${what} did not finish: ${job.error ?? 'unknown reason'}.`}
+        </Problem>
       )}
+      <Button
+        $plain={running}
+        $small
+        style={{ justifySelf: 'start' }}
+        onPress={() => tell(running ? 'DELETE' : 'POST')}
+      >
+        {running ? 'Stop' : 'Run it again'}
+      </Button>
+      <Problem>{problem}</Problem>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { STATIONS } from '@/core/work';
 import { Dialog } from './Dialog';
+import { FindDialog } from './FindDialog';
 
 const List = styled.dl`
   display: grid;
@@ -34,7 +35,18 @@ const isTyping = (target: EventTarget | null) =>
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
 /** Single keys: digits to stations, letters to drawers, `?` for this list. */
-export function Keys({ onUnits, onTone }: { onUnits: () => void; onTone: () => void }) {
+export function Keys({
+  onUnits,
+  onTone,
+  finding,
+  onFinding,
+}: {
+  onUnits: () => void;
+  onTone: () => void;
+  /** Whether the find dialog is open. */
+  finding: boolean;
+  onFinding: (open: boolean) => void;
+}) {
   const [open, setOpen] = useState(false);
   const router = useRouter();
   const path = usePathname();
@@ -45,6 +57,7 @@ export function Keys({ onUnits, onTone }: { onUnits: () => void; onTone: () => v
       const station = STATIONS[Number(event.key) - 1];
       const drawer = DRAWER_KEYS[event.key];
       if (event.key === '?') setOpen(true);
+      else if (event.key === 'f') onFinding(true);
       else if (station && work) router.push(`/works/${work}/${station}`);
       else if (drawer) router.push(drawer);
       else if (event.key === 'u') onUnits();
@@ -54,13 +67,14 @@ export function Keys({ onUnits, onTone }: { onUnits: () => void; onTone: () => v
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [path, router, onUnits, onTone]);
+  }, [path, router, onUnits, onTone, onFinding]);
   const lines: [string, string][] = [
     ['1 … 8', 'stations of the open work, from Capture to Pack'],
     [
       't w p r e o a l',
       'Table, Works, Papers, Proofs, Editions, Orders, Accounts, Log book',
     ],
+    ['f', 'find a title, a name, an order, a number'],
     ['u', 'millimetres or inches'],
     ['g', 'grey of the table: light, middle, dark'],
     ['↑ ↓', 'walk through a list; Enter opens the line'],
@@ -68,15 +82,18 @@ export function Keys({ onUnits, onTone }: { onUnits: () => void; onTone: () => v
     ['?', 'this list'],
   ];
   return (
-    <Dialog title="Keys" open={open} onClose={() => setOpen(false)}>
-      <List>
-        {lines.map(([key, text]) => (
-          <div key={key} style={{ display: 'contents' }}>
-            <dt>{key}</dt>
-            <dd>{text}</dd>
-          </div>
-        ))}
-      </List>
-    </Dialog>
+    <>
+      <Dialog title="Keys" open={open} onClose={() => setOpen(false)}>
+        <List>
+          {lines.map(([key, text]) => (
+            <div key={key} style={{ display: 'contents' }}>
+              <dt>{key}</dt>
+              <dd>{text}</dd>
+            </div>
+          ))}
+        </List>
+      </Dialog>
+      <FindDialog open={finding} onClose={() => onFinding(false)} />
+    </>
   );
 }

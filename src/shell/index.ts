@@ -13,6 +13,8 @@ export * from './Rule';
 export * from './marks';
 export * from './Dimension';
 export * from './DataTable';
+export * from './listAddress';
+export * from './FindDialog';
 export * from './SlipTable';
 export * from './Upload';
 export * from './JobLine';

@@ -1,5 +1,7 @@
 export * from './open';
 export * from './action';
+export * from './jobRuns';
+export * from './refusalWords';
 export * from './masterWork';
 export * from './printFileWork';
 export * from './workMarks';

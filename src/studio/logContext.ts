@@ -1,19 +1,23 @@
-import { listEditions, listPapers, listWorks, readSettings } from '@/data';
-import type { Reading } from '@/data';
+import { editionsNow, readSettings, titlesOf, paperNames } from '@/data';
+import type { LogLine, Reading } from '@/data';
 import type { LogContext } from './logWords';
 
-/** Reads what the log book's lines need to be said. */
-export async function logContext(db: Reading): Promise<LogContext> {
+const numbers = (values: unknown[]): number[] => [
+  ...new Set(values.map(Number).filter((v) => Number.isInteger(v) && v > 0)),
+];
+
+/** Reads what the given lines of the log book need to be said. */
+export async function logContext(db: Reading, lines: LogLine[]): Promise<LogContext> {
   const [works, papers, editions, settings] = await Promise.all([
-    listWorks(db),
-    listPapers(db),
-    listEditions(db),
+    titlesOf(db, numbers(lines.map((l) => l.workId))),
+    paperNames(db, numbers(lines.map((l) => l.detail.paperId))),
+    editionsNow(db, numbers(lines.map((l) => l.editionId))),
     readSettings(db),
   ]);
   return {
-    works: new Map(works.map((w) => [w.id, w.title])),
-    papers: new Map(papers.map((p) => [p.id, p.name])),
-    declarations: new Map(editions.map((e) => [e.id, e.declaration])),
+    works,
+    papers,
+    declarations: editions,
     currency: settings.currency,
     locale: settings.locale,
   };

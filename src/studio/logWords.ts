@@ -11,7 +11,7 @@ import type { LogLine } from '@/data';
 export interface LogContext {
   works: ReadonlyMap<number, string>;
   papers: ReadonlyMap<number, string>;
-  declarations: ReadonlyMap<number, Declaration>;
+  declarations: ReadonlyMap<number, Pick<Declaration, 'kind' | 'size' | 'artistsProofs'>>;
   currency: string;
   locale: string;
 }

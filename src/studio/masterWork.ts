@@ -1,78 +1,122 @@
-import { addJob, addMaster } from '@/data';
-import type { Master } from '@/data';
+import { rm } from 'node:fs/promises';
+import type { SpaceId } from '@/core/colour';
 import type { MasterFacts } from '@/core/image';
+import { addJob, addMaster, currentMaster } from '@/data';
+import type { JobRow, Master } from '@/data';
 import {
-  hashFile,
   keep,
   masterColourOf,
+  partOf,
   readMaster,
   runInWorker,
+  settle,
   storePaths,
-  writeWorkingCopy,
 } from '@/engine';
-import type { MasterColour, Received } from '@/engine';
+import type { MasterColour, Progress, Received } from '@/engine';
 import { now } from './open';
 import type { Studio } from './open';
+import { startJob } from './jobRuns';
+
+/** A received file on its way to become the master of a work. */
+export interface IntakeSpec {
+  workId: number;
+  sha256: string;
+  bytes: number;
+  name: string;
+  facts: MasterFacts;
+  at: string;
+}
+
+/** A master whose tiles and preview are to be cut. */
+export interface ReadSpec {
+  sha256: string;
+  assumedSpace: SpaceId | null;
+}
 
 /** The colour of a master, its profile read from the stored original. */
 export async function colourOf(open: Studio, master: Master): Promise<MasterColour> {
   return masterColourOf(storePaths(open.home).file(master.sha256), master.assumedSpace);
 }
 
-export { hashFile };
+/**
+ * Decodes a received file once whole into the working copy (which refuses what breaks off),
+ * keeps it under its hash, and only then writes it down as the master; its reading follows.
+ * Stopped by the user or refused, nothing of it is left.
+ */
+export async function intakeRun(
+  open: Studio,
+  spec: IntakeSpec,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<JobRow> {
+  const { workId, sha256, name, facts, at } = spec;
+  const paths = storePaths(open.home);
+  const arrival = paths.arrival(sha256);
+  const part = paths.temporary('.v');
+  const target = paths.temporary('.v');
+  try {
+    const decode = { path: arrival, facts, part, target };
+    await runInWorker('decode', decode, partOf(progress, 0, 0.95), signal);
+    progress('keeping', 0.95);
+    await settle(target, paths.pixels(sha256));
+    await keep(open.home, { path: arrival, sha256, bytes: spec.bytes });
+    return await open.db.write(async (tx) => {
+      await addMaster(tx, { workId, sha256, name, at, assumedSpace: null }, facts);
+      return addJob(tx, { kind: 'read', workId, spec: { sha256, assumedSpace: null }, at });
+    });
+  } finally {
+    await Promise.all([part, target, arrival].map((path) => rm(path, { force: true })));
+  }
+}
+
+/** Cuts tiles and preview of a master. */
+export async function readRun(
+  open: Studio,
+  { sha256, assumedSpace }: ReadSpec,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  const paths = storePaths(open.home);
+  const scratch = paths.temporary();
+  try {
+    await runInWorker(
+      'tiles',
+      {
+        pixels: paths.pixels(sha256),
+        colour: await masterColourOf(paths.file(sha256), assumedSpace),
+        scratch,
+        tilesFolder: paths.tiles(sha256),
+        preview: paths.preview(sha256),
+      },
+      progress,
+      signal,
+    );
+  } finally {
+    await rm(scratch, { recursive: true, force: true });
+  }
+}
 
 /**
- * Takes a received file as the master of a work: reads it, decodes it once whole into the
- * working copy (which refuses what breaks off), keeps it under its hash, and only then
- * writes it down. Throws FileRefusal; then nothing is left.
+ * Takes a received file as the master of a work and waits until it is taken, or `stop` ends
+ * it. Throws FileRefusal, or what else made the intake fail; then nothing is left.
  */
 export async function takeMaster(
   open: Studio,
   received: Received,
   workId: number,
   name: string,
-  at: string = now(),
-): Promise<{ masterId: number; facts: MasterFacts; jobId: number }> {
-  const paths = storePaths(open.home);
-  const { facts } = await readMaster(received.path, received.bytes);
-  await writeWorkingCopy(received.path, facts, paths.pixels(received.sha256));
-  await keep(open.home, received);
-  const { sha256 } = received;
-  const written = await open.db.write(async (tx) => ({
-    masterId: await addMaster(tx, { workId, sha256, name, at, assumedSpace: null }, facts),
-    job: await addJob(tx, 'read', workId, at),
-  }));
-  void startReading(open, { workId, sha256, assumedSpace: null }, written.job.id);
-  return { masterId: written.masterId, facts, jobId: written.job.id };
-}
-
-/** Queues the pass that cuts tiles and preview; settles when it has ended. */
-export function startReading(
-  open: Studio,
-  master: Pick<Master, 'workId' | 'sha256' | 'assumedSpace'>,
-  jobId: number,
-): Promise<void> {
-  const paths = storePaths(open.home);
-  const job = {
-    id: jobId,
-    kind: 'read' as const,
-    workId: master.workId,
-    state: 'queued' as const,
-    stage: 'waiting',
-    share: 0,
-    error: null,
-  };
-  return open.jobs.add(job, async (progress, signal) =>
-    runInWorker(
-      {
-        task: 'tiles',
-        pixels: paths.pixels(master.sha256),
-        colour: await masterColourOf(paths.file(master.sha256), master.assumedSpace),
-        tilesFolder: paths.tiles(master.sha256),
-        preview: paths.preview(master.sha256),
-      },
-      progress,
-      signal,
-    ),
-  );
+  { at = now(), stop }: { at?: string; stop?: AbortSignal } = {},
+): Promise<Master> {
+  const { sha256, bytes } = received;
+  const { facts } = await readMaster(received.path, bytes);
+  await settle(received.path, storePaths(open.home).arrival(sha256));
+  const spec = { workId, sha256, bytes, name, facts, at };
+  const { id, ended } = await startJob(open, { kind: 'intake', workId, spec, at });
+  const cancel = () => open.jobs.cancel(id);
+  stop?.addEventListener('abort', cancel);
+  if (stop?.aborted) cancel();
+  const { cause } = await ended;
+  stop?.removeEventListener('abort', cancel);
+  if (cause) throw cause;
+  return (await currentMaster(open.db.read, workId))!;
 }

@@ -1,6 +1,6 @@
-import { dataFolder, markCutOff, openDatabase, saveJob } from '@/data';
-import type { OpenDatabase } from '@/data';
-import { JobQueue, sweepTemporary } from '@/engine';
+import { cutOffJobs, dataFolder, markCutOff, openDatabase, saveJob } from '@/data';
+import type { JobKind, OpenDatabase } from '@/data';
+import { JobQueue, WORKERS, sweepLeftovers } from '@/engine';
 
 /** The open studio: its data folder, its database, its running work. */
 export interface Studio {
@@ -9,19 +9,32 @@ export interface Studio {
   jobs: JobQueue;
 }
 
-/** Opens a data folder: migrates, marks what a stopped server left, sweeps half-written files. */
+/** What a cut-off intake needs when it is run again: the received file. */
+const arrivalOf = ({ kind, spec }: { kind: JobKind; spec: unknown }): string[] =>
+  kind === 'intake' ? [(spec as { sha256: string }).sha256] : [];
+
+/** Opens a data folder: migrates, marks what a stopped server left, sweeps half-made files. */
 export async function openStudio(home: string): Promise<Studio> {
   const db = await openDatabase(home);
-  await sweepTemporary(home);
   await db.write(markCutOff);
-  return { home, db, jobs: new JobQueue((job) => db.write((tx) => saveJob(tx, job))) };
+  const wanted = (await cutOffJobs(db.read)).flatMap(arrivalOf);
+  await sweepLeftovers(home, new Set(wanted));
+  const jobs = new JobQueue({
+    atOnce: WORKERS,
+    clock: () => performance.now(),
+    save: (job) => db.write((tx) => saveJob(tx, job)),
+  });
+  return { home, db, jobs };
 }
 
 const held = globalThis as { glassineStudio?: Promise<Studio> };
 
-/** The one studio of this process, opened when first asked for. */
+/** The one studio of this process, opened when first asked for; a failed opening is tried again. */
 export const studio = (): Promise<Studio> =>
-  (held.glassineStudio ??= openStudio(dataFolder()));
+  (held.glassineStudio ??= openStudio(dataFolder()).catch((error: unknown) => {
+    held.glassineStudio = undefined;
+    throw error;
+  }));
 
 /** This instant, ISO 8601: the clock is read here and handed down. */
 export const now = (): string => new Date().toISOString();

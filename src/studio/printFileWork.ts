@@ -1,11 +1,19 @@
-import { rm, stat } from 'node:fs/promises';
+import { mkdir, rm, stat } from 'node:fs/promises';
+import { sliceRows } from '@/core/jobs';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { printFileName, verifyPrintFile } from '@/core/prepare';
 import { RGB_SPACES } from '@/core/colour';
-import { addPrintFile, printFilesOf } from '@/data';
-import type { Master } from '@/data';
-import { hashFile, keep, reopenPrintFile, runInWorker, storePaths } from '@/engine';
-import type { Progress } from '@/engine';
+import { addPrintFile, getMaster, printFilesOf } from '@/data';
+import {
+  WORKERS,
+  keep,
+  layOutPrintFile,
+  partOf,
+  runInWorker,
+  sideBySide,
+  storePaths,
+} from '@/engine';
+import type { PrintFileWork, Progress } from '@/engine';
 import { colourOf } from './masterWork';
 import { now } from './open';
 import type { Studio } from './open';
@@ -15,16 +23,36 @@ export interface PrintFileOrder {
   title: string;
   sizeKey: string;
   sizeLabel: string;
-  master: Master;
+  masterId: number;
   plan: PrintPlan;
   recipe: Recipe;
   /** When it was ordered; now, unless told otherwise. */
   at?: string;
 }
 
+/** Ranges are not cut shorter than this: each reads some rows of its neighbours. */
+const LEAST_ROWS = 400;
+
+/** Lays the file out and fills it by all worker threads, each a range of its rows. */
+async function fillPrintFile(
+  work: PrintFileWork,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  await layOutPrintFile(work);
+  const ranges = sliceRows(work.plan.height, WORKERS, LEAST_ROWS);
+  const parts = sideBySide(progress, ranges.length);
+  const ends = await Promise.allSettled(
+    ranges.map((range, i) =>
+      runInWorker('printFileRows', { work, range }, parts[i]!, signal),
+    ),
+  );
+  for (const end of ends) if (end.status === 'rejected') throw end.reason;
+}
+
 /**
- * Writes a print file in a worker, reopens and checks it, keeps it under its hash and notes
- * it down with its recipe. Cancelled or failed, it leaves nothing.
+ * Writes a print file, reopens and checks it, keeps it under its hash and notes it down
+ * with its recipe. Cancelled or failed, it leaves nothing.
  */
 export async function writePrintFile(
   open: Studio,
@@ -32,23 +60,23 @@ export async function writePrintFile(
   progress: Progress,
   signal: AbortSignal,
 ): Promise<number> {
-  const { master, plan, recipe, workId, sizeKey } = order;
+  const { plan, recipe, workId, sizeKey } = order;
   const paths = storePaths(open.home);
   const target = paths.temporary();
+  const master = await getMaster(open.db.read, order.masterId);
+  if (!master) throw new Error('the master it was ordered from is not there any more');
+  const silent = () => undefined;
   try {
-    await runInWorker(
-      {
-        task: 'printFile',
-        pixels: paths.pixels(master.sha256),
-        colour: await colourOf(open, master),
-        plan,
-        recipe,
-        target,
-      },
-      progress,
+    const colour = await colourOf(open, master);
+    const pixels = paths.pixels(master.sha256);
+    await mkdir(paths.tmp, { recursive: true });
+    await fillPrintFile(
+      { pixels, colour, plan, recipe, target },
+      partOf(progress, 0, 0.95),
       signal,
     );
-    progress('reopening and checking', 1);
+    progress('reopening and checking', 0.95);
+    const found = await runInWorker('reopen', { path: target, plan }, silent, signal);
     const checks = verifyPrintFile(
       {
         width: plan.width,
@@ -56,9 +84,10 @@ export async function writePrintFile(
         ppi: recipe.ppi,
         profile: RGB_SPACES[recipe.convert.space].name,
       },
-      await reopenPrintFile(target, plan),
+      found,
     );
-    const sha256 = await hashFile(target);
+    progress('taking its checksum', 0.98);
+    const sha256 = await runInWorker('hash', { path: target }, silent, signal);
     const { size: bytes } = await stat(target);
     await keep(open.home, { path: target, sha256, bytes });
     return await open.db.write(async (tx) => {
@@ -83,4 +112,14 @@ export async function writePrintFile(
     await rm(target, { force: true });
     throw error;
   }
+}
+
+/** The same as a job. */
+export async function printFileRun(
+  open: Studio,
+  order: PrintFileOrder,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  await writePrintFile(open, order, progress, signal);
 }

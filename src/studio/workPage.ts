@@ -3,9 +3,11 @@ import { notFound } from 'next/navigation';
 import type { MasterFacts } from '@/core/image';
 import type { SpaceId } from '@/core/colour';
 import type { Work } from '@/data';
-import { getWork, currentMaster, jobsOfWork, readSettings } from '@/data';
-import type { BenchSettings, JobRow, Reading } from '@/data';
+import { getWork, currentMaster, newestJob, readSettings } from '@/data';
+import type { BenchSettings, JobKind, Reading } from '@/data';
+import type { JobNow } from '@/engine';
 import { storePaths } from '@/engine';
+import { followedJob } from './jobRuns';
 import { studio } from './open';
 import type { Studio } from './open';
 
@@ -21,14 +23,6 @@ export interface MasterView {
   at: string;
 }
 
-export interface JobLineView {
-  id: number;
-  state: JobRow['state'];
-  stage: string;
-  share: number;
-  error: string | null;
-}
-
 /** What every station of a work starts from. */
 export interface WorkPage {
   studio: Studio;
@@ -36,7 +30,7 @@ export interface WorkPage {
   settings: BenchSettings;
   work: Work;
   master: MasterView | null;
-  jobs: { read: JobLineView | null; printFile: JobLineView | null };
+  jobs: { intake: JobNow | null; read: JobNow | null; printFile: JobNow | null };
 }
 
 const previewOf = (home: string, sha256: string): Promise<string | null> =>
@@ -45,30 +39,25 @@ const previewOf = (home: string, sha256: string): Promise<string | null> =>
     () => null,
   );
 
+/** The newest job of a kind of a work, as it stands now. */
+async function jobNow(open: Studio, workId: number, kind: JobKind): Promise<JobNow | null> {
+  const row = await newestJob(open.db.read, workId, kind);
+  return row ? followedJob(open, row) : null;
+}
+
 /** Loads a work with its master for a station's page; an unknown work is a page not found. */
 export async function loadWorkPage(id: string): Promise<WorkPage> {
   const open = await studio();
   const db = open.db.read;
   const work = /^\d+$/.test(id) ? await getWork(db, Number(id)) : undefined;
   if (!work) notFound();
-  const [settings, master, jobs] = await Promise.all([
+  const [settings, master, intake, read, printFile] = await Promise.all([
     readSettings(db),
     currentMaster(db, work.id),
-    jobsOfWork(db, work.id),
+    jobNow(open, work.id, 'intake'),
+    jobNow(open, work.id, 'read'),
+    jobNow(open, work.id, 'printFile'),
   ]);
-  const line = (kind: JobRow['kind']): JobLineView | null => {
-    const row = jobs.find((j) => j.kind === kind);
-    const live = row && open.jobs.get(row.id);
-    return row
-      ? {
-          id: row.id,
-          state: row.state,
-          stage: live?.stage ?? row.stage,
-          share: live?.share ?? 0,
-          error: row.error,
-        }
-      : null;
-  };
   return {
     studio: open,
     db,
@@ -85,6 +74,6 @@ export async function loadWorkPage(id: string): Promise<WorkPage> {
           at: master.at,
         }
       : null,
-    jobs: { read: line('read'), printFile: line('printFile') },
+    jobs: { intake, read, printFile },
   };
 }

@@ -1,6 +1,10 @@
 import { WorksDrawer } from '@/drawers/works/WorksDrawer';
 import { loadWorks } from '@/drawers/works/view';
 
-export default async function WorksRoute() {
-  return <WorksDrawer {...await loadWorks()} />;
+export default async function WorksRoute({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  return <WorksDrawer {...await loadWorks(await searchParams)} />;
 }

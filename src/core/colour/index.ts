@@ -1,3 +1,5 @@
 export * from './spaces';
 export * from './matrix';
 export * from './iccProfile';
+export * from './matrixProfile';
+export * from './matrixShaper';

@@ -2,7 +2,7 @@ import type { Declaration, Series } from './types';
 
 /** How a number is pencilled: `7/30`, `AP 2/3`; in an open edition just `7`. */
 export function impressionLabel(
-  declaration: Declaration,
+  declaration: Pick<Declaration, 'kind' | 'size' | 'artistsProofs'>,
   series: Series,
   number: number,
 ): string {

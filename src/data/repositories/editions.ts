@@ -99,22 +99,25 @@ async function existing(tx: Writing, id: number): Promise<EditionState> {
   return edition;
 }
 
-/** All editions, or those of one work. */
-export async function listEditions(db: Reading, workId?: number): Promise<EditionState[]> {
+/** The editions of one work. */
+export async function editionsOf(db: Reading, workId: number): Promise<EditionState[]> {
   const rows = await db
     .select()
     .from(editions)
-    .where(workId === undefined ? undefined : eq(editions.workId, workId))
+    .where(eq(editions.workId, workId))
     .orderBy(asc(editions.id));
   const entries = await db
     .select()
     .from(ledger)
     .innerJoin(editions, eq(editions.id, ledger.editionId))
-    .where(workId === undefined ? undefined : eq(editions.workId, workId))
+    .where(eq(editions.workId, workId))
     .orderBy(asc(ledger.seq));
   const byEdition = new Map<number, LedgerEntry[]>();
-  for (const { ledger: entry } of entries)
-    byEdition.set(entry.editionId, [...(byEdition.get(entry.editionId) ?? []), entry]);
+  for (const { ledger: entry } of entries) {
+    const list = byEdition.get(entry.editionId);
+    if (list) list.push(entry);
+    else byEdition.set(entry.editionId, [entry]);
+  }
   return rows
     .map((row) => stateOf(row, byEdition.get(row.id) ?? []))
     .filter((e) => e !== null);
@@ -126,7 +129,7 @@ export async function editionFor(
   workId: number,
   sizeKey: string,
 ): Promise<EditionState | null> {
-  const found = await listEditions(db, workId);
+  const found = await editionsOf(db, workId);
   return (
     found.find((e) => e.sizeKey === sizeKey) ??
     found.find((e) => e.sizeKey === 'all') ??
@@ -140,7 +143,7 @@ export async function declareEdition(
   wanted: { workId: number; sizeKey: string; declaration: Declaration; at: string },
 ): Promise<number> {
   const { workId, sizeKey, declaration, at } = wanted;
-  const others = await listEditions(tx, workId);
+  const others = await editionsOf(tx, workId);
   const own = others.find((e) => e.sizeKey === sizeKey);
   if (!own && others.some((e) => e.sizeKey === 'all' || sizeKey === 'all'))
     throw new Refused('otherSchool');

@@ -1,47 +1,54 @@
-import { desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { jobs } from '../schema';
+import type { JobKind } from '../schema';
 
 export type JobRow = typeof jobs.$inferSelect;
 
 export async function addJob(
   tx: Writing,
-  kind: JobRow['kind'],
-  workId: number,
-  at: string,
+  job: { kind: JobKind; workId: number | null; spec: unknown; at: string },
 ): Promise<JobRow> {
   const [row] = await tx
     .insert(jobs)
-    .values({ kind, workId, state: 'queued', stage: 'waiting', at })
+    .values({ ...job, state: 'queued', stage: 'waiting' })
     .returning();
   return row!;
 }
 
 export async function saveJob(
   tx: Writing,
-  job: Pick<JobRow, 'id' | 'state' | 'stage' | 'error'>,
+  { id, state, stage, error }: Pick<JobRow, 'id' | 'state' | 'stage' | 'error'>,
 ): Promise<void> {
-  const { id, ...rest } = job;
-  await tx.update(jobs).set(rest).where(eq(jobs.id, id));
+  await tx.update(jobs).set({ state, stage, error }).where(eq(jobs.id, id));
 }
 
-/** Newest jobs of a work. */
-export const jobsOfWork = (db: Reading, workId: number): Promise<JobRow[]> =>
-  db.select().from(jobs).where(eq(jobs.workId, workId)).orderBy(desc(jobs.id)).limit(20);
-
-/** The newest reading job of every work. */
-export async function newestReadings(db: Reading): Promise<Map<number, JobRow>> {
-  const rows = await db.select().from(jobs).where(eq(jobs.kind, 'read')).orderBy(jobs.id);
-  return new Map(rows.map((row) => [row.workId, row]));
+/** The newest job of a kind, of one work. */
+export async function newestJob(
+  db: Reading,
+  workId: number,
+  kind: JobKind,
+): Promise<JobRow | undefined> {
+  const [row] = await db
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.workId, workId), eq(jobs.kind, kind)))
+    .orderBy(desc(jobs.id))
+    .limit(1);
+  return row;
 }
 
 export const getJob = (db: Reading, id: number): Promise<JobRow | undefined> =>
   db.query.jobs.findFirst({ where: eq(jobs.id, id) });
 
+/** Jobs that a stopped server cut off and that nobody has run again or let go since. */
+export const cutOffJobs = (db: Reading): Promise<JobRow[]> =>
+  db.select().from(jobs).where(eq(jobs.state, 'cutOff')).orderBy(desc(jobs.id));
+
 /** Jobs that a stopped server left queued or running: marked as cut off. */
 export async function markCutOff(tx: Writing): Promise<void> {
   await tx
     .update(jobs)
-    .set({ state: 'failed', error: 'cut off: the server stopped while it ran' })
+    .set({ state: 'cutOff', error: 'cut off: Glassine was stopped while it ran' })
     .where(inArray(jobs.state, ['queued', 'running']));
 }

@@ -1,4 +1,4 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, count, desc, eq } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
 import type { Reading, Writing } from '../database';
@@ -30,17 +30,31 @@ export interface LogFilter {
   impression?: number;
 }
 
-/** Lines of the log book, newest first. */
-export function readLog(db: Reading, filter: LogFilter, limit: number): Promise<LogLine[]> {
+const matching = (filter: LogFilter): SQL | undefined => {
   const wanted: SQL[] = [];
   if (filter.workId) wanted.push(eq(logLines.workId, filter.workId));
   if (filter.editionId) wanted.push(eq(logLines.editionId, filter.editionId));
   if (filter.series) wanted.push(eq(logLines.series, filter.series));
   if (filter.impression) wanted.push(eq(logLines.impression, filter.impression));
-  return db
+  return and(...wanted);
+};
+
+/** Lines of the log book, newest first. */
+export const readLog = (
+  db: Reading,
+  filter: LogFilter,
+  limit: number,
+  offset = 0,
+): Promise<LogLine[]> =>
+  db
     .select()
     .from(logLines)
-    .where(and(...wanted))
+    .where(matching(filter))
     .orderBy(desc(logLines.at), desc(logLines.id))
-    .limit(limit);
+    .limit(limit)
+    .offset(offset);
+
+export async function countLog(db: Reading, filter: LogFilter): Promise<number> {
+  const [row] = await db.select({ n: count() }).from(logLines).where(matching(filter));
+  return row?.n ?? 0;
 }

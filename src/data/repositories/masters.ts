@@ -1,7 +1,8 @@
-import { asc, desc, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { MasterFacts } from '@/core/image';
 import type { Reading, Writing } from '../database';
 import { files, masters, works } from '../schema';
+import { masterNow } from '../schemaNow';
 import { addLogLine } from './log';
 
 export type Master = typeof masters.$inferSelect & { facts: MasterFacts };
@@ -49,21 +50,14 @@ export async function currentMaster(
   workId: number,
 ): Promise<Master | undefined> {
   const [row] = await joined(db)
-    .where(eq(masters.workId, workId))
-    .orderBy(desc(masters.id))
-    .limit(1);
+    .innerJoin(masterNow, eq(masterNow.masterId, masters.id))
+    .where(eq(masterNow.workId, workId));
   return row && asMaster(row);
 }
 
 export async function getMaster(db: Reading, id: number): Promise<Master | undefined> {
   const [row] = await joined(db).where(eq(masters.id, id));
   return row && asMaster(row);
-}
-
-/** The newest master of every work that has one. */
-export async function currentMasters(db: Reading): Promise<Map<number, Master>> {
-  const rows = await joined(db).orderBy(asc(masters.id));
-  return new Map(rows.map((row) => [row.master.workId, asMaster(row)]));
 }
 
 /** Titles of the works whose master this file is or was. */

@@ -1,4 +1,5 @@
-import { asc, desc, eq, sql } from 'drizzle-orm';
+import { asc, desc, eq } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
 import type { Tick } from '@/core/packing';
 import type { Reading, Writing } from '../database';
 import { Refused } from '../refused';
@@ -26,14 +27,19 @@ export type NewOrder = Omit<OrderRow, 'id' | 'number' | 'customerId'> & {
   customer: Omit<Customer, 'id'>;
 };
 
+/** Order numbers count from here. */
+const FIRST_NUMBER = 401;
+
 /** Takes an order: customer, next order number, and the impression reserved. Throws Refused. */
 export async function addOrder(tx: Writing, order: NewOrder): Promise<OrderRow> {
   const { customer, ...rest } = order;
   const [who] = await tx.insert(customers).values(customer).returning();
   const [last] = await tx
-    .select({ n: sql<number>`coalesce(max(cast(${orders.number} as integer)), 400)` })
-    .from(orders);
-  const number = String((last?.n ?? 400) + 1).padStart(4, '0');
+    .select({ number: orders.number })
+    .from(orders)
+    .orderBy(desc(orders.id))
+    .limit(1);
+  const number = String(Number(last?.number ?? FIRST_NUMBER - 1) + 1).padStart(4, '0');
   const [row] = await tx
     .insert(orders)
     .values({ ...rest, number, customerId: who!.id })
@@ -103,13 +109,7 @@ function withEvents(
   };
 }
 
-async function select(db: Reading, workId?: number, number?: string): Promise<Order[]> {
-  const wanted =
-    number !== undefined
-      ? eq(orders.number, number)
-      : workId !== undefined
-        ? eq(orders.workId, workId)
-        : undefined;
+async function select(db: Reading, wanted: SQL): Promise<Order[]> {
   const rows = await db
     .select({ orders, customer: customers, work: works.title, paper: papers.name })
     .from(orders)
@@ -125,16 +125,18 @@ async function select(db: Reading, workId?: number, number?: string): Promise<Or
     .where(wanted)
     .orderBy(asc(orderEvents.id));
   const byOrder = new Map<number, EventRow[]>();
-  for (const { event } of events)
-    byOrder.set(event.orderId, [...(byOrder.get(event.orderId) ?? []), event]);
+  for (const { event } of events) {
+    const list = byOrder.get(event.orderId);
+    if (list) list.push(event);
+    else byOrder.set(event.orderId, [event]);
+  }
   return rows.map((row) => withEvents(row, byOrder.get(row.orders.id) ?? []));
 }
 
-/** All orders, newest first. */
-export const listOrders = (db: Reading) => select(db);
-export const ordersOf = (db: Reading, workId: number) => select(db, workId);
+export const ordersOf = (db: Reading, workId: number) =>
+  select(db, eq(orders.workId, workId));
 export const getOrder = async (db: Reading, number: string): Promise<Order | undefined> =>
-  (await select(db, undefined, number))[0];
+  (await select(db, eq(orders.number, number)))[0];
 
 /** Records something that happened to an order. */
 export async function addOrderEvent(

@@ -1,9 +1,10 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import type { PackingMaterial } from '@/core/packing';
 import { stockLevel } from '@/core/paper';
 import type { StockLevel } from '@/core/paper';
 import type { Reading, Writing } from '../database';
 import { materials, movements, papers } from '../schema';
+import { stockNow } from '../schemaNow';
 import { addLogLine } from './log';
 
 export type PaperRow = typeof papers.$inferSelect;
@@ -50,11 +51,7 @@ async function stockOf(
   db: Reading,
   of: 'paper' | 'material',
 ): Promise<Map<number, number>> {
-  const rows = await db
-    .select({ ref: movements.ref, pieces: sql<number>`sum(${movements.pieces})` })
-    .from(movements)
-    .where(eq(movements.of, of))
-    .groupBy(movements.ref);
+  const rows = await db.select().from(stockNow).where(eq(stockNow.of, of));
   return new Map(rows.map((r) => [r.ref, r.pieces]));
 }
 

@@ -1,6 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { finishes, prices } from '../schema';
+import { priceNow } from '../schemaNow';
 import { addLogLine } from './log';
 
 export type PriceRow = typeof prices.$inferSelect;
@@ -25,15 +26,12 @@ export async function addPrice(tx: Writing, price: Omit<PriceRow, 'id'>): Promis
 /** The price in force of each size of a work: the last one set. */
 export async function pricesOf(db: Reading, workId: number): Promise<PriceRow[]> {
   const rows = await db
-    .select()
-    .from(prices)
-    .where(eq(prices.workId, workId))
-    .orderBy(asc(prices.id));
-  return [...new Map(rows.map((r) => [r.sizeKey, r])).values()];
+    .select({ price: prices })
+    .from(priceNow)
+    .innerJoin(prices, eq(prices.id, priceNow.priceId))
+    .where(eq(priceNow.workId, workId));
+  return rows.map((r) => r.price);
 }
-
-export const allPrices = (db: Reading): Promise<PriceRow[]> =>
-  db.select().from(prices).orderBy(asc(prices.id));
 
 export async function addFinish(tx: Writing, finish: Omit<FinishRow, 'id'>): Promise<void> {
   await tx.insert(finishes).values(finish);
@@ -54,6 +52,3 @@ export async function finishesOf(db: Reading, workId: number): Promise<FinishRow
     .orderBy(asc(finishes.id));
   return [...new Map(rows.map((r) => [r.sizeKey, r])).values()];
 }
-
-export const worksWithFinish = async (db: Reading): Promise<Set<number>> =>
-  new Set((await db.selectDistinct({ w: finishes.workId }).from(finishes)).map((r) => r.w));

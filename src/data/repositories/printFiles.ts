@@ -41,8 +41,3 @@ export const printFilesOf = (db: Reading, workId: number): Promise<PrintFile[]> 
 
 export const getPrintFile = (db: Reading, id: number): Promise<PrintFile | undefined> =>
   db.query.printFiles.findFirst({ where: eq(printFiles.id, id) });
-
-export const allPrintFiles = (
-  db: Reading,
-): Promise<{ workId: number; checks: PrintFile['checks'] }[]> =>
-  db.select({ workId: printFiles.workId, checks: printFiles.checks }).from(printFiles);

@@ -76,6 +76,3 @@ export const proofsOf = async (db: Reading, workId: number): Promise<Proof[]> =>
   (await joined(db).where(eq(proofRounds.workId, workId)).orderBy(asc(proofRounds.id))).map(
     asProof,
   );
-
-export const allProofs = async (db: Reading): Promise<Proof[]> =>
-  (await joined(db).orderBy(asc(proofRounds.id))).map(asProof);

@@ -1,6 +1,7 @@
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { sizeEvents } from '../schema';
+import { sizeNow } from '../schemaNow';
 import { addLogLine } from './log';
 
 export type SizeEvent = typeof sizeEvents.$inferSelect;
@@ -19,24 +20,13 @@ export async function addSizeEvent(
   });
 }
 
-const latest = (events: SizeEvent[]): SizeEvent[] => {
-  const last = new Map<string, SizeEvent>();
-  for (const event of events) last.set(`${event.workId}:${event.sizeKey}`, event);
-  return [...last.values()].filter((e) => e.kind === 'offered');
-};
-
 /** Sizes of a work that are on offer now: the last word on each size. */
 export async function offeredSizes(db: Reading, workId: number): Promise<SizeEvent[]> {
-  return latest(
-    await db
-      .select()
-      .from(sizeEvents)
-      .where(eq(sizeEvents.workId, workId))
-      .orderBy(asc(sizeEvents.id)),
-  );
-}
-
-/** Sizes on offer over all works. */
-export async function allOfferedSizes(db: Reading): Promise<SizeEvent[]> {
-  return latest(await db.select().from(sizeEvents).orderBy(asc(sizeEvents.id)));
+  const rows = await db
+    .select({ event: sizeEvents })
+    .from(sizeNow)
+    .innerJoin(sizeEvents, eq(sizeEvents.id, sizeNow.eventId))
+    .where(and(eq(sizeNow.workId, workId), eq(sizeNow.kind, 'offered')))
+    .orderBy(asc(sizeEvents.id));
+  return rows.map((r) => r.event);
 }

@@ -1,4 +1,4 @@
-import { count, desc, eq } from 'drizzle-orm';
+import { count, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { works } from '../schema';
 import { addLogLine } from './log';
@@ -14,10 +14,6 @@ export async function addWork(tx: Writing, work: NewWork): Promise<Work> {
 
 export const getWork = (db: Reading, id: number): Promise<Work | undefined> =>
   db.query.works.findFirst({ where: eq(works.id, id) });
-
-/** All works, newest first. */
-export const listWorks = (db: Reading): Promise<Work[]> =>
-  db.select().from(works).orderBy(desc(works.id));
 
 export async function countWorks(db: Reading): Promise<number> {
   const [row] = await db.select({ n: count() }).from(works);

@@ -7,6 +7,7 @@ import {
   Empty,
   FactList,
   Figures,
+  FindField,
   Sentence,
   Slip,
   SlipTitle,
@@ -17,11 +18,12 @@ import {
 import type { Column } from '@/shell';
 import type { AccountsView } from './view';
 
-type Row = AccountsView['rows'][number];
+type Row = AccountsView['page']['rows'][number];
 
 /** Accounts: which pictures sell, at which size, through which channel, and what stays. */
-export function AccountsDrawer({ rows, currency }: AccountsView) {
+export function AccountsDrawer({ page, asked, best, sums, currency }: AccountsView) {
   const format = useFormat();
+  const { rows } = page;
   const most = Math.max(1, ...rows.map((r) => r.gross));
   const columns = useMemo<Column<Row>[]>(
     () => [
@@ -47,7 +49,7 @@ export function AccountsDrawer({ rows, currency }: AccountsView) {
         key: 'net',
         head: `Net, ${currency}`,
         value: (r) => r.net,
-        cell: (r) => (r.unknownCost ? 'not reckoned' : format.amount(r.net)),
+        cell: (r) => (r.unreckoned > 0 ? 'not reckoned' : format.amount(r.net)),
         figure: true,
       },
       {
@@ -78,19 +80,15 @@ export function AccountsDrawer({ rows, currency }: AccountsView) {
     ],
     [format, currency, most],
   );
-  const sum = (of: (r: Row) => number) => rows.reduce((t, r) => t + of(r), 0);
-  const [best] = rows;
-  const gross = sum((r) => r.gross);
-  const net = sum((r) => r.net);
+  const { gross, net } = sums;
   return (
     <>
-      <DrawerHead
-        title="Accounts"
-        sum={`${sum((r) => r.sold)} impressions sold and shipped`}
-      />
+      <DrawerHead title="Accounts" sum={`${sums.sold} impressions sold and shipped`}>
+        <FindField label="Find a title" value={asked.find} />
+      </DrawerHead>
       <Bench>
         <Surface>
-          {rows.length === 0 ? (
+          {sums.sold === 0 ? (
             <Empty title="Nothing is sold yet">
               <p>Shipped orders appear here, by work, size and channel.</p>
             </Empty>
@@ -98,6 +96,7 @@ export function AccountsDrawer({ rows, currency }: AccountsView) {
             <DataTable
               label="Sales by work, size and channel"
               rows={rows}
+              list={{ asked, total: page.total }}
               columns={columns}
               id={(r) => `${r.workId}${r.size}${r.channel}`}
               href={(r) => `/works/${r.workId}/price`}
@@ -119,8 +118,8 @@ export function AccountsDrawer({ rows, currency }: AccountsView) {
             </Sentence>
             <FactList
               facts={[
-                ['Impressions', sum((r) => r.sold)],
-                ['Postage paid to carriers', format.amount(sum((r) => r.postage))],
+                ['Impressions', sums.sold],
+                ['Postage paid to carriers', format.amount(sums.postage)],
               ]}
             />
             <Small>

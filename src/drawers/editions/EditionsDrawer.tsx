@@ -11,6 +11,7 @@ import {
   DrawerHead,
   Empty,
   Field,
+  FindField,
   SectionLabel,
   Sentence,
   Slip,
@@ -22,7 +23,7 @@ import type { Column, TypedValues } from '@/shell';
 import { verify } from './actions';
 import type { EditionsView } from './view';
 
-type Row = EditionsView['rows'][number];
+type Row = EditionsView['page']['rows'][number];
 
 const Bar = styled.span`
   display: flex;
@@ -49,7 +50,7 @@ const words = (c: ChainCheck) =>
     : `Broken at entry ${c.brokenAt}: ${WHY[c.why]}. Go back to a backup from before.`;
 
 /** Editions: how many were declared, where the impressions are, how many are left; the ledger's check. */
-export function EditionsDrawer({ rows, code, check }: EditionsView) {
+export function EditionsDrawer({ page, asked, counts, code, check }: EditionsView) {
   const router = useRouter();
   const [held, setHeld] = useState<ChainCheck | null>(null);
   const form = useForm<TypedValues>({ defaultValues: { code } });
@@ -85,7 +86,8 @@ export function EditionsDrawer({ rows, code, check }: EditionsView) {
       {
         key: 'bar',
         head: 'Sold, ordered, here',
-        value: (r) => (r.of ? r.sold / r.of : 0),
+        value: () => 0,
+        unsorted: true,
         cell: (r) => {
           const of = r.of ?? Math.max(1, r.sold + r.ordered + r.here);
           return (
@@ -100,16 +102,17 @@ export function EditionsDrawer({ rows, code, check }: EditionsView) {
     ],
     [],
   );
-  const closed = rows.filter((r) => r.left === 0).length;
   return (
     <>
       <DrawerHead
         title="Editions"
-        sum={`${rows.length} declared, ${closed} closed, ${rows.reduce((t, r) => t + r.sold, 0)} impressions sold`}
-      />
+        sum={`${counts.declared} declared, ${counts.closed} closed, ${counts.sold} impressions sold`}
+      >
+        <FindField label="Find a title or 7/30" value={asked.find} />
+      </DrawerHead>
       <Bench>
         <Surface>
-          {rows.length === 0 ? (
+          {counts.declared === 0 ? (
             <Empty title="No edition is declared yet">
               <p>
                 Editions are declared at the edition station of a work, before the first is
@@ -119,7 +122,8 @@ export function EditionsDrawer({ rows, code, check }: EditionsView) {
           ) : (
             <DataTable
               label="Editions"
-              rows={rows}
+              rows={page.rows}
+              list={{ asked, total: page.total }}
               columns={columns}
               id={(r) => r.id}
               href={(r) =>

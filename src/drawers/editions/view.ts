@@ -1,6 +1,13 @@
 import { nominalSize } from '@/core/sizing';
 import { impressionLabel } from '@/core/edition';
-import { getEdition, listEditions, listWorks, numberingHash } from '@/data';
+import {
+  askedOf,
+  editionCounts,
+  editionsPage,
+  getEdition,
+  getWork,
+  numberingHash,
+} from '@/data';
 import { readCertificateCode } from '@/documents';
 import { studio } from '@/studio';
 
@@ -25,8 +32,7 @@ async function checkCode(text: string): Promise<CodeCheck> {
       words:
         'The ledger does not know this certificate: its number was never given out like this, or was printed again since.',
     };
-  const works = await listWorks(db);
-  const title = works.find((w) => w.id === edition.workId)?.title ?? '';
+  const title = (await getWork(db, edition.workId))?.title ?? '';
   const impression = edition.impressions.find(
     (i) => i.series === code.series && i.number === code.number,
   );
@@ -36,35 +42,21 @@ async function checkCode(text: string): Promise<CodeCheck> {
   };
 }
 
-/** All editions, and the check of a certificate's code if one was asked for. */
+/** Editions, and the check of a certificate's code if one was asked for. */
 export async function loadEditions(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
-  const [editions, works] = await Promise.all([listEditions(db), listWorks(db)]);
-  const titles = new Map(works.map((w) => [w.id, w.title]));
-  const rows = editions.map((e) => {
-    const count = (state: string) =>
-      e.impressions.filter((i) => i.series === 'number' && i.state === state).length;
-    const out = count('numbered') + count('ordered') + count('sold');
-    return {
-      id: e.id,
-      workId: e.workId,
-      sizeKey: e.sizeKey,
-      work: titles.get(e.workId) ?? '',
-      size: nominalSize(e.sizeKey)?.label ?? 'all sizes',
-      of: e.declaration.kind === 'open' ? null : e.declaration.size,
-      aps: e.declaration.artistsProofs,
-      here: count('numbered'),
-      ordered: count('ordered'),
-      sold: count('sold'),
-      spoiled: e.impressions.reduce(
-        (t, i) => t + i.printing - (i.state === 'spoiled' ? 0 : 1),
-        0,
-      ),
-      left: e.declaration.kind === 'open' ? null : e.declaration.size - out,
-    };
-  });
+  const asked = askedOf(query);
+  const [page, counts] = await Promise.all([editionsPage(db, asked), editionCounts(db)]);
+  const rows = page.rows.map(({ kind, of, ...row }) => ({
+    ...row,
+    size: nominalSize(row.sizeKey)?.label ?? 'all sizes',
+    of: kind === 'open' ? null : of,
+    left: kind === 'open' ? null : of - row.here - row.ordered - row.sold,
+  }));
   return {
-    rows,
+    page: { ...page, rows },
+    asked,
+    counts,
     code: query.code ?? '',
     check: query.code ? await checkCode(query.code) : null,
   };

@@ -14,17 +14,19 @@ import {
 import type { Column } from '@/shell';
 import type { LogView } from './view';
 
-type Row = LogView['lines'][number];
+type Row = LogView['page']['rows'][number];
 
 /** The log book: what happened, written by itself with every step. */
-export function LogDrawer({ lines, of, works, workId }: LogView) {
+export function LogDrawer({ page, asked, of, works, workId }: LogView) {
   const format = useFormat();
+  const story = of !== null && workId === null;
   const router = useRouter();
   const columns = useMemo<Column<Row>[]>(
     () => [
       {
         key: 'at',
         head: 'Day',
+        unsorted: true,
         value: (r) => r.at,
         cell: (r) => <span style={{ whiteSpace: 'nowrap' }}>{format.day(r.at)}</span>,
         width: 104,
@@ -32,21 +34,23 @@ export function LogDrawer({ lines, of, works, workId }: LogView) {
       {
         key: 'work',
         head: 'Work',
+        unsorted: true,
         value: (r) => r.work,
         cell: (r) => (
           <span style={{ font: "400 15px/1.3 'Newsreader', serif" }}>{r.work}</span>
         ),
         width: 200,
       },
-      { key: 'size', head: 'Size', value: (r) => r.size, width: 96 },
+      { key: 'size', head: 'Size', value: (r) => r.size, width: 96, unsorted: true },
       {
         key: 'impression',
         head: 'Number',
+        unsorted: true,
         value: (r) => r.impression ?? '',
         cell: (r) => (r.impression ? <Pencil>{r.impression}</Pencil> : ''),
         width: 74,
       },
-      { key: 'text', head: 'What happened', value: (r) => r.text },
+      { key: 'text', head: 'What happened', value: (r) => r.text, unsorted: true },
     ],
     [format],
   );
@@ -54,7 +58,7 @@ export function LogDrawer({ lines, of, works, workId }: LogView) {
     <>
       <DrawerHead
         title={of ? `Log book: ${of}` : 'Log book'}
-        sum={`${lines.length} ${lines.length === 1 ? 'line' : 'lines'}${of ? ', oldest first' : ', newest first'}`}
+        sum={`${page.total} ${page.total === 1 ? 'line' : 'lines'}, ${story ? 'oldest' : 'newest'} first`}
       >
         {of && (
           <ButtonLink $plain href="/log">
@@ -79,12 +83,18 @@ export function LogDrawer({ lines, of, works, workId }: LogView) {
       </DrawerHead>
       <Bench>
         <Surface>
-          {lines.length === 0 ? (
+          {page.total === 0 ? (
             <Empty title="The log book is empty">
               <p>Every step writes its own line here.</p>
             </Empty>
           ) : (
-            <DataTable label="Log book" rows={lines} columns={columns} id={(r) => r.id} />
+            <DataTable
+              label="Log book"
+              rows={page.rows}
+              list={{ asked, total: page.total }}
+              columns={columns}
+              id={(r) => r.id}
+            />
           )}
         </Surface>
       </Bench>

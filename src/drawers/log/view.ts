@@ -1,9 +1,17 @@
-import { readLog } from '@/data';
+import {
+  PAGE_LINES,
+  askedOf,
+  countLog,
+  getWork,
+  offsetOf,
+  readLog,
+  workTitles,
+} from '@/data';
 import type { LogFilter } from '@/data';
 import { logContext, sayLogLine, studio } from '@/studio';
 
-/** Lines read at once; the newest of them. */
-const LINES = 1000;
+/** Works in the choice list; more are found by the search. */
+const CHOICES = 200;
 
 /** `edition:series:number` of an address, as a filter. */
 function filterOf(query: Record<string, string | undefined>): LogFilter {
@@ -21,16 +29,24 @@ function filterOf(query: Record<string, string | undefined>): LogFilter {
 export async function loadLog(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
   const filter = filterOf(query);
-  const [lines, context] = await Promise.all([readLog(db, filter, LINES), logContext(db)]);
+  const asked = askedOf(query);
+  const [lines, total, titles] = await Promise.all([
+    readLog(db, filter, PAGE_LINES, offsetOf(asked)),
+    countLog(db, filter),
+    workTitles(db, CHOICES),
+  ]);
+  const context = await logContext(db, lines);
   const said = lines.map((line) => sayLogLine(line, context));
+  const rows = filter.impression ? said.reverse() : said;
   return {
-    lines: filter.impression ? said.reverse() : said,
+    page: { rows, total, page: asked.page },
+    asked,
     of: filter.impression
       ? `${said[0]?.work ?? ''} ${said.find((s) => s.impression)?.impression ?? ''}`
       : filter.workId
-        ? (context.works.get(filter.workId) ?? '')
+        ? ((await getWork(db, filter.workId))?.title ?? '')
         : null,
-    works: [...context.works].map(([id, title]) => ({ id, title })),
+    works: titles,
     workId: filter.workId ?? null,
   };
 }

@@ -10,6 +10,7 @@ import {
   DrawerHead,
   Empty,
   Field,
+  FindField,
   Pencil,
   Problem,
   SectionLabel,
@@ -19,19 +20,30 @@ import {
   Small,
   Surface,
   useActionForm,
+  useAddress,
   useFormat,
 } from '@/shell';
 import type { Column } from '@/shell';
+import styled from 'styled-components';
 import { takeOrder } from './actions';
 import type { OrdersView } from './view';
 
-type Row = OrdersView['rows'][number];
+type Row = OrdersView['page']['rows'][number];
+type Adding = NonNullable<OrdersView['adding']>;
+
+const Shown = styled.select`
+  padding: 6px;
+`;
 
 const CHANNELS = ['own site', 'marketplace', 'gallery', 'fair'].map((c) => [c, c] as const);
 
-const NewOrder = ({ view }: { view: OrdersView }) => {
+const NewOrder = ({
+  adding,
+  currency,
+  handlingDays,
+}: { adding: Adding } & Pick<OrdersView, 'currency' | 'handlingDays'>) => {
   const router = useRouter();
-  const { free, papers, start, currency, handlingDays } = view;
+  const { free, papers, start } = adding;
   const first = free.find((f) => f.key === start);
   const { form, submit, sending, problem } = useActionForm(
     takeOrder,
@@ -76,8 +88,13 @@ const NewOrder = ({ view }: { view: OrdersView }) => {
       <SlipTitle>New order</SlipTitle>
       {free.length === 0 && (
         <Sentence $tone="caution">
-          No numbered impression is here. Number one at its edition first.
+          {adding.item === ''
+            ? 'No numbered impression is here. Number one at its edition first.'
+            : `No numbered impression is found under “${adding.item}”.`}
         </Sentence>
+      )}
+      {(adding.more || adding.item !== '') && (
+        <FindField name="item" label="Title or number, as 7/30" value={adding.item} />
       )}
       <ChoiceField
         {...f}
@@ -118,7 +135,8 @@ function state(r: Row): string {
 
 /** Orders: what is open, what is late, what has gone. */
 export function OrdersDrawer(view: OrdersView) {
-  const { rows, adding, currency } = view;
+  const { page, asked, shown, counts, adding, currency, handlingDays } = view;
+  const address = useAddress();
   const format = useFormat();
   const columns = useMemo<Column<Row>[]>(
     () => [
@@ -176,32 +194,44 @@ export function OrdersDrawer(view: OrdersView) {
     ],
     [format, currency],
   );
-  const open = rows.filter((r) => !r.shippedAt);
   return (
     <>
       <DrawerHead
         title="Orders"
-        sum={`${open.length} open, ${open.filter((r) => r.days < 0).length} late, ${rows.length - open.length} shipped`}
+        sum={`${counts.open} open, ${counts.late} late, ${counts.all - counts.open} shipped`}
       >
+        <FindField label="Find number, name, title" value={asked.find} />
+        <Shown
+          aria-label="Which orders"
+          value={shown}
+          onChange={(e) => address({ show: e.target.value, page: null })}
+        >
+          <option value="all">all orders</option>
+          <option value="open">open ones</option>
+          <option value="shipped">shipped ones</option>
+        </Shown>
         <ButtonLink href="/orders?new=1">New order</ButtonLink>
       </DrawerHead>
       <Bench>
         <Surface>
-          {rows.length === 0 ? (
+          {counts.all === 0 ? (
             <Empty title="No order yet">
               <p>An order takes one numbered impression and promises a day.</p>
             </Empty>
           ) : (
             <DataTable
               label="Orders"
-              rows={rows}
+              rows={page.rows}
+              list={{ asked, total: page.total }}
               columns={columns}
               id={(r) => r.number}
               href={(r) => `/works/${r.workId}/pack?order=${r.number}`}
             />
           )}
         </Surface>
-        {adding && <NewOrder key={view.start} view={view} />}
+        {adding && (
+          <NewOrder adding={adding} currency={currency} handlingDays={handlingDays} />
+        )}
       </Bench>
     </>
   );

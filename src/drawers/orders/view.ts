@@ -3,95 +3,118 @@ import { daysUntil } from '@/core/packing';
 import { nominalSize } from '@/core/sizing';
 import { formatAmount } from '@/core/units';
 import {
-  listEditions,
-  listOrders,
+  askedOf,
+  freeImpressions,
   listPapers,
-  listWorks,
-  allOfferedSizes,
-  allPrices,
-  allProofs,
+  offeredSizes,
+  orderCounts,
+  ordersPage,
+  pricesOf,
+  proofsOf,
   readSettings,
 } from '@/data';
+import type { BenchSettings, FreeImpression, OrdersShown, Reading } from '@/data';
 import { now, studio } from '@/studio';
 
-/** The orders drawer: all orders, and what a new one can take. */
-export async function loadOrders(query: Record<string, string | undefined>) {
-  const db = (await studio()).db.read;
-  const today = now().slice(0, 10);
-  const [orders, editions, works, papers, sizes, prices, proofs, settings] =
-    await Promise.all([
-      listOrders(db),
-      listEditions(db),
-      listWorks(db),
-      listPapers(db),
-      allOfferedSizes(db),
-      allPrices(db),
-      allProofs(db),
-      readSettings(db),
-    ]);
-  const titles = new Map(works.map((w) => [w.id, w.title]));
-  const declared = new Map(editions.map((e) => [e.id, e.declaration]));
-  const rows = orders.map((o) => {
-    const d = declared.get(o.editionId);
-    return {
-      number: o.number,
-      workId: o.workId,
-      work: o.work,
-      impression: d ? impressionLabel(d, o.series, o.impression) : String(o.impression),
-      customer: o.customer.name,
-      town: o.customer.town,
-      price: o.price,
-      placedAt: o.placedAt,
-      dueOn: o.dueOn,
-      days: daysUntil(o.dueOn, today),
-      shippedAt: o.shippedAt,
-      sealed: o.label !== null,
-    };
-  });
-  const free = editions.flatMap((e) =>
-    e.impressions
-      .filter((i) => i.state === 'numbered')
-      .flatMap((i) =>
-        (e.sizeKey === 'all'
-          ? sizes.filter((s) => s.workId === e.workId).map((s) => s.sizeKey)
-          : [e.sizeKey]
-        ).map((sizeKey) => {
-          const price = prices
-            .filter((p) => p.workId === e.workId && p.sizeKey === sizeKey)
-            .at(-1);
-          const proofed = proofs
-            .filter(
-              (p) =>
-                p.workId === e.workId && p.sizeKey === sizeKey && p.verdict === 'approved',
-            )
-            .at(-1);
-          return {
-            key: `${e.id}:${i.series}:${i.number}:${sizeKey}`,
-            workId: e.workId,
-            label: `${titles.get(e.workId)}, ${impressionLabel(e.declaration, i.series, i.number)}, ${nominalSize(sizeKey)?.label ?? ''}`,
-            sizeKey,
-            impression: `${i.series}:${i.number}`,
-            price: price
-              ? formatAmount(price.price, settings.currency, 'en-GB').replace(/,/g, '')
-              : '',
-            paperId: proofed?.paperId ?? null,
-          };
-        }),
-      ),
+/** Impressions offered to a new order at once; more are found by typing. */
+const CHOICES = 60;
+const SHOWN: OrdersShown[] = ['all', 'open', 'shipped'];
+
+/** What a work's impressions were printed on and cost, by size. */
+async function knownOf(db: Reading, workId: number) {
+  const [sizes, prices, proofs] = await Promise.all([
+    offeredSizes(db, workId),
+    pricesOf(db, workId),
+    proofsOf(db, workId),
+  ]);
+  return { sizes, prices, proofs };
+}
+
+/** Each free impression at each size it can be of, with its price and paper as far as known. */
+async function choices(db: Reading, free: FreeImpression[], settings: BenchSettings) {
+  const ids = [...new Set(free.map((f) => f.workId))];
+  const known = new Map(
+    await Promise.all(ids.map(async (id) => [id, await knownOf(db, id)] as const)),
   );
-  const wanted = free.filter(
+  return free.flatMap((f) => {
+    const { sizes, prices, proofs } = known.get(f.workId)!;
+    const declared = { kind: f.kind, size: f.of, artistsProofs: f.aps };
+    const keys = f.sizeKey === 'all' ? sizes.map((s) => s.sizeKey) : [f.sizeKey];
+    return keys.map((sizeKey) => {
+      const price = prices.find((p) => p.sizeKey === sizeKey);
+      const proofed = proofs
+        .filter((p) => p.sizeKey === sizeKey && p.verdict === 'approved')
+        .at(-1);
+      return {
+        key: `${f.editionId}:${f.series}:${f.number}:${sizeKey}`,
+        label: `${f.work}, ${impressionLabel(declared, f.series, f.number)}, ${nominalSize(sizeKey)?.label ?? ''}`,
+        sizeKey,
+        impression: `${f.series}:${f.number}`,
+        price: price
+          ? formatAmount(price.price, settings.currency, 'en-GB').replace(/,/g, '')
+          : '',
+        paperId: proofed?.paperId ?? null,
+      };
+    });
+  });
+}
+
+/** What a new order can take. */
+async function newOrder(
+  db: Reading,
+  query: Record<string, string | undefined>,
+  settings: BenchSettings,
+) {
+  const workId = Number(query.work) || undefined;
+  const item = (query.item ?? '').trim().slice(0, 100);
+  const [free, papers] = await Promise.all([
+    freeImpressions(db, { workId, find: item }, CHOICES + 1),
+    listPapers(db),
+  ]);
+  const listed = await choices(db, free.slice(0, CHOICES), settings);
+  const wanted = listed.find(
     (f) =>
-      (!query.work || String(f.workId) === query.work) &&
       (!query.impression || f.impression === query.impression) &&
       (!query.size || f.sizeKey === query.size),
   );
   return {
-    rows,
-    free,
-    start: wanted[0]?.key ?? free[0]?.key ?? '',
-    adding: query.new === '1',
+    free: listed,
+    more: free.length > CHOICES,
+    item,
+    start: wanted?.key ?? listed[0]?.key ?? '',
     papers: papers.map((p) => ({ id: p.id, name: p.name })),
-    today,
+  };
+}
+
+/** The orders drawer: a page of orders, and what a new one can take. */
+export async function loadOrders(query: Record<string, string | undefined>) {
+  const db = (await studio()).db.read;
+  const today = now().slice(0, 10);
+  const asked = askedOf(query);
+  const shown = SHOWN.find((s) => s === query.show) ?? 'all';
+  const settings = await readSettings(db);
+  const [page, counts] = await Promise.all([
+    ordersPage(db, asked, shown),
+    orderCounts(db, today),
+  ]);
+  const rows = page.rows.map(
+    ({ series, impression, editionKind, artistsProofs, of, ...o }) => ({
+      ...o,
+      impression: impressionLabel(
+        { kind: editionKind, size: of, artistsProofs },
+        series,
+        impression,
+      ),
+      days: daysUntil(o.dueOn, today),
+      sealed: Boolean(o.sealed),
+    }),
+  );
+  return {
+    page: { ...page, rows },
+    asked,
+    shown,
+    counts,
+    adding: query.new === '1' ? await newOrder(db, query, settings) : null,
     currency: settings.currency,
     handlingDays: settings.handlingDays,
   };

@@ -1,10 +1,18 @@
 'use client';
 import { useMemo } from 'react';
-import { Bench, DataTable, DrawerHead, Empty, Surface, useFormat } from '@/shell';
+import {
+  Bench,
+  DataTable,
+  DrawerHead,
+  Empty,
+  FindField,
+  Surface,
+  useFormat,
+} from '@/shell';
 import type { Column } from '@/shell';
 import type { ProofsView } from './view';
 
-type Row = ProofsView['rows'][number];
+type Row = ProofsView['page']['rows'][number];
 
 const VERDICTS = {
   approved: '✓ approved',
@@ -13,7 +21,7 @@ const VERDICTS = {
 } as const;
 
 /** Proofs: every round of every work; those that are out come first. */
-export function ProofsDrawer({ rows }: ProofsView) {
+export function ProofsDrawer({ page, asked, counts }: ProofsView) {
   const format = useFormat();
   const columns = useMemo<Column<Row>[]>(
     () => [
@@ -61,28 +69,31 @@ export function ProofsDrawer({ rows }: ProofsView) {
         key: 'seen',
         head: 'Seen',
         value: (r) => r.seen ?? '',
+        unsorted: true,
         cell: (r) => r.seen ?? r.remarks,
       },
     ],
     [format],
   );
-  const out = rows.filter((r) => r.verdict === null).length;
   return (
     <>
       <DrawerHead
         title="Proofs"
-        sum={`${rows.length} rounds, ${out} out; they have cost ${format.money(rows.reduce((t, r) => t + r.cost, 0))}`}
-      />
+        sum={`${counts.rounds} rounds, ${counts.out} out; they have cost ${format.money(counts.cost)}`}
+      >
+        <FindField label="Find a title or paper" value={asked.find} />
+      </DrawerHead>
       <Bench>
         <Surface>
-          {rows.length === 0 ? (
+          {counts.rounds === 0 ? (
             <Empty title="No proof has been sent yet">
               <p>Rounds are sent from the proof station of a work.</p>
             </Empty>
           ) : (
             <DataTable
               label="Proof rounds"
-              rows={rows}
+              rows={page.rows}
+              list={{ asked, total: page.total }}
               columns={columns}
               id={(r) => r.id}
               href={(r) => `/works/${r.workId}/proof?size=${r.sizeKey}`}

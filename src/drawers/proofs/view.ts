@@ -1,23 +1,26 @@
 import { nominalSize } from '@/core/sizing';
-import { allProofs, listWorks } from '@/data';
+import { askedOf, proofCounts, proofsOut, proofsPage } from '@/data';
 import { studio } from '@/studio';
 
+/** Rounds that are out are always shown first, as many as fit a page. */
+const OUT = 50;
+
 /** All proof rounds of the studio, the ones that are out first. */
-export async function loadProofs(_query: Record<string, string | undefined>) {
+export async function loadProofs(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
-  const [proofs, works] = await Promise.all([allProofs(db), listWorks(db)]);
-  const titles = new Map(works.map((w) => [w.id, w.title]));
-  const rows = proofs.map((p) => ({
+  const asked = askedOf(query);
+  const plain = asked.sort === null && asked.find === '' && asked.page === 1;
+  const [page, counts, out] = await Promise.all([
+    proofsPage(db, asked),
+    proofCounts(db),
+    plain ? proofsOut(db, OUT) : [],
+  ]);
+  const first = new Set(out.map((p) => p.id));
+  const rows = [...out, ...page.rows.filter((p) => !first.has(p.id))].map((p) => ({
     ...p,
-    work: titles.get(p.workId) ?? '',
     size: nominalSize(p.sizeKey)?.label ?? '',
   }));
-  return {
-    rows: [
-      ...rows.filter((r) => r.verdict === null),
-      ...rows.filter((r) => r.verdict !== null).reverse(),
-    ],
-  };
+  return { page: { ...page, rows }, asked, counts };
 }
 
 export type ProofsView = Awaited<ReturnType<typeof loadProofs>>;

@@ -1,7 +1,7 @@
 'use client';
-import { Settings } from 'lucide-react';
+import { Search, Settings } from 'lucide-react';
 import Link from 'next/link';
-import { useCallback } from 'react';
+import { useCallback, useState } from 'react';
 import styled from 'styled-components';
 import { Keys, useAction, useBench } from '@/shell';
 import { setSwitches } from './actions';
@@ -41,6 +41,7 @@ const NEXT_TONE = { light: 'middle', middle: 'dark', dark: 'light' } as const;
 export function BenchSwitches() {
   const { units, tone } = useBench();
   const { run } = useAction(setSwitches);
+  const [finding, setFinding] = useState(false);
   const onUnits = useCallback(
     () => run({ units: units === 'metric' ? 'inch' : 'metric' }),
     [run, units],
@@ -48,6 +49,9 @@ export function BenchSwitches() {
   const onTone = useCallback(() => run({ tone: NEXT_TONE[tone] }), [run, tone]);
   return (
     <>
+      <Switch type="button" onClick={() => setFinding(true)}>
+        <Search size={12} aria-hidden /> Find
+      </Switch>
       <Switch type="button" onClick={onUnits}>
         Units: {units === 'metric' ? 'mm / cm' : 'inches'}
       </Switch>
@@ -60,7 +64,7 @@ export function BenchSwitches() {
           <Settings size={16} aria-hidden />
         </Link>
       </Row>
-      <Keys onUnits={onUnits} onTone={onTone} />
+      <Keys onUnits={onUnits} onTone={onTone} finding={finding} onFinding={setFinding} />
     </>
   );
 }

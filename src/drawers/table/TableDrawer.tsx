@@ -10,6 +10,7 @@ import {
   Empty,
   FactList,
   Figures,
+  JobLine,
   Sentence,
   Slip,
   SlipTitle,
@@ -19,7 +20,7 @@ import {
   useFormat,
 } from '@/shell';
 import type { TableView } from './view';
-import { sayLine } from './words';
+import { jobWords, sayLine } from './words';
 
 const HEADS: Record<Urgency, string> = {
   late: 'Late',
@@ -64,9 +65,17 @@ const Line = styled(Link)`
   }
 `;
 
+const Jobs = styled.div`
+  display: grid;
+  gap: 10px;
+  padding: 6px 8px 10px 2px;
+  max-width: 620px;
+`;
+
 /** The table: today's work, most urgent first, each line a way to where it is dealt with. */
 export function TableDrawer({
   lines,
+  jobs,
   today,
   works,
   openOrders,
@@ -105,7 +114,21 @@ export function TableDrawer({
       </DrawerHead>
       <Bench>
         <Surface>
-          {groups.length === 0 && <Empty title="Nothing is due, waiting, low or late" />}
+          {jobs.length > 0 && (
+            <section>
+              <TableHead>
+                Under way <small style={{ fontSize: 13 }}>{jobs.length}</small>
+              </TableHead>
+              <Jobs>
+                {jobs.map(({ job, work }) => (
+                  <JobLine key={job.id} job={job} what={jobWords(job.kind, work)} />
+                ))}
+              </Jobs>
+            </section>
+          )}
+          {groups.length === 0 && jobs.length === 0 && (
+            <Empty title="Nothing is due, waiting, low or late" />
+          )}
           {groups.map(({ urgency, of }) => {
             const Icon = ICONS[urgency];
             return (

@@ -1,81 +1,100 @@
 import { todayLines } from '@/core/today';
 import { lyingLabel, nominalSize } from '@/core/sizing';
-import { allProofs, listEditions, listOrders, listPapers, readSettings } from '@/data';
-import { markedWorks, now, studio } from '@/studio';
+import type { Fit } from '@/core/sizing';
+import { mm } from '@/core/units';
+import {
+  cutOffJobs,
+  drawerCounts,
+  listPapers,
+  nearlyClosed,
+  offeredWithPixels,
+  ordersDue,
+  proofsOut,
+  readSettings,
+  salesSums,
+  titlesOf,
+  untaggedWorks,
+  worksWithoutMaster,
+  worksWithoutSizes,
+} from '@/data';
+import type { Reading, BenchSettings } from '@/data';
+import { followedJob, judgeOffered, now, studio } from '@/studio';
 
 export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'all sizes';
+
+/** Lines of one kind at most: what presses is on top, the drawers hold the rest. */
+const MOST = 40;
+const MONTH_MS = 30 * 86_400_000;
+
+/** Sizes on offer that the master of now is too small for. */
+async function fallingShort(db: Reading, settings: BenchSettings) {
+  const short = [];
+  for (const offered of await offeredWithPixels(db)) {
+    const { workId, work, sizeKey, width, height } = offered;
+    const size = { sizeKey, fit: offered.fit as Fit, border: mm(offered.border) };
+    const rung = judgeOffered(size, { facts: { width, height } }, settings);
+    if (rung?.judgement.advice !== 'withdraw') continue;
+    const label = lyingLabel(nominalSize(sizeKey)!, rung.fit.sheet);
+    short.push({ workId, work, size: label, ppi: rung.judgement.figures.ppi });
+    if (short.length === MOST) break;
+  }
+  return short;
+}
+
+/** Work that is under way, and work that a stop of Glassine cut off. */
+async function jobsNow() {
+  const open = await studio();
+  const cutOff = (await cutOffJobs(open.db.read)).map((row) => followedJob(open, row));
+  const jobs = [...open.jobs.list(), ...cutOff];
+  const ids = jobs.flatMap((j) => (j.workId === null ? [] : [j.workId]));
+  const titles = await titlesOf(open.db.read, ids);
+  return jobs.map((job) => ({
+    job,
+    work: job.workId === null ? null : (titles.get(job.workId) ?? null),
+  }));
+}
 
 /** What is due, waiting, low and late today. */
 export async function loadTable() {
   const db = (await studio()).db.read;
   const today = now().slice(0, 10);
-  const [settings, works, orders, proofs, papers, editions] = await Promise.all([
-    readSettings(db),
-    markedWorks(db, today),
-    listOrders(db),
-    allProofs(db),
-    listPapers(db),
-    listEditions(db),
-  ]);
-  const title = new Map(works.map((w) => [w.work.id, w.work.title]));
-  const named = (workId: number) => ({ workId, work: title.get(workId) ?? '' });
+  const settings = await readSettings(db);
+  const monthAgo = new Date(Date.parse(today) - MONTH_MS).toISOString();
+  const [counts, orders, out, papers, editions, untagged, noMaster, noSizes, fallsShort] =
+    await Promise.all([
+      drawerCounts(db),
+      ordersDue(db, MOST),
+      proofsOut(db, MOST),
+      listPapers(db),
+      nearlyClosed(db, settings.today.nearlyClosedShare, MOST),
+      untaggedWorks(db, MOST),
+      worksWithoutMaster(db, MOST),
+      worksWithoutSizes(db, MOST),
+      fallingShort(db, settings),
+    ]);
   const lines = todayLines(
     {
-      orders: orders
-        .filter((o) => o.shippedAt === null)
-        .map((o) => ({
-          ...named(o.workId),
-          number: o.number,
-          customer: o.customer.name,
-          due: o.dueOn,
-        })),
-      proofsOut: proofs
-        .filter((p) => p.verdict === null)
-        .map((p) => ({
-          ...named(p.workId),
-          paper: p.paper,
-          round: p.round,
-          sentAt: p.sentAt,
-        })),
+      orders,
+      proofsOut: out,
       papers,
-      editions: editions
-        .filter((e) => e.declaration.kind === 'limited')
-        .map((e) => ({
-          ...named(e.workId),
-          size: sizeLabel(e.sizeKey),
-          of: e.declaration.size,
-          left:
-            e.declaration.size -
-            e.impressions.filter((i) => i.series === 'number' && i.state !== 'spoiled')
-              .length,
-        })),
-      untagged: works.filter((w) => w.facts.untagged).map((w) => named(w.work.id)),
-      noMaster: works.filter((w) => !w.master).map((w) => named(w.work.id)),
-      noSizes: works
-        .filter((w) => w.master && w.offered.length === 0)
-        .map((w) => named(w.work.id)),
-      fallsShort: works.flatMap((w) =>
-        w.offered
-          .filter((o) => o.rung?.judgement.advice === 'withdraw')
-          .map((o) => ({
-            ...named(w.work.id),
-            size: o.rung ? lyingLabel(nominalSize(o.event.sizeKey)!, o.rung.fit.sheet) : '',
-            ppi: o.rung?.judgement.figures.ppi ?? 0,
-          })),
-      ),
+      editions: editions.map((e) => ({ ...e, size: sizeLabel(e.sizeKey) })),
+      untagged,
+      noMaster,
+      noSizes,
+      fallsShort,
     },
     today,
     settings.today,
   );
-  const monthAgo = new Date(Date.parse(today) - 30 * 86_400_000).toISOString();
-  const shipped = orders.filter((o) => o.shippedAt !== null && o.shippedAt >= monthAgo);
+  const month = await salesSums(db, monthAgo);
   return {
     lines,
+    jobs: await jobsNow(),
     today,
-    works: works.length,
-    openOrders: orders.filter((o) => o.shippedAt === null).length,
-    shippedMonth: shipped.length,
-    grossMonth: shipped.reduce((total, o) => total + o.price, 0),
+    works: counts.works,
+    openOrders: counts.ordersOpen,
+    shippedMonth: month.sold,
+    grossMonth: month.gross,
   };
 }
 

@@ -80,3 +80,15 @@ export function sayLine(line: TodayLine): Said {
       };
   }
 }
+
+const JOBS: Record<string, string> = {
+  intake: 'Taking in the master',
+  read: 'Reading the master',
+  printFile: 'Writing a print file',
+  backup: 'Making a backup',
+  check: 'Checking the stored files',
+};
+
+/** What long work is, and of which work. */
+export const jobWords = (kind: string, work: string | null): string =>
+  `${JOBS[kind] ?? kind}${work === null ? '' : ` of ${work}`}`;

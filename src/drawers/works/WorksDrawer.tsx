@@ -9,6 +9,7 @@ import {
   DataTable,
   DrawerHead,
   Empty,
+  FindField,
   StationMark,
   Surface,
   useFormat,
@@ -16,7 +17,7 @@ import {
 import type { Column } from '@/shell';
 import type { WorksView } from './view';
 
-type Row = WorksView['works'][number];
+type Row = WorksView['page']['rows'][number];
 
 const Thumb = styled.span`
   display: grid;
@@ -59,7 +60,7 @@ const Marks = styled.span`
 `;
 
 /** All works, each with its marks along the rule and its next step. */
-export function WorksDrawer({ works }: WorksView) {
+export function WorksDrawer({ works, page, asked }: WorksView) {
   const format = useFormat();
   const router = useRouter();
   const columns = useMemo<Column<Row>[]>(
@@ -108,7 +109,8 @@ export function WorksDrawer({ works }: WorksView) {
       {
         key: 'rule',
         head: 'Along the rule',
-        value: (r) => STATIONS.filter((s) => r.marks[s] === 'done').length,
+        value: () => 0,
+        unsorted: true,
         width: 378,
         cell: (r) => (
           <Marks>
@@ -124,7 +126,7 @@ export function WorksDrawer({ works }: WorksView) {
     ],
     [format],
   );
-  if (works.length === 0)
+  if (works === 0)
     return (
       <>
         <DrawerHead title="Works" sum="Nothing here yet" />
@@ -137,20 +139,21 @@ export function WorksDrawer({ works }: WorksView) {
         </Empty>
       </>
     );
-  const waiting = works.filter((w) => Object.values(w.marks).includes('attention')).length;
   return (
     <>
       <DrawerHead
         title="Works"
-        sum={`${works.length} works, ${waiting} with a station that needs attention`}
+        sum={page.total === works ? `${works} works` : `${page.total} of ${works} works`}
       >
+        <FindField label="Find a title or medium" value={asked.find} />
         <ButtonLink href="/works/new">New work</ButtonLink>
       </DrawerHead>
       <Bench>
         <Surface>
           <DataTable
             label="Works"
-            rows={works}
+            rows={page.rows}
+            list={{ asked, total: page.total }}
             columns={columns}
             id={(r) => r.work.id}
             onPick={(r) => router.push(`/works/${r.work.id}/${r.next}`)}

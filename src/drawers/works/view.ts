@@ -1,45 +1,44 @@
 import { notFound } from 'next/navigation';
 import { nextStation } from '@/core/work';
-import { countWorks, readSettings } from '@/data';
+import { askedOf, countWorks, readSettings, worksPage } from '@/data';
 import { storePaths } from '@/engine';
 import { markedWorks, now, studio } from '@/studio';
-import type { MarkedWork } from '@/studio';
 import { access } from 'node:fs/promises';
 
-async function all(): Promise<{ marked: MarkedWork[]; home: string }> {
-  const open = await studio();
-  return { marked: await markedWorks(open.db.read, now().slice(0, 10)), home: open.home };
-}
+const today = () => now().slice(0, 10);
 
 /** The rule of one work: its marks, and the station to go to next. */
 export async function loadRule(id: string) {
-  const { marked } = await all();
-  const found = marked.find((m) => String(m.work.id) === id);
+  const db = (await studio()).db.read;
+  const [found] = /^\d{1,15}$/.test(id) ? await markedWorks(db, [Number(id)], today()) : [];
   if (!found) notFound();
   return { workId: found.work.id, marks: found.marks, next: nextStation(found.marks) };
 }
 
-/** All works as they lie in the drawer. */
-export async function loadWorks() {
-  const { marked, home } = await all();
-  const works = await Promise.all(
-    marked.map(async ({ work, master, offered, facts, marks }) => ({
+/** Works as they lie in the drawer. */
+export async function loadWorks(query: Record<string, string | undefined>) {
+  const open = await studio();
+  const asked = askedOf(query);
+  const page = await worksPage(open.db.read, asked);
+  const marked = await markedWorks(open.db.read, page.rows, today());
+  const rows = await Promise.all(
+    marked.map(async ({ work, master, facts, marks }) => ({
       work,
       marks,
       next: nextStation(marks),
-      sizes: offered.length,
+      sizes: facts.offered,
       ordersOpen: facts.ordersOpen,
       sold: facts.ordersShipped,
       megapixels: master ? (master.facts.width * master.facts.height) / 1e6 : null,
       preview: master
-        ? await access(storePaths(home).preview(master.sha256)).then(
+        ? await access(storePaths(open.home).preview(master.sha256)).then(
             () => `/api/previews/${master.sha256}`,
             () => null,
           )
         : null,
     })),
   );
-  return { works };
+  return { page: { ...page, rows }, asked, works: await countWorks(open.db.read) };
 }
 
 export type WorksView = Awaited<ReturnType<typeof loadWorks>>;

@@ -26,7 +26,7 @@ import {
   useActionForm,
   useFormat,
 } from '@/shell';
-import { readAgain, sayColourSpace, takeNamedFile } from './actions';
+import { sayColourSpace, takeNamedFile } from './actions';
 import { DeepZoom } from './DeepZoom';
 import type { CaptureView } from './view';
 import { cautionWords } from './words';
@@ -103,7 +103,6 @@ const SaySpace = ({ workId }: { workId: number }) => {
 /** Capture: the master on the table, and what was read from it. */
 export function CaptureStation({ work, master, reading, job, printPpi }: CaptureView) {
   const format = useFormat();
-  const again = useAction(readAgain);
   const head = (
     <TitleBlock>
       <h1>{work.title}</h1>
@@ -193,13 +192,7 @@ export function CaptureStation({ work, master, reading, job, printPpi }: Capture
               ? `Ready to size: native up to ${native.value} ${native.unit} at ${printPpi} ppi.`
               : `Ready to size, with ${reading.cautions.length === 1 ? 'one caution' : `${reading.cautions.length} cautions`}: native up to ${native.value} ${native.unit} at ${printPpi} ppi.`}
         </Sentence>
-        {job && job.state !== 'done' && (
-          <JobLine
-            job={job}
-            what="Reading the master"
-            onAgain={() => again.run({ workId: String(work.id) })}
-          />
-        )}
+        {job && job.state !== 'done' && <JobLine job={job} what="Reading the master" />}
         {untagged && <SaySpace workId={work.id} />}
         {reading.cautions.map((c) => {
           const [name, meaning] = cautionWords(c, format);

@@ -1,8 +1,7 @@
 'use server';
-import { revalidatePath } from 'next/cache';
 import { SPACE_IDS } from '@/core/colour';
-import { addJob, addMaster, currentMaster } from '@/data';
-import { act, refuse, startReading } from '@/studio';
+import { addMaster, currentMaster } from '@/data';
+import { act, noteJob, queueJob, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
 import { choice, defineInput, text, whole } from '@/studio/input';
 import { receiveNamedFile } from './intake';
@@ -39,24 +38,11 @@ export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>
       const { sha256, name, facts } = master;
       const job = await write(async (tx) => {
         await addMaster(tx, { workId, sha256, name, assumedSpace, at }, facts);
-        return addJob(tx, 'read', workId, at);
+        const spec = { sha256, assumedSpace };
+        return noteJob(tx, { kind: 'read', workId, spec, at });
       });
-      void startReading(studio, { workId, sha256, assumedSpace }, job.id);
+      void queueJob(studio, job);
       return null;
     },
   );
-}
-
-const again = defineInput({ workId: whole('Work', { min: 1 }) });
-
-/** Reads the master again after its reading was stopped or cut off. */
-export async function readAgain(typed: unknown): Promise<ActionResult<null>> {
-  return act(again, typed, {}, async ({ workId }, { studio, write, at }) => {
-    const master = await currentMaster(studio.db.read, workId);
-    if (!master) return refuse('There is no master to read. Bring the file first.');
-    const job = await write((tx) => addJob(tx, 'read', workId, at));
-    void startReading(studio, master, job.id);
-    revalidatePath(`/works/${workId}`);
-    return null;
-  });
 }

@@ -3,10 +3,9 @@ import { rm, stat } from 'node:fs/promises';
 import { basename, isAbsolute } from 'node:path';
 import type { Readable } from 'node:stream';
 import { getWork, worksOfFile } from '@/data';
-import { FileRefusal, MAX_BYTES, receive } from '@/engine';
+import { Cancelled, FileRefusal, MAX_BYTES, receive } from '@/engine';
 import type { Received } from '@/engine';
-import { studio, takeMaster } from '@/studio';
-import { refusalWords } from './words';
+import { refusalWords, studio, takeMaster } from '@/studio';
 
 export type IntakeAnswer = { ok: true; name: string } | { ok: false; message: string };
 
@@ -26,6 +25,7 @@ export async function receiveMaster(
   workId: string,
   givenName: string,
   source: Readable,
+  stop?: AbortSignal,
 ): Promise<IntakeAnswer> {
   const open = await studio();
   const name = shownName(givenName);
@@ -46,12 +46,13 @@ export async function receiveMaster(
       return no(
         `${name}: this very file is already the master of “${work.title}”. Nothing was stored twice; bring another file, or go on to Size.`,
       );
-    await takeMaster(open, received, work.id, name);
+    await takeMaster(open, received, work.id, name, { stop });
     return { ok: true, name };
   } catch (error) {
     if (error instanceof FileRefusal) return no(refusalWords(name, error.refused));
     if (error instanceof RangeError && error.message === 'tooLarge')
       return no(refusalWords(name, { code: 'tooLarge', limitGigabytes: MAX_BYTES / 1e9 }));
+    if (error instanceof Cancelled) return no(`${name}: stopped. Nothing of it was kept.`);
     const code = (error as NodeJS.ErrnoException).code;
     if (code === 'ENOSPC')
       return no(

@@ -1,6 +1,6 @@
 import { assign, impressionLabel, usualArtistsProofs } from '@/core/edition';
 import { referenceProof } from '@/core/proof';
-import { editionFor, listEditions, proofsOf, readLog } from '@/data';
+import { editionFor, editionsOf, proofsOf, readLog } from '@/data';
 import { loadWorkPage, logContext, offeredRungs, sayLogLine } from '@/studio';
 
 /** The edition station: what was declared, which numbers are out, and the next. */
@@ -9,10 +9,7 @@ export async function loadEdition(id: string, query: Record<string, string | und
   const { work, db } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
   const edition = picked ? await editionFor(db, work.id, picked.key) : null;
-  const [all, proofs] = await Promise.all([
-    listEditions(db, work.id),
-    proofsOf(db, work.id),
-  ]);
+  const [all, proofs] = await Promise.all([editionsOf(db, work.id), proofsOf(db, work.id)]);
   const next = edition && assign(edition.declaration, edition.impressions, 'number');
   const asked = edition?.impressions.find(
     (i) => `${i.series}:${i.number}` === query.impression,
@@ -25,7 +22,7 @@ export async function loadEdition(id: string, query: Record<string, string | und
           60,
         )
       : [];
-  const context = story.length > 0 ? await logContext(db) : null;
+  const context = story.length > 0 ? await logContext(db, story) : null;
   return {
     work,
     preview: page.master?.preview ?? null,

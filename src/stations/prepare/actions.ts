@@ -2,8 +2,8 @@
 import { SPACE_IDS } from '@/core/colour';
 import { printPlan } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
-import { addJob, currentMaster, getWork } from '@/data';
-import { act, offeredRung, refuse, writePrintFile } from '@/studio';
+import { currentMaster, getWork } from '@/data';
+import { act, offeredRung, refuse, startJob } from '@/studio';
 import type { ActionResult } from '@/studio';
 import { choice, decimal, defineInput, text, whole } from '@/studio/input';
 
@@ -20,7 +20,7 @@ const order = defineInput({
 
 /** Queues the writing of a print file for an offered size. */
 export async function orderPrintFile(typed: unknown): Promise<ActionResult<number>> {
-  return act(order, typed, {}, async (v, { studio, settings, write, at }) => {
+  return act(order, typed, {}, async (v, { studio, settings, at }) => {
     const db = studio.db.read;
     const [work, master] = await Promise.all([
       getWork(db, v.workId),
@@ -49,27 +49,16 @@ export async function orderPrintFile(typed: unknown): Promise<ActionResult<numbe
       convert: { space: v.space, intent: v.intent, blackPoint: true },
       ppi: v.ppi,
     };
-    const job = await write((tx) => addJob(tx, 'printFile', v.workId, at));
-    const detail = {
+    const spec = {
       workId: work.id,
       title: work.title,
       sizeKey: v.sizeKey,
       sizeLabel: rung.label,
+      masterId: master.id,
+      plan,
+      recipe,
     };
-    void studio.jobs.add(
-      {
-        id: job.id,
-        kind: 'printFile',
-        workId: work.id,
-        state: 'queued',
-        stage: 'waiting',
-        share: 0,
-        error: null,
-      },
-      async (progress, signal) => {
-        await writePrintFile(studio, { ...detail, master, plan, recipe }, progress, signal);
-      },
-    );
-    return job.id;
+    const job = { kind: 'printFile' as const, workId: work.id, spec, at };
+    return (await startJob(studio, job)).id;
   });
 }

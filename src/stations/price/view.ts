@@ -1,4 +1,4 @@
-import { listEditions, pricesOf, proofsOf } from '@/data';
+import { editionsOf, pricesOf, proofsOf } from '@/data';
 import { loadWorkPage, offeredRungs } from '@/studio';
 
 /** The price station: the last reckoning of a size, or sensible blanks from what is known. */
@@ -9,7 +9,7 @@ export async function loadPrice(id: string, query: Record<string, string | undef
   const [prices, proofs, editions] = await Promise.all([
     pricesOf(db, work.id),
     proofsOf(db, work.id),
-    listEditions(db, work.id),
+    editionsOf(db, work.id),
   ]);
   const edition =
     editions.find((e) => e.sizeKey === picked?.key) ??

@@ -12,6 +12,7 @@ export async function PUT(request: Request): Promise<Response> {
     url.searchParams.get('work') ?? '',
     url.searchParams.get('name') ?? '',
     body,
+    request.signal,
   );
   return Response.json(answer, { status: answer.ok ? 201 : 422 });
 }

@@ -1,0 +1,2 @@
+export * from './timeLeft';
+export * from './sliceRows';

@@ -1,0 +1,74 @@
+import { sql } from 'drizzle-orm';
+import type { ProofVerdict } from '@/core/proof';
+import type { Minor } from '@/core/units';
+import type { Reading } from '../database';
+import { PAGE_LINES, matchOf, offsetOf, orderOf } from '../page';
+import type { Asked, Page } from '../page';
+
+export interface ProofLine {
+  id: number;
+  workId: number;
+  work: string;
+  sizeKey: string;
+  paper: string;
+  round: number;
+  sentAt: string;
+  backAt: string | null;
+  cost: Minor;
+  verdict: ProofVerdict | null;
+  seen: string | null;
+  remarks: string;
+}
+
+const COLUMNS = {
+  work: sql`w.title`,
+  size: sql`r.size_key`,
+  paper: sql`p.name`,
+  round: sql`r.round`,
+  sent: sql`r.sent_at`,
+  back: sql`b.back_at`,
+  cost: sql`r.cost_minor`,
+  verdict: sql`b.verdict`,
+};
+
+const SELECTED = sql`
+  r.id AS id, r.work_id AS workId, w.title AS work, r.size_key AS sizeKey, p.name AS paper,
+  r.round AS round, r.sent_at AS sentAt, b.back_at AS backAt, r.cost_minor AS cost,
+  b.verdict AS verdict, b.seen AS seen, r.remarks AS remarks`;
+
+const JOINED = sql`
+  JOIN work w ON w.id = r.work_id JOIN paper p ON p.id = r.paper_id
+  LEFT JOIN proof_return b ON b.round_id = r.id`;
+
+/** Rounds that are out, the oldest first. */
+export const proofsOut = (db: Reading, limit: number): Promise<ProofLine[]> =>
+  db.all(sql`SELECT ${SELECTED} FROM proof_out o CROSS JOIN proof_round r ON r.id = o.round_id ${JOINED}
+    ORDER BY o.round_id LIMIT ${limit}`);
+
+/** One page of proof rounds: newest first unless asked otherwise. */
+export async function proofsPage(db: Reading, asked: Asked): Promise<Page<ProofLine>> {
+  const match = matchOf(asked.find);
+  const where =
+    match === null
+      ? sql`true`
+      : sql`(r.work_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')
+          OR r.paper_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'paper'))`;
+  const rows = await db.all<ProofLine>(sql`
+    SELECT ${SELECTED} FROM proof_round r ${JOINED} WHERE ${where}
+    ORDER BY ${orderOf(asked, COLUMNS, sql`r.id DESC`)}
+    LIMIT ${PAGE_LINES} OFFSET ${offsetOf(asked)}`);
+  const [count] = await db.all<{ n: number }>(
+    sql`SELECT count(*) AS n FROM proof_round r WHERE ${where}`,
+  );
+  return { rows, total: count?.n ?? 0, page: asked.page };
+}
+
+/** Rounds, those that are out, and what all have cost. */
+export async function proofCounts(
+  db: Reading,
+): Promise<{ rounds: number; out: number; cost: Minor }> {
+  const [row] = await db.all<{ rounds: number; out: number; cost: Minor }>(sql`
+    SELECT count(*) AS rounds, coalesce(sum(cost_minor), 0) AS cost,
+      (SELECT count(*) FROM proof_out) AS "out" FROM proof_round`);
+  return row!;
+}

@@ -1,0 +1,73 @@
+import { sql } from 'drizzle-orm';
+import type { Series } from '@/core/edition';
+import type { Reading } from '../database';
+import { matchOf, numberOf } from '../page';
+
+export type Hit =
+  | { kind: 'work'; workId: number; title: string; medium: string; year: number }
+  | { kind: 'paper'; paperId: number; name: string; maker: string }
+  | {
+      kind: 'order';
+      number: string;
+      workId: number;
+      work: string;
+      customer: string;
+      town: string;
+    }
+  | {
+      kind: 'impression';
+      editionId: number;
+      workId: number;
+      work: string;
+      sizeKey: string;
+      series: Series;
+      number: number;
+      of: number;
+      state: string;
+      order: string | null;
+    };
+
+/** What is found under some words or a pencilled number: works, orders, papers; impressions. */
+export async function findAll(db: Reading, find: string, limit: number): Promise<Hit[]> {
+  const pencilled = numberOf(find);
+  if (pencilled) {
+    const rows = await db.all<Omit<Extract<Hit, { kind: 'impression' }>, 'kind'>>(sql`
+      SELECT i.edition_id AS editionId, e.work_id AS workId, w.title AS work, e.size_key AS sizeKey,
+        i.series AS series, i.number AS number, n.size AS "of", i.state AS state, i.order_number AS "order"
+      FROM impression_now i JOIN edition_now n ON n.edition_id = i.edition_id
+      JOIN edition e ON e.id = i.edition_id JOIN work w ON w.id = e.work_id
+      WHERE i.number = ${pencilled.number} AND n.size = ${pencilled.of} AND i.series = 'number'
+      ORDER BY w.title LIMIT ${limit}`);
+    return rows.map((row) => ({ kind: 'impression', ...row }));
+  }
+  const match = matchOf(find);
+  if (match === null) return [];
+  const found = await db.all<{ kind: 'work' | 'paper' | 'order'; ref: number }>(sql`
+    SELECT kind, ref FROM search WHERE search MATCH ${match} ORDER BY rank LIMIT ${limit}`);
+  const refs = (kind: string) => found.filter((f) => f.kind === kind).map((f) => f.ref);
+  const [works, papers, orders] = await Promise.all([
+    db.all<{ workId: number; title: string; medium: string; year: number }>(
+      sql`SELECT id AS workId, title, medium, year FROM work WHERE id IN ${list(refs('work'))}`,
+    ),
+    db.all<{ paperId: number; name: string; maker: string }>(
+      sql`SELECT id AS paperId, name, maker FROM paper WHERE id IN ${list(refs('paper'))}`,
+    ),
+    db.all<{
+      number: string;
+      workId: number;
+      work: string;
+      customer: string;
+      town: string;
+    }>(sql`
+      SELECT o.number AS number, o.work_id AS workId, w.title AS work, c.name AS customer, c.town AS town
+      FROM orders o JOIN work w ON w.id = o.work_id JOIN customer c ON c.id = o.customer_id
+      WHERE o.id IN ${list(refs('order'))} ORDER BY o.id DESC`),
+  ]);
+  return [
+    ...works.map((w): Hit => ({ kind: 'work', ...w })),
+    ...orders.map((o): Hit => ({ kind: 'order', ...o })),
+    ...papers.map((p): Hit => ({ kind: 'paper', ...p })),
+  ];
+}
+
+const list = (ids: number[]) => (ids.length === 0 ? sql`(NULL)` : sql`${ids}`);

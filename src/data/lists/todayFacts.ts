@@ -1,0 +1,72 @@
+import { sql } from 'drizzle-orm';
+import type { Reading } from '../database';
+
+/** Open orders, the earliest day first. */
+export const ordersDue = (
+  db: Reading,
+  limit: number,
+): Promise<
+  { number: string; workId: number; work: string; customer: string; due: string }[]
+> =>
+  db.all(sql`
+    SELECT o.number AS number, o.work_id AS workId, w.title AS work, c.name AS customer, n.due_on AS due
+    FROM order_now n CROSS JOIN orders o ON o.id = n.order_id
+    JOIN work w ON w.id = o.work_id JOIN customer c ON c.id = o.customer_id
+    WHERE n.shipped_at IS NULL ORDER BY n.due_on LIMIT ${limit}`);
+
+type Named = { workId: number; work: string };
+
+/** Works whose master carries no profile and about which nothing was said. */
+export const untaggedWorks = (db: Reading, limit: number): Promise<Named[]> =>
+  db.all(sql`
+    SELECT w.id AS workId, w.title AS work FROM master_now n
+    JOIN master m ON m.id = n.master_id JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
+    WHERE f.icc_description IS NULL AND m.assumed_space IS NULL ORDER BY w.id LIMIT ${limit}`);
+
+export const worksWithoutMaster = (db: Reading, limit: number): Promise<Named[]> =>
+  db.all(sql`
+    SELECT w.id AS workId, w.title AS work FROM work w
+    WHERE NOT EXISTS (SELECT 1 FROM master_now n WHERE n.work_id = w.id) ORDER BY w.id LIMIT ${limit}`);
+
+export const worksWithoutSizes = (db: Reading, limit: number): Promise<Named[]> =>
+  db.all(sql`
+    SELECT w.id AS workId, w.title AS work FROM master_now m JOIN work w ON w.id = m.work_id
+    WHERE NOT EXISTS (SELECT 1 FROM size_now s WHERE s.work_id = w.id AND s.kind = 'offered')
+    ORDER BY w.id LIMIT ${limit}`);
+
+/** Every size on offer with the pixels of the master it would be printed from. */
+export const offeredWithPixels = (
+  db: Reading,
+): Promise<
+  {
+    workId: number;
+    work: string;
+    sizeKey: string;
+    fit: string;
+    border: number;
+    width: number;
+    height: number;
+  }[]
+> =>
+  db.all(sql`
+    SELECT w.id AS workId, w.title AS work, e.size_key AS sizeKey, e.fit AS fit,
+      e.border_mm AS border, f.width_px AS width, f.height_px AS height
+    FROM size_now n JOIN size_event e ON e.id = n.event_id
+    JOIN master_now mn ON mn.work_id = n.work_id JOIN master m ON m.id = mn.master_id
+    JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
+    WHERE n.kind = 'offered' ORDER BY w.id, e.size_key`);
+
+/** How much lies in each drawer. */
+export async function drawerCounts(db: Reading): Promise<{
+  works: number;
+  papers: number;
+  proofsOut: number;
+  editions: number;
+  ordersOpen: number;
+}> {
+  const [row] = await db.all<Awaited<ReturnType<typeof drawerCounts>>>(sql`
+    SELECT (SELECT count(*) FROM work) AS works, (SELECT count(*) FROM paper) AS papers,
+      (SELECT count(*) FROM proof_out) AS proofsOut, (SELECT count(*) FROM edition) AS editions,
+      (SELECT count(*) FROM order_now WHERE shipped_at IS NULL) AS ordersOpen`);
+  return row!;
+}

@@ -1,0 +1,83 @@
+import { addJob, getJob, saveJob } from '@/data';
+import type { JobKind, JobRow, Writing } from '@/data';
+import type { EndedJob, JobNow, Progress } from '@/engine';
+import { intakeRun, readRun } from './masterWork';
+import type { IntakeSpec, ReadSpec } from './masterWork';
+import { printFileRun } from './printFileWork';
+import type { PrintFileOrder } from './printFileWork';
+import type { Studio } from './open';
+
+/** What each kind of job is told; plain data, kept in its row. */
+export interface JobSpecs {
+  intake: IntakeSpec;
+  read: ReadSpec;
+  printFile: PrintFileOrder;
+}
+
+/** Does the work; may answer with a job that was noted to follow it. */
+type Run<Spec> = (
+  open: Studio,
+  spec: Spec,
+  progress: Progress,
+  signal: AbortSignal,
+) => Promise<JobRow | void>;
+
+const RUNS: { [K in keyof JobSpecs]: Run<JobSpecs[K]> } = {
+  intake: intakeRun,
+  read: readRun,
+  printFile: printFileRun,
+};
+
+/** Writes a job down; it runs once it is handed to `queueJob`, after the write. */
+export const noteJob = <K extends keyof JobSpecs>(
+  tx: Writing,
+  job: { kind: K; workId: number | null; spec: JobSpecs[K]; at: string },
+): Promise<JobRow> => addJob(tx, job);
+
+/** Puts a noted job into the line. */
+export function queueJob(open: Studio, row: JobRow): Promise<EndedJob> {
+  const { id, kind, workId, spec } = row;
+  const run = RUNS[kind as keyof JobSpecs] as Run<unknown>;
+  return open.jobs.add(
+    { id, kind, workId, state: 'queued', stage: 'waiting', share: 0, error: null },
+    async (progress, signal) => {
+      const following = await run(open, spec, progress, signal);
+      if (following) void queueJob(open, following);
+    },
+  );
+}
+
+/** Notes and queues a job in one go. */
+export async function startJob<K extends keyof JobSpecs>(
+  open: Studio,
+  job: { kind: K; workId: number | null; spec: JobSpecs[K]; at: string },
+): Promise<{ id: number; ended: Promise<EndedJob> }> {
+  const row = await open.db.write((tx) => noteJob(tx, job));
+  return { id: row.id, ended: queueJob(open, row) };
+}
+
+/** Runs a job that ended before its time again, as a new job with the same order. */
+export async function runJobAgain(
+  open: Studio,
+  id: number,
+  at: string,
+): Promise<number | null> {
+  const old = await getJob(open.db.read, id);
+  if (!old || !['failed', 'cancelled', 'cutOff'].includes(old.state)) return null;
+  const { kind, workId, spec } = old;
+  const row = await open.db.write(async (tx) => {
+    await saveJob(tx, { ...old, state: 'cancelled', error: 'run again' });
+    return addJob(tx, { kind, workId, spec, at });
+  });
+  void queueJob(open, row);
+  return row.id;
+}
+
+/** A job as it stands now: from the running work, else as its row tells. */
+export const followedJob = (open: Studio, row: JobRow): JobNow =>
+  open.jobs.get(row.id) ?? {
+    ...row,
+    share: row.state === 'done' ? 1 : 0,
+    ahead: 0,
+    secondsLeft: null,
+  };
