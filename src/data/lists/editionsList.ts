@@ -119,10 +119,11 @@ export interface FreeImpression {
 /** Numbered impressions that are here and in no order: of one work, or as found. */
 export const freeImpressions = (
   db: Reading,
-  wanted: { workId?: number; find?: string },
+  { workId, find = '' }: { workId?: number; find?: string },
   limit: number,
-): Promise<FreeImpression[]> =>
-  db.all(sql`
+): Promise<FreeImpression[]> => {
+  const pencilled = numberOf(find);
+  return db.all(sql`
     SELECT i.edition_id AS editionId, i.series AS series, i.number AS number,
       e.work_id AS workId, w.title AS work, e.size_key AS sizeKey, n.kind AS kind,
       n.size AS "of", n.artists_proofs AS aps
@@ -131,6 +132,8 @@ export const freeImpressions = (
     JOIN edition_now n ON n.edition_id = i.edition_id
     JOIN work w ON w.id = e.work_id
     WHERE i.state = 'numbered'
-      AND ${wanted.workId ? sql`e.work_id = ${wanted.workId}` : sql`true`}
-      AND ${found(wanted.find ?? '')}
+      AND ${workId ? sql`e.work_id = ${workId}` : sql`true`}
+      AND ${found(find)}
+      AND ${pencilled ? sql`i.number = ${pencilled.number}` : sql`true`}
     ORDER BY i.edition_id, i.series DESC, i.number LIMIT ${limit}`);
+};

@@ -56,6 +56,14 @@ export const offeredWithPixels = (
     JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
     WHERE n.kind = 'offered' ORDER BY w.id, e.size_key`);
 
+/** Changes whenever a size on offer, a master or a title may have changed. */
+export async function offeredMark(db: Reading): Promise<(number | string | null)[]> {
+  const [row] = await db.all<{ sizes: number; masters: number; lines: number }>(sql`
+    SELECT (SELECT max(id) FROM size_event) AS sizes, (SELECT max(id) FROM master) AS masters,
+      (SELECT max(id) FROM log_line WHERE what LIKE 'work.%') AS lines`);
+  return Object.values(row!);
+}
+
 /** How much lies in each drawer. */
 export async function drawerCounts(db: Reading): Promise<{
   works: number;

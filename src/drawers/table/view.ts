@@ -7,6 +7,7 @@ import {
   drawerCounts,
   listPapers,
   nearlyClosed,
+  offeredMark,
   offeredWithPixels,
   ordersDue,
   proofsOut,
@@ -27,7 +28,7 @@ const MOST = 40;
 const MONTH_MS = 30 * 86_400_000;
 
 /** Sizes on offer that the master of now is too small for. */
-async function fallingShort(db: Reading, settings: BenchSettings) {
+async function judgeAll(db: Reading, settings: BenchSettings) {
   const short = [];
   for (const offered of await offeredWithPixels(db)) {
     const { workId, work, sizeKey, width, height } = offered;
@@ -39,6 +40,15 @@ async function fallingShort(db: Reading, settings: BenchSettings) {
     if (short.length === MOST) break;
   }
   return short;
+}
+
+let held: { key: string; short: ReturnType<typeof judgeAll> } | undefined;
+
+/** The same, judged anew only when a size, a master, a title or a rule of thumb has changed. */
+async function fallingShort(db: Reading, settings: BenchSettings) {
+  const key = JSON.stringify([await offeredMark(db), settings.sizing]);
+  if (held?.key !== key) held = { key, short: judgeAll(db, settings) };
+  return held.short;
 }
 
 /** Work that is under way, and work that a stop of Glassine cut off. */

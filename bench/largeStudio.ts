@@ -1,0 +1,343 @@
+import { createHash } from 'node:crypto';
+import { sql } from 'drizzle-orm';
+import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
+import { link } from '@/core/edition';
+import type { LedgerEntry, LedgerFact } from '@/core/edition';
+import { gsm, minor, mm } from '@/core/units';
+import type { OpenDatabase, Writing } from '@/data';
+import * as t from '@/data/schema';
+
+const FIRST = [
+  'Salt',
+  'Low',
+  'Grey',
+  'Tide',
+  'Reed',
+  'Stone',
+  'Kelp',
+  'Winter',
+  'Ferry',
+  'Marsh',
+];
+const LAST = [
+  'Pans',
+  'Sun',
+  'Jugs',
+  'Causeway',
+  'Lines',
+  'Harbour',
+  'Sluice',
+  'Weir',
+  'Flats',
+  'Gate',
+];
+const NAMES = [
+  'Orla',
+  'Ivo',
+  'Brede',
+  'Tamsin',
+  'Kasimir',
+  'Noor',
+  'Ansel',
+  'Wilna',
+  'Piet',
+  'Edda',
+];
+const TOWNS = [
+  'Saltreach',
+  'Overmere',
+  'Hale Point',
+  'Dunmoor',
+  'Brackwell',
+  'Low Ferry',
+  'Tarn',
+];
+const SIZES = ['isoA-A2', 'isoA-A3', 'isoA-A1', 'metricFrames-50x70'];
+const IN_CHUNKS = 250;
+const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
+const pick = <T>(list: T[], i: number): T => list[i % list.length]!;
+const day = (n: number) => new Date(Date.UTC(2025, 0, 1) + n * 86_400_000).toISOString();
+
+async function insert(tx: Writing, table: SQLiteTable, rows: object[]): Promise<void> {
+  for (let i = 0; i < rows.length; i += IN_CHUNKS)
+    await tx.insert(table).values(rows.slice(i, i + IN_CHUNKS) as never);
+}
+
+export interface LargeStudio {
+  works: number;
+  impressionsEach: number;
+  ordersEach: number;
+  /** Size key of every edition, one that the size families know. */
+  sizeKeys?: string[];
+}
+
+/**
+ * Fills an empty database with made-up trade, the same every time: works with a master,
+ * sizes, proofs, an edition with its ledger entries, prices, orders with their events and
+ * lines in the log book.
+ */
+export async function fillLargeStudio(
+  db: OpenDatabase,
+  { works, impressionsEach, ordersEach, sizeKeys = SIZES }: LargeStudio,
+): Promise<void> {
+  const ids = Array.from({ length: works }, (_, i) => i + 1);
+  const size = (id: number) => pick(sizeKeys, id);
+  const orders = ids.flatMap((work) =>
+    Array.from({ length: ordersEach }, (_, k) => ({
+      id: (work - 1) * ordersEach + k + 1,
+      work,
+      k,
+    })),
+  );
+  const facts: LedgerFact[] = ids.flatMap((editionId) => {
+    const fact = (
+      kind: LedgerFact['kind'],
+      number: number | null,
+      payload: LedgerFact['payload'],
+    ) => ({
+      editionId,
+      kind,
+      series: number === null ? null : ('number' as const),
+      number,
+      at: day(editionId % 300),
+      payload,
+    });
+    const order = (k: number) =>
+      String(400 + (editionId - 1) * ordersEach + k + 1).padStart(4, '0');
+    return [
+      fact('declared', null, {
+        kind: 'limited',
+        scope: 'perSize',
+        size: impressionsEach + (editionId % 3),
+        artistsProofs: 2,
+      }),
+      ...Array.from({ length: impressionsEach }, (_, k) =>
+        fact('assigned', k + 1, { printing: 1, sizeKey: size(editionId) }),
+      ),
+      ...Array.from({ length: ordersEach }, (_, k) =>
+        fact('ordered', k + 1, { order: order(k) }),
+      ),
+      ...Array.from(
+        { length: Math.max(0, ordersEach - (editionId % 4 === 0 ? 1 : 0)) },
+        (_, k) => fact('shipped', k + 1, { order: order(k) }),
+      ),
+    ];
+  });
+  const shipped = (work: number, k: number) => !(work % 4 === 0 && k === ordersEach - 1);
+  let last: LedgerEntry | undefined;
+  const entries = facts.map((fact) => (last = link(fact, last, sha256)));
+  await db.write(async (tx) => {
+    await insert(
+      tx,
+      t.works,
+      ids.map((id) => ({
+        title: `${pick(FIRST, id)} ${pick(LAST, Math.floor(id / 10))} ${id}`,
+        artist: 'Senna Quillfeather',
+        year: 2015 + (id % 11),
+        kind: 'painting',
+        medium: pick(['Gouache', 'Tempera', 'Linocut'], id),
+        width: mm(300 + (id % 50) * 10),
+        height: mm(400 + (id % 40) * 10),
+        price: minor(50_000 + id),
+        createdAt: day(id % 300),
+      })),
+    );
+    await insert(
+      tx,
+      t.papers,
+      Array.from({ length: 12 }, (_, i) => ({
+        name: `Sheet ${i + 1}`,
+        maker: 'Vatmill',
+        base: 'cotton',
+        surface: 'matte',
+        weight: gsm(300),
+        thickness: mm(0.5),
+        sheetWidth: mm(594),
+        sheetHeight: mm(841),
+        price: minor(900),
+        reorderPoint: 10,
+        printerSetting: '',
+        permanence: '',
+        note: '',
+        createdAt: day(0),
+      })),
+    );
+    await insert(
+      tx,
+      t.files,
+      ids.map((id) => ({
+        sha256: sha256(`master ${id}`),
+        bytes: 1e8,
+        format: 'tiff',
+        width: 6000 + (id % 70) * 100,
+        height: 8000,
+        bitsPerChannel: 16,
+        channels: 3,
+        colourModel: 'rgb',
+        ppiTag: 600,
+        iccDescription: id % 40 === 0 ? null : 'sRGB',
+        orientation: 1,
+        storedAt: day(id % 300),
+      })),
+    );
+    await insert(
+      tx,
+      t.masters,
+      ids.map((id) => ({
+        workId: id,
+        sha256: sha256(`master ${id}`),
+        name: `work-${id}.tif`,
+        assumedSpace: null,
+        at: day(id % 300),
+      })),
+    );
+    await insert(
+      tx,
+      t.jobs,
+      ids.map((id) => ({
+        kind: 'read',
+        workId: id,
+        spec: {},
+        state: 'done',
+        stage: 'cutting tiles',
+        at: day(id % 300),
+      })),
+    );
+    await insert(
+      tx,
+      t.sizeEvents,
+      ids.flatMap((id) =>
+        sizeKeys.map((sizeKey) => ({
+          workId: id,
+          sizeKey,
+          kind: 'offered',
+          fit: 'within',
+          border: mm(20),
+          reason: null,
+          at: day(id % 300),
+        })),
+      ),
+    );
+    await insert(
+      tx,
+      t.proofRounds,
+      ids.flatMap((id) =>
+        [1, 2].map((round) => ({
+          workId: id,
+          sizeKey: size(id),
+          paperId: 1 + (id % 12),
+          round,
+          route: 'own printer',
+          printFileId: null,
+          cost: minor(1200),
+          remarks: '',
+          sentAt: day(id % 300),
+        })),
+      ),
+    );
+    await insert(
+      tx,
+      t.proofReturns,
+      ids.flatMap((id) =>
+        (id % 10 === 0 ? [1] : [1, 2]).map((round) => ({
+          roundId: (id - 1) * 2 + round,
+          seen: 'well',
+          toChange: '',
+          verdict: round === 2 ? 'approved' : 'changeAndRepeat',
+          backAt: day((id % 300) + 5),
+        })),
+      ),
+    );
+    await insert(
+      tx,
+      t.editions,
+      ids.map((id) => ({ workId: id, sizeKey: size(id), createdAt: day(id % 300) })),
+    );
+    await insert(tx, t.ledger, entries);
+    await insert(
+      tx,
+      t.prices,
+      ids.map((id) => ({
+        workId: id,
+        sizeKey: size(id),
+        channel: 'own site',
+        input: {},
+        cost: minor(4000),
+        fees: minor(900),
+        price: minor(20_000 + id),
+        net: minor(15_000),
+        at: day(0),
+      })),
+    );
+    await insert(
+      tx,
+      t.customers,
+      orders.map(({ id }) => ({
+        name: `${pick(NAMES, id)} ${pick(LAST, Math.floor(id / 10))}-${id}`,
+        street: `${id} Quay`,
+        town: pick(TOWNS, id),
+        country: 'Saltmark',
+      })),
+    );
+    await insert(
+      tx,
+      t.orders,
+      orders.map(({ id, work, k }) => ({
+        number: String(400 + id).padStart(4, '0'),
+        customerId: id,
+        workId: work,
+        sizeKey: size(work),
+        paperId: 1 + (work % 12),
+        editionId: work,
+        series: 'number',
+        impression: k + 1,
+        channel: pick(['own site', 'gallery', 'fair'], id),
+        price: minor(20_000 + work),
+        placedAt: day(id % 600),
+        dueOn: day((id % 600) + 5).slice(0, 10),
+      })),
+    );
+    await insert(
+      tx,
+      t.orderEvents,
+      orders.flatMap(({ id, work, k }) =>
+        shipped(work, k)
+          ? [
+              {
+                orderId: id,
+                kind: 'labelled',
+                payload: {
+                  carrier: 'Lantern Post',
+                  service: 'Tube',
+                  tracking: `LP${id}`,
+                  cost: 900,
+                },
+                at: day((id % 600) + 2),
+              },
+              {
+                orderId: id,
+                kind: 'shipped',
+                payload: { tracking: `LP${id}` },
+                at: day((id % 600) + 3),
+              },
+            ]
+          : [],
+      ),
+    );
+    await insert(
+      tx,
+      t.logLines,
+      entries.map((e) => ({
+        at: e.at,
+        what: `edition.${e.kind}`,
+        workId: e.editionId,
+        sizeKey: size(e.editionId),
+        editionId: e.editionId,
+        series: e.series,
+        impression: e.number,
+        orderId: null,
+        detail: e.payload,
+      })),
+    );
+  });
+}
