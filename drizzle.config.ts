@@ -2,6 +2,6 @@ import type { Config } from 'drizzle-kit';
 
 export default {
   dialect: 'sqlite',
-  schema: ['./src/data/schema.ts', './src/data/schemaNow.ts'],
+  schema: './src/data/schema/*.ts',
   out: './drizzle',
 } satisfies Config;

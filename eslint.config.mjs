@@ -10,6 +10,7 @@ const FLOORS = {
   documents: ['core', 'documents'],
   standins: ['core', 'standins'],
   shell: ['core', 'shell'],
+  gate: ['gate'],
   stations: ['core', 'data', 'engine', 'documents', 'standins', 'studio', 'shell'],
   drawers: ['core', 'data', 'engine', 'documents', 'standins', 'studio', 'shell'],
   studio: ['core', 'data', 'engine', 'documents', 'standins', 'studio'],

@@ -26,9 +26,14 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `rm -rf ${HOME} && npx next start -H 127.0.0.1 -p ${PORT}`,
+    command: `rm -rf ${HOME} && node --import tsx scripts/server.ts`,
     url: `http://127.0.0.1:${PORT}`,
-    env: { GLASSINE_HOME: HOME, NEXT_TELEMETRY_DISABLED: '1' },
+    env: {
+      GLASSINE_HOME: HOME,
+      PORT: String(PORT),
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
     reuseExistingServer: false,
     timeout: 60_000,
   },

@@ -149,8 +149,6 @@ async function main() {
   say('The demo studio is ready.');
 }
 
-startWorkersBy(
-  () => new Worker(new URL('./worker.mjs', import.meta.url)),
-);
+startWorkersBy(() => new Worker(new URL('../scripts/worker.mjs', import.meta.url)));
 await main();
 process.exit(0);

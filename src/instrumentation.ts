@@ -1,6 +1,9 @@
 /** Opens the studio when the server starts: migrations, sweep, cut-off jobs. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  // Without its gate it would answer any site and any machine.
+  if (process.env.NODE_ENV === 'production' && process.env.GLASSINE_GATED !== '1')
+    throw new Error('Start Glassine with `npm start`: it is not served without its gate.');
   const { studio } = await import('./studio/open');
   await studio();
 }

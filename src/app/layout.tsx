@@ -5,6 +5,7 @@ import '@fontsource/commissioner/400.css';
 import '@fontsource/commissioner/500.css';
 import '@fontsource/commissioner/600.css';
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import { BenchProvider, Chest, GlobalStyle, House, ToastProvider } from '@/shell';
 import { BenchSwitches } from '@/drawers/settings/BenchSwitches';
 import { loadChest } from '@/drawers/settings/view';
@@ -15,10 +16,11 @@ export const dynamic = 'force-dynamic';
 
 export default async function RootLayout({ children }: { children: React.ReactNode }) {
   const { bench, counts } = await loadChest();
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" data-tone={bench.tone}>
       <body>
-        <StyleRegistry>
+        <StyleRegistry nonce={nonce}>
           <GlobalStyle />
           <BenchProvider bench={bench}>
             <ToastProvider>

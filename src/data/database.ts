@@ -4,10 +4,7 @@ import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import * as facts from './schema';
-import * as now from './schemaNow';
-
-const schema = { ...facts, ...now };
+import * as schema from './schema';
 
 export type Database = LibSQLDatabase<typeof schema>;
 /** What a write sees: the database inside its transaction. */

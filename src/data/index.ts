@@ -14,4 +14,5 @@ export * from './repositories/proofs';
 export * from './repositories/editions';
 export * from './repositories/prices';
 export * from './repositories/orders';
+export * from './repositories/safekeeping';
 export type { DocumentKind, JobKind } from './schema';

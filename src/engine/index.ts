@@ -8,3 +8,5 @@ export * from './progress';
 export { TILE } from './tilesPass';
 export { layOutPrintFile } from './printFilePass';
 export type { PrintFileWork } from './printFilePass';
+export { BadArchive } from './archive';
+export type { Manifest, PackResult } from './archive';

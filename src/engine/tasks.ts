@@ -1,3 +1,4 @@
+import { checkStored, packArchive, unpackArchive } from './archive';
 import { decodeMaster } from './workingCopy';
 import { printFileRows } from './printFilePass';
 import { reopenPrintFile } from './reopenPrintFile';
@@ -20,6 +21,9 @@ export const TASKS = {
     progress: Progress,
   ) => printFileRows(input.work, input.range, progress),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),
+  pack: packArchive,
+  unpack: unpackArchive,
+  checkStored,
   hash: (input: { path: string }) => hashFile(input.path),
 };
 

@@ -2,6 +2,8 @@ export * from './open';
 export * from './action';
 export * from './jobRuns';
 export * from './refusalWords';
+export * from './safekeeping';
+export * from './exportWork';
 export * from './masterWork';
 export * from './printFileWork';
 export * from './workMarks';

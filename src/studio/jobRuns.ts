@@ -1,4 +1,4 @@
-import { addJob, getJob, saveJob } from '@/data';
+import { addJob, getJob, saveJob, saveResult } from '@/data';
 import type { JobKind, JobRow, Writing } from '@/data';
 import type { EndedJob, JobNow, Progress } from '@/engine';
 import { intakeRun, readRun } from './masterWork';
@@ -6,26 +6,32 @@ import type { IntakeSpec, ReadSpec } from './masterWork';
 import { printFileRun } from './printFileWork';
 import type { PrintFileOrder } from './printFileWork';
 import type { Studio } from './open';
+import { backupRun, checkRun } from './safekeeping';
+import type { BackupSpec } from './safekeeping';
 
 /** What each kind of job is told; plain data, kept in its row. */
 export interface JobSpecs {
   intake: IntakeSpec;
   read: ReadSpec;
   printFile: PrintFileOrder;
+  backup: BackupSpec;
+  check: Record<string, never>;
 }
 
-/** Does the work; may answer with a job that was noted to follow it. */
+/** Does the work; may answer with what it found, and with a job that was noted to follow it. */
 type Run<Spec> = (
   open: Studio,
   spec: Spec,
   progress: Progress,
   signal: AbortSignal,
-) => Promise<JobRow | void>;
+) => Promise<{ following?: JobRow; result?: unknown } | void>;
 
 const RUNS: { [K in keyof JobSpecs]: Run<JobSpecs[K]> } = {
   intake: intakeRun,
   read: readRun,
   printFile: printFileRun,
+  backup: backupRun,
+  check: checkRun,
 };
 
 /** Writes a job down; it runs once it is handed to `queueJob`, after the write. */
@@ -41,8 +47,10 @@ export function queueJob(open: Studio, row: JobRow): Promise<EndedJob> {
   return open.jobs.add(
     { id, kind, workId, state: 'queued', stage: 'waiting', share: 0, error: null },
     async (progress, signal) => {
-      const following = await run(open, spec, progress, signal);
-      if (following) void queueJob(open, following);
+      const ended = await run(open, spec, progress, signal);
+      if (ended?.result !== undefined)
+        await open.db.write((tx) => saveResult(tx, id, ended.result));
+      if (ended?.following) void queueJob(open, ended.following);
     },
   );
 }

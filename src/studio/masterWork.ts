@@ -1,4 +1,4 @@
-import { rm } from 'node:fs/promises';
+import { rm, stat } from 'node:fs/promises';
 import type { SpaceId } from '@/core/colour';
 import type { MasterFacts } from '@/core/image';
 import { addJob, addMaster, currentMaster } from '@/data';
@@ -48,7 +48,7 @@ export async function intakeRun(
   spec: IntakeSpec,
   progress: Progress,
   signal: AbortSignal,
-): Promise<JobRow> {
+): Promise<{ following: JobRow }> {
   const { workId, sha256, name, facts, at } = spec;
   const paths = storePaths(open.home);
   const arrival = paths.arrival(sha256);
@@ -62,10 +62,32 @@ export async function intakeRun(
     await keep(open.home, { path: arrival, sha256, bytes: spec.bytes });
     return await open.db.write(async (tx) => {
       await addMaster(tx, { workId, sha256, name, at, assumedSpace: null }, facts);
-      return addJob(tx, { kind: 'read', workId, spec: { sha256, assumedSpace: null }, at });
+      const read = { sha256, assumedSpace: null };
+      return { following: await addJob(tx, { kind: 'read', workId, spec: read, at }) };
     });
   } finally {
     await Promise.all([part, target, arrival].map((path) => rm(path, { force: true })));
+  }
+}
+
+/** Makes the working copy anew where it is not there, as after a restore. */
+export async function ensureWorkingCopy(
+  open: Studio,
+  sha256: string,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  const paths = storePaths(open.home);
+  const target = paths.pixels(sha256);
+  const there = await stat(target).catch(() => null);
+  if (there) return;
+  const path = paths.file(sha256);
+  const part = paths.temporary('.v');
+  try {
+    const { facts } = await readMaster(path, 0);
+    await runInWorker('decode', { path, facts, part, target }, progress, signal);
+  } finally {
+    await rm(part, { force: true });
   }
 }
 
@@ -79,6 +101,7 @@ export async function readRun(
   const paths = storePaths(open.home);
   const scratch = paths.temporary();
   try {
+    await ensureWorkingCopy(open, sha256, partOf(progress, 0, 0.4), signal);
     await runInWorker(
       'tiles',
       {

@@ -13,12 +13,7 @@ export interface Studio {
 const arrivalOf = ({ kind, spec }: { kind: JobKind; spec: unknown }): string[] =>
   kind === 'intake' ? [(spec as { sha256: string }).sha256] : [];
 
-/** Opens a data folder: migrates, marks what a stopped server left, sweeps half-made files. */
-export async function openStudio(home: string): Promise<Studio> {
-  const db = await openDatabase(home);
-  await db.write(markCutOff);
-  const wanted = (await cutOffJobs(db.read)).flatMap(arrivalOf);
-  await sweepLeftovers(home, new Set(wanted));
+function running(home: string, db: OpenDatabase): Studio {
   const jobs = new JobQueue({
     atOnce: WORKERS,
     clock: () => performance.now(),
@@ -26,6 +21,19 @@ export async function openStudio(home: string): Promise<Studio> {
   });
   return { home, db, jobs };
 }
+
+/** Opens a data folder: migrates, marks what a stopped server left, sweeps half-made files. */
+export async function openStudio(home: string): Promise<Studio> {
+  const db = await openDatabase(home);
+  await db.write(markCutOff);
+  const wanted = (await cutOffJobs(db.read)).flatMap(arrivalOf);
+  await sweepLeftovers(home, new Set(wanted));
+  return running(home, db);
+}
+
+/** Opens a data folder beside a server that may be at work in it: nothing is marked or swept. */
+export const attachStudio = async (home: string): Promise<Studio> =>
+  running(home, await openDatabase(home));
 
 const held = globalThis as { glassineStudio?: Promise<Studio> };
 

@@ -14,7 +14,7 @@ import {
   storePaths,
 } from '@/engine';
 import type { PrintFileWork, Progress } from '@/engine';
-import { colourOf } from './masterWork';
+import { colourOf, ensureWorkingCopy } from './masterWork';
 import { now } from './open';
 import type { Studio } from './open';
 
@@ -70,6 +70,7 @@ export async function writePrintFile(
     const colour = await colourOf(open, master);
     const pixels = paths.pixels(master.sha256);
     await mkdir(paths.tmp, { recursive: true });
+    await ensureWorkingCopy(open, master.sha256, silent, signal);
     await fillPrintFile(
       { pixels, colour, plan, recipe, target },
       partOf(progress, 0, 0.95),

@@ -16,8 +16,8 @@ import { ordersOf } from '../repositories/orders';
 import { readLog } from '../repositories/log';
 import { ledger, works } from '../schema';
 import * as facts from '../schema';
-import * as now from '../schemaNow';
-import { impressionNow } from '../schemaNow';
+import * as now from '../schema';
+import { impressionNow } from '../schema';
 import {
   countedWorks,
   drawerCounts,

@@ -2,7 +2,7 @@ import { inArray } from 'drizzle-orm';
 import type { EditionKind } from '@/core/edition';
 import type { Reading } from '../database';
 import { papers, works } from '../schema';
-import { editionNow } from '../schemaNow';
+import { editionNow } from '../schema';
 
 /** Titles of the given works. */
 export async function titlesOf(db: Reading, ids: number[]): Promise<Map<number, string>> {

@@ -7,7 +7,7 @@ import type { Master } from '../repositories/masters';
 import type { Work } from '../repositories/works';
 import { files, masters, sizeEvents, works } from '../schema';
 import type { JobRow } from '../repositories/jobs';
-import { masterNow, sizeNow } from '../schemaNow';
+import { masterNow, sizeNow } from '../schema';
 import { eq, and } from 'drizzle-orm';
 
 /** What the database can count of a work; judgements are made above. */

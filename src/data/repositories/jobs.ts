@@ -52,3 +52,19 @@ export async function markCutOff(tx: Writing): Promise<void> {
     .set({ state: 'cutOff', error: 'cut off: Glassine was stopped while it ran' })
     .where(inArray(jobs.state, ['queued', 'running']));
 }
+
+/** Keeps what a job found or made. */
+export async function saveResult(tx: Writing, id: number, result: unknown): Promise<void> {
+  await tx.update(jobs).set({ result }).where(eq(jobs.id, id));
+}
+
+/** The newest finished job of a kind that belongs to no work. */
+export async function lastDone(db: Reading, kind: JobKind): Promise<JobRow | undefined> {
+  const [row] = await db
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.kind, kind), eq(jobs.state, 'done')))
+    .orderBy(desc(jobs.id))
+    .limit(1);
+  return row;
+}

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import type { MasterFacts } from '@/core/image';
 import type { Reading, Writing } from '../database';
 import { files, masters, works } from '../schema';
-import { masterNow } from '../schemaNow';
+import { masterNow } from '../schema';
 import { addLogLine } from './log';
 
 export type Master = typeof masters.$inferSelect & { facts: MasterFacts };

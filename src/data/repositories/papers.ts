@@ -4,14 +4,16 @@ import { stockLevel } from '@/core/paper';
 import type { StockLevel } from '@/core/paper';
 import type { Reading, Writing } from '../database';
 import { materials, movements, papers } from '../schema';
-import { stockNow } from '../schemaNow';
+import { stockNow } from '../schema';
 import { addLogLine } from './log';
 
 export type PaperRow = typeof papers.$inferSelect;
 export type Paper = PaperRow & { sheets: number; level: StockLevel };
 export type MaterialRow = typeof materials.$inferSelect;
 
-export async function addPaper(tx: Writing, paper: Omit<PaperRow, 'id'>): Promise<number> {
+export type NewPaper = Omit<PaperRow, 'id' | 'version'>;
+
+export async function addPaper(tx: Writing, paper: NewPaper): Promise<number> {
   const [row] = await tx.insert(papers).values(paper).returning({ id: papers.id });
   await addLogLine(tx, {
     at: paper.createdAt,

@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { finishes, prices } from '../schema';
-import { priceNow } from '../schemaNow';
+import { priceNow } from '../schema';
 import { addLogLine } from './log';
 
 export type PriceRow = typeof prices.$inferSelect;

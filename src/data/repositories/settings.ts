@@ -18,6 +18,8 @@ export interface BenchSettings {
   locale: string;
   studio: string;
   handlingDays: number;
+  /** Where backups go; empty for a folder beside the data. */
+  backupFolder: string;
   sizing: SizingRules;
   packing: PackingRules;
   today: TodayRules;
@@ -30,6 +32,7 @@ export const DEFAULT_SETTINGS: BenchSettings = {
   locale: 'en-GB',
   studio: '',
   handlingDays: 3,
+  backupFolder: '',
   sizing: SIZING_RULES,
   packing: PACKING_RULES,
   today: TODAY_RULES,

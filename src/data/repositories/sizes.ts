@@ -1,7 +1,7 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { sizeEvents } from '../schema';
-import { sizeNow } from '../schemaNow';
+import { sizeNow } from '../schema';
 import { addLogLine } from './log';
 
 export type SizeEvent = typeof sizeEvents.$inferSelect;

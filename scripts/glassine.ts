@@ -1,0 +1,125 @@
+/** The command line of a studio: backup, restore, export, check, passphrase. */
+import { existsSync } from 'node:fs';
+import { chmod, mkdir, writeFile } from 'node:fs/promises';
+import { dirname, join, resolve } from 'node:path';
+import { createInterface } from 'node:readline/promises';
+import { Worker } from 'node:worker_threads';
+import { startWorkersBy } from '@/engine';
+import { SHORTEST, keepPassphrase } from '@/gate';
+import { exportEverything } from '@/studio/exportWork';
+import { startJob } from '@/studio/jobRuns';
+import { attachStudio, now } from '@/studio/open';
+import type { Studio } from '@/studio/open';
+import { restoreBackup } from '@/studio/safekeeping';
+import type { BackupResult, CheckResult } from '@/studio/safekeeping';
+import { getJob } from '@/data';
+
+const USAGE = `npm run -s glassine -- <command>
+
+  backup FILE.zip            a whole backup, while Glassine may be running
+  restore FILE.zip FOLDER    into an empty or new folder, every file checked
+  export FOLDER              every table as CSV and JSON
+  check                      every stored file and the edition ledger
+  passphrase                 sets the passphrase that a network needs
+
+The data folder is GLASSINE_HOME, else ./var.`;
+
+const home = resolve(process.env.GLASSINE_HOME ?? './var');
+startWorkersBy(() => new Worker(new URL('./worker.mjs', import.meta.url)));
+
+class Stop extends Error {}
+const need = (value: string | undefined, what: string): string => {
+  if (value === undefined) throw new Stop(`${what} is missing.\n\n${USAGE}`);
+  return value;
+};
+
+async function existing(): Promise<Studio> {
+  if (!existsSync(join(home, 'studio.db')))
+    throw new Stop(`There is no studio in ${home}. Set GLASSINE_HOME to its data folder.`);
+  return attachStudio(home);
+}
+
+/** Runs a job to its end with its progress on the terminal; answers what it found. */
+async function run<T>(open: Studio, kind: 'backup' | 'check', spec: never): Promise<T> {
+  const { id, ended } = await startJob(open, { kind, workId: null, spec, at: now() });
+  const unfollow = open.jobs.follow(() => {
+    const job = open.jobs.get(id);
+    if (job && process.stderr.isTTY)
+      process.stderr.write(`\r${job.stage} ${Math.round(job.share * 100)} %      `);
+  });
+  const { cause } = await ended;
+  unfollow();
+  if (process.stderr.isTTY) process.stderr.write('\r');
+  if (cause) throw cause;
+  return (await getJob(open.db.read, id))?.result as T;
+}
+
+async function backup(file: string): Promise<void> {
+  const target = resolve(file);
+  if (existsSync(target)) throw new Stop(`${target} is there already; name a new file.`);
+  const open = await existing();
+  const made = await run<BackupResult>(open, 'backup', { target, made: now() } as never);
+  console.log(`${target}: ${made.files} files, ${(made.bytes / 1e6).toFixed(1)} MB`);
+  if (made.damaged.length > 0)
+    throw new Stop(`Left out, since damaged or missing: ${made.lost.join('; ')}.`);
+}
+
+async function check(): Promise<void> {
+  const found = await run<CheckResult>(await existing(), 'check', {} as never);
+  console.log(`${found.files} files, ${(found.bytes / 1e6).toFixed(1)} MB`);
+  const bad = [
+    ...found.missing.map((f) => `missing: ${f.what.join(', ')} (${f.sha256})`),
+    ...found.damaged.map((f) => `damaged: ${f.what.join(', ')} (${f.sha256})`),
+    ...(found.ledger.sound ? [] : [`ledger: broken at entry ${found.ledger.brokenAt}`]),
+  ];
+  if (bad.length > 0) throw new Stop(bad.join('\n'));
+  console.log('All are as they were stored; the ledger holds.');
+}
+
+async function passphrase(): Promise<void> {
+  const reader = createInterface({ input: process.stdin, output: process.stderr });
+  const typed = await reader.question(`Passphrase, at least ${SHORTEST} characters: `);
+  reader.close();
+  const path = join(home, 'access.json');
+  await mkdir(dirname(path), { recursive: true });
+  await writeFile(path, JSON.stringify(await keepPassphrase(typed)));
+  await chmod(path, 0o600);
+  console.log(`Kept in ${path} as a salted key. Start Glassine again to use it.`);
+}
+
+const [command, first, second] = process.argv.slice(2);
+try {
+  switch (command) {
+    case 'backup':
+      await backup(need(first, 'The file to write'));
+      break;
+    case 'restore': {
+      const folder = resolve(need(second, 'The folder to restore into'));
+      const manifest = await restoreBackup(need(first, 'The backup'), folder);
+      console.log(
+        `${folder}: restored as it was at ${manifest.made}, ${manifest.files.length} files checked.`,
+      );
+      for (const name of manifest.leftOut)
+        console.log(`Not in it, since damaged when it was made: ${name}`);
+      break;
+    }
+    case 'export': {
+      const folder = resolve(need(first, 'The folder to write into'));
+      const counts = await exportEverything((await existing()).db.read, folder);
+      for (const [name, rows] of Object.entries(counts)) console.log(`${name}: ${rows}`);
+      break;
+    }
+    case 'check':
+      await check();
+      break;
+    case 'passphrase':
+      await passphrase();
+      break;
+    default:
+      throw new Stop(USAGE);
+  }
+  process.exit(0);
+} catch (error) {
+  console.error(error instanceof Error ? error.message : String(error));
+  process.exit(1);
+}

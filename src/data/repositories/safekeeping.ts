@@ -1,0 +1,92 @@
+import { getTableColumns, getTableName, inArray, is, sql } from 'drizzle-orm';
+import { SQLiteTable } from 'drizzle-orm/sqlite-core';
+import type { Database, Reading } from '../database';
+import * as schema from '../schema';
+import { documents, masters, orders, printFiles, works } from '../schema';
+
+/** Writes a consistent copy of the whole database into a new file, while it is in use. */
+export async function snapshotDatabase(db: Database, path: string): Promise<void> {
+  await db.run(sql`VACUUM INTO ${path}`);
+}
+
+/** Hashes of every file of the store that some fact refers to, once each. */
+export async function referredFiles(db: Reading): Promise<string[]> {
+  const rows = await db.all<{ sha256: string }>(sql`
+    SELECT sha256 FROM file UNION SELECT sha256 FROM print_file UNION SELECT sha256 FROM document
+    ORDER BY sha256`);
+  return rows.map((r) => r.sha256);
+}
+
+/** What is lost when a stored file is lost, in a few words each. */
+export async function dependants(
+  db: Reading,
+  hashes: string[],
+): Promise<{ sha256: string; what: string }[]> {
+  const [ofMasters, ofPrints, ofDocuments] = await Promise.all([
+    db
+      .selectDistinct({ sha256: masters.sha256, name: masters.name, title: works.title })
+      .from(masters)
+      .innerJoin(works, sql`${works.id} = ${masters.workId}`)
+      .where(inArray(masters.sha256, hashes)),
+    db
+      .select({ sha256: printFiles.sha256, name: printFiles.name, title: works.title })
+      .from(printFiles)
+      .innerJoin(works, sql`${works.id} = ${printFiles.workId}`)
+      .where(inArray(printFiles.sha256, hashes)),
+    db
+      .select({ sha256: documents.sha256, kind: documents.kind, number: orders.number })
+      .from(documents)
+      .innerJoin(orders, sql`${orders.id} = ${documents.orderId}`)
+      .where(inArray(documents.sha256, hashes)),
+  ]);
+  return [
+    ...ofMasters.map((m) => ({
+      sha256: m.sha256,
+      what: `the master ${m.name} of “${m.title}”`,
+    })),
+    ...ofPrints.map((p) => ({
+      sha256: p.sha256,
+      what: `the print file ${p.name} of “${p.title}”`,
+    })),
+    ...ofDocuments.map((d) => ({
+      sha256: d.sha256,
+      what: `the ${d.kind} of order ${d.number}`,
+    })),
+  ];
+}
+
+const tables = (): SQLiteTable[] =>
+  Object.values<unknown>(schema).filter((entry): entry is SQLiteTable =>
+    is(entry, SQLiteTable),
+  );
+
+/** Tables with what the user entered and what happened; derived and passing ones are left out. */
+const LEFT_OUT = /_now$|^proof_out$|^undo_step$|^job$/;
+const EXPORT_ROWS = 1000;
+
+export interface ExportedTable {
+  name: string;
+  columns: string[];
+  /** Rows in order, some at a time; JSON columns as they are stored. */
+  rows: () => AsyncGenerator<Record<string, string | number | null>[]>;
+}
+
+/** Every table of facts, to be written out. */
+export const exportTables = (db: Reading): ExportedTable[] =>
+  tables()
+    .map((table) => ({ table, name: getTableName(table) }))
+    .filter(({ name }) => !LEFT_OUT.test(name))
+    .sort((a, b) => (a.name < b.name ? -1 : 1))
+    .map(({ table, name }) => ({
+      name,
+      columns: Object.values(getTableColumns(table)).map((c) => c.name),
+      async *rows() {
+        for (let from = 0; ; from += EXPORT_ROWS) {
+          const part = await db.all<Record<string, string | number | null>>(
+            sql`SELECT * FROM ${table} ORDER BY rowid LIMIT ${EXPORT_ROWS} OFFSET ${from}`,
+          );
+          if (part.length > 0) yield part;
+          if (part.length < EXPORT_ROWS) return;
+        }
+      },
+    }));

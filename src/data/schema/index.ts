@@ -1,0 +1,6 @@
+export * from './works';
+export * from './papers';
+export * from './editions';
+export * from './orders';
+export * from './running';
+export * from './now';

@@ -1,0 +1,4 @@
+export * from './gate';
+export * from './passphrase';
+export * from './origin';
+export * from './headers';
