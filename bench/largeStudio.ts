@@ -1,66 +1,26 @@
-import { createHash } from 'node:crypto';
-import { sql } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { link } from '@/core/edition';
-import type { LedgerEntry, LedgerFact } from '@/core/edition';
+import type { LedgerEntry } from '@/core/edition';
 import { gsm, minor, mm } from '@/core/units';
 import type { OpenDatabase, Writing } from '@/data';
 import * as t from '@/data/schema';
+import {
+  FIRST,
+  LAST,
+  NAMES,
+  SIZES,
+  TOWNS,
+  day,
+  ledgerFacts,
+  pick,
+  sha256,
+} from './largeFacts';
 
-const FIRST = [
-  'Salt',
-  'Low',
-  'Grey',
-  'Tide',
-  'Reed',
-  'Stone',
-  'Kelp',
-  'Winter',
-  'Ferry',
-  'Marsh',
-];
-const LAST = [
-  'Pans',
-  'Sun',
-  'Jugs',
-  'Causeway',
-  'Lines',
-  'Harbour',
-  'Sluice',
-  'Weir',
-  'Flats',
-  'Gate',
-];
-const NAMES = [
-  'Orla',
-  'Ivo',
-  'Brede',
-  'Tamsin',
-  'Kasimir',
-  'Noor',
-  'Ansel',
-  'Wilna',
-  'Piet',
-  'Edda',
-];
-const TOWNS = [
-  'Saltreach',
-  'Overmere',
-  'Hale Point',
-  'Dunmoor',
-  'Brackwell',
-  'Low Ferry',
-  'Tarn',
-];
-const SIZES = ['isoA-A2', 'isoA-A3', 'isoA-A1', 'metricFrames-50x70'];
 const IN_CHUNKS = 250;
-const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
-const pick = <T>(list: T[], i: number): T => list[i % list.length]!;
-const day = (n: number) => new Date(Date.UTC(2025, 0, 1) + n * 86_400_000).toISOString();
 
 async function insert(tx: Writing, table: SQLiteTable, rows: object[]): Promise<void> {
   for (let i = 0; i < rows.length; i += IN_CHUNKS)
-    await tx.insert(table).values(rows.slice(i, i + IN_CHUNKS) as never);
+    await tx.insert(table).values(rows.slice(i, i + IN_CHUNKS));
 }
 
 export interface LargeStudio {
@@ -89,40 +49,7 @@ export async function fillLargeStudio(
       k,
     })),
   );
-  const facts: LedgerFact[] = ids.flatMap((editionId) => {
-    const fact = (
-      kind: LedgerFact['kind'],
-      number: number | null,
-      payload: LedgerFact['payload'],
-    ) => ({
-      editionId,
-      kind,
-      series: number === null ? null : ('number' as const),
-      number,
-      at: day(editionId % 300),
-      payload,
-    });
-    const order = (k: number) =>
-      String(400 + (editionId - 1) * ordersEach + k + 1).padStart(4, '0');
-    return [
-      fact('declared', null, {
-        kind: 'limited',
-        scope: 'perSize',
-        size: impressionsEach + (editionId % 3),
-        artistsProofs: 2,
-      }),
-      ...Array.from({ length: impressionsEach }, (_, k) =>
-        fact('assigned', k + 1, { printing: 1, sizeKey: size(editionId) }),
-      ),
-      ...Array.from({ length: ordersEach }, (_, k) =>
-        fact('ordered', k + 1, { order: order(k) }),
-      ),
-      ...Array.from(
-        { length: Math.max(0, ordersEach - (editionId % 4 === 0 ? 1 : 0)) },
-        (_, k) => fact('shipped', k + 1, { order: order(k) }),
-      ),
-    ];
-  });
+  const facts = ids.flatMap((id) => ledgerFacts(id, impressionsEach, ordersEach, size(id)));
   const shipped = (work: number, k: number) => !(work % 4 === 0 && k === ordersEach - 1);
   let last: LedgerEntry | undefined;
   const entries = facts.map((fact) => (last = link(fact, last, sha256)));

@@ -4,7 +4,7 @@ import type { MaterialRow, PaperRow } from '@/data';
 export const ARTIST = 'Senna Quillfeather';
 export const STUDIO = 'Senna Quillfeather, Sluice House, Saltreach';
 
-type PaperSeed = Omit<PaperRow, 'id' | 'createdAt' | 'version'> & { received: number };
+type PaperSeed = Omit<PaperRow, 'id' | 'createdAt'> & { received: number };
 
 const paper = (
   name: string,

@@ -50,7 +50,7 @@ async function run<T>(open: Studio, kind: 'backup' | 'check', spec: never): Prom
   const { cause } = await ended;
   unfollow();
   if (process.stderr.isTTY) process.stderr.write('\r');
-  if (cause) throw cause;
+  if (cause) throw cause as Error;
   return (await getJob(open.db.read, id))?.result as T;
 }
 

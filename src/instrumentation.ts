@@ -5,5 +5,6 @@ export async function register(): Promise<void> {
   if (process.env.NODE_ENV === 'production' && process.env.GLASSINE_GATED !== '1')
     throw new Error('Start Glassine with `npm start`: it is not served without its gate.');
   const { studio } = await import('./studio/open');
-  await studio();
+  const { remakeMissing } = await import('./studio/remake');
+  await remakeMissing(await studio());
 }

@@ -6,7 +6,8 @@ import '@fontsource/commissioner/500.css';
 import '@fontsource/commissioner/600.css';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
-import { BenchProvider, Chest, GlobalStyle, House, ToastProvider } from '@/shell';
+import { BenchProvider, Chest, GlobalStyle, House } from '@/shell';
+import { UndoToasts } from '@/drawers/undo/UndoToasts';
 import { BenchSwitches } from '@/drawers/settings/BenchSwitches';
 import { loadChest } from '@/drawers/settings/view';
 import { StyleRegistry } from './registry';
@@ -23,12 +24,12 @@ export default async function RootLayout({ children }: { children: React.ReactNo
         <StyleRegistry nonce={nonce}>
           <GlobalStyle />
           <BenchProvider bench={bench}>
-            <ToastProvider>
+            <UndoToasts>
               <House>
                 <Chest counts={counts} foot={<BenchSwitches />} />
                 <main>{children}</main>
               </House>
-            </ToastProvider>
+            </UndoToasts>
           </BenchProvider>
         </StyleRegistry>
       </body>

@@ -15,4 +15,5 @@ export * from './repositories/editions';
 export * from './repositories/prices';
 export * from './repositories/orders';
 export * from './repositories/safekeeping';
+export * from './repositories/undo';
 export type { DocumentKind, JobKind } from './schema';

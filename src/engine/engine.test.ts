@@ -216,7 +216,7 @@ describe('colour', () => {
     }
   });
 
-  it('leaves profiles that are no matrix to Little CMS', async () => {
+  it('leaves profiles that are no matrix to Little CMS', () => {
     const srgb = iccProfile(RGB_SPACES.srgb);
     const broken = srgb.slice();
     // A green curve of a kind that does not exist.

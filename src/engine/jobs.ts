@@ -146,7 +146,7 @@ export class JobQueue {
     job.state =
       cause === null ? 'done' : cause instanceof Cancelled ? 'cancelled' : 'failed';
     if (cause === null) job.share = 1;
-    else job.error = cause instanceof Error ? cause.message : String(cause);
+    else job.error = cause instanceof Error ? cause.message : 'unknown reason';
     await this.options.save(job).catch(() => undefined);
     entry.settled({ job, cause });
     this.tell();

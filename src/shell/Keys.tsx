@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { STATIONS } from '@/core/work';
 import { Dialog } from './Dialog';
 import { FindDialog } from './FindDialog';
+import { useToast } from './Toasts';
 
 const List = styled.dl`
   display: grid;
@@ -28,6 +29,8 @@ const DRAWER_KEYS: Record<string, string> = {
   o: '/orders',
   a: '/accounts',
   l: '/log',
+  d: '/safekeeping',
+  s: '/settings',
 };
 
 const isTyping = (target: EventTarget | null) =>
@@ -49,6 +52,7 @@ export function Keys({
 }) {
   const [open, setOpen] = useState(false);
   const router = useRouter();
+  const { takeBack } = useToast();
   const path = usePathname();
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -58,6 +62,7 @@ export function Keys({
       const drawer = DRAWER_KEYS[event.key];
       if (event.key === '?') setOpen(true);
       else if (event.key === 'f') onFinding(true);
+      else if (event.key === 'z') takeBack(null);
       else if (station && work) router.push(`/works/${work}/${station}`);
       else if (drawer) router.push(drawer);
       else if (event.key === 'u') onUnits();
@@ -67,14 +72,16 @@ export function Keys({
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [path, router, onUnits, onTone, onFinding]);
+  }, [path, router, onUnits, onTone, onFinding, takeBack]);
   const lines: [string, string][] = [
     ['1 … 8', 'stations of the open work, from Capture to Pack'],
     [
       't w p r e o a l',
       'Table, Works, Papers, Proofs, Editions, Orders, Accounts, Log book',
     ],
+    ['d s', 'your data and its backups; bench settings'],
     ['f', 'find a title, a name, an order, a number'],
+    ['z', 'take the last step back, where it can be'],
     ['u', 'millimetres or inches'],
     ['g', 'grey of the table: light, middle, dark'],
     ['↑ ↓', 'walk through a list; Enter opens the line'],

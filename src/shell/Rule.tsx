@@ -1,4 +1,5 @@
 'use client';
+import { PencilLine } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import styled from 'styled-components';
@@ -22,9 +23,9 @@ export const Steel = styled.header`
 
 const Stations = styled.ol`
   display: grid;
-  grid-template-columns: repeat(8, 1fr);
+  grid-template-columns: repeat(8, 1fr) auto;
   height: 100%;
-  padding: 0 20px;
+  padding: 0 0 0 20px;
 `;
 
 /** Ticks of the rule: ten to a station, the fifth longer, the first longest. */
@@ -76,6 +77,17 @@ const Line = styled.span`
   white-space: nowrap;
 `;
 
+const Edit = styled(Link)`
+  display: grid;
+  place-items: center;
+  height: 100%;
+  padding: 0 14px;
+  color: var(--ink);
+  &:focus-visible {
+    outline-offset: -3px;
+  }
+`;
+
 const label = (station: Station) => station[0]!.toUpperCase() + station.slice(1);
 
 /** The steel rule: the stations of one work, in the order of the job, with their marks. */
@@ -104,6 +116,11 @@ export function Rule({ workId, marks }: { workId: number; marks: Record<Station,
               </li>
             );
           })}
+          <li>
+            <Edit href={`/works/${workId}/edit`} aria-label="Title, size and medium">
+              <PencilLine size={16} aria-hidden />
+            </Edit>
+          </li>
         </Stations>
       </nav>
     </Steel>

@@ -1,12 +1,18 @@
 'use client';
-import { useEffect, useState, useTransition } from 'react';
+import { useEffect, useRef, useState, useTransition } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Form, TypedValues } from './fields';
 import { useToast } from './Toasts';
 
 /** What a server action answers. */
 export type Answer<T> =
-  { ok: true; value: T } | { ok: false; message: string; fields: Record<string, string> };
+  | { ok: true; value: T; undo?: number }
+  | {
+      ok: false;
+      message: string;
+      fields: Record<string, string>;
+      fresh?: Record<string, string>;
+    };
 
 export interface ActionForm {
   form: Form;
@@ -26,27 +32,31 @@ export function useActionForm<T>(
   const form = useForm<TypedValues>({ defaultValues: defaults });
   const [sending, start] = useTransition();
   const [problem, setProblem] = useState<string | null>(null);
-  const toast = useToast();
+  const { say } = useToast();
+  /** What the server told a stale form to send along from now on. */
+  const fresh = useRef<TypedValues>({});
   const key = JSON.stringify(defaults);
   useEffect(() => {
+    fresh.current = {};
     form.reset(JSON.parse(key) as TypedValues, { keepDirtyValues: true });
   }, [form, key]);
   const send = form.handleSubmit((typed) => {
     start(async () => {
       try {
-        const answer = await action({ ...options.fixed, ...typed });
+        const answer = await action({ ...options.fixed, ...fresh.current, ...typed });
         if (!answer.ok) {
+          fresh.current = { ...fresh.current, ...answer.fresh };
           const own = Object.keys(defaults);
           for (const [name, message] of Object.entries(answer.fields))
             form.setError(name, { message });
           const first = own.find((name) => answer.fields[name]);
           if (first) form.setFocus(first);
-          setProblem(first ? null : answer.message);
+          setProblem(first && !answer.fresh ? null : answer.message);
           return;
         }
         setProblem(null);
         form.reset(typed);
-        if (options.done) toast(options.done);
+        if (options.done) say(options.done, answer.undo);
         options.onDone?.(answer.value);
       } catch {
         setProblem('Glassine did not answer. What you typed is still here: try again.');
@@ -60,16 +70,19 @@ export function useActionForm<T>(
 export function useAction<T>(
   action: (typed: TypedValues) => Promise<Answer<T>>,
   done?: string,
+  onDone?: (value: T) => void,
 ): { run: (typed: TypedValues) => void; sending: boolean; problem: string | null } {
   const [sending, start] = useTransition();
   const [problem, setProblem] = useState<string | null>(null);
-  const toast = useToast();
+  const { say } = useToast();
   const run = (typed: TypedValues) =>
     start(async () => {
       try {
         const answer = await action(typed);
         setProblem(answer.ok ? null : answer.message);
-        if (answer.ok && done) toast(done);
+        if (!answer.ok) return;
+        if (done) say(done, answer.undo);
+        onDone?.(answer.value);
       } catch {
         setProblem('Glassine did not answer. Try again.');
       }

@@ -1,21 +1,31 @@
 import { revalidatePath } from 'next/cache';
-import { Refused, readSettings } from '@/data';
-import type { BenchSettings, Writing } from '@/data';
+import { Refused, noteUndo, readSettings } from '@/data';
+import type { BenchSettings, UndoStep, Writing } from '@/data';
+import { faultWords } from './faults';
 import type { Input } from './input';
 import { now, studio } from './open';
 import type { Studio } from './open';
 
 /** What an action tells the form: done, or a sentence and sentences by field. */
 export type ActionResult<T = unknown> =
-  { ok: true; value: T } | { ok: false; message: string; fields: Record<string, string> };
+  | { ok: true; value: T; undo?: number }
+  | {
+      ok: false;
+      message: string;
+      fields: Record<string, string>;
+      /** What the form should send along from now on, when it had gone stale. */
+      fresh?: Record<string, string>;
+    };
 
 export const refuse = (
   message: string,
   fields: Record<string, string> = {},
+  fresh?: Record<string, string>,
 ): ActionResult<never> => ({
   ok: false,
   message,
   fields,
+  ...(fresh ? { fresh } : {}),
 });
 
 export interface ActionTools {
@@ -23,6 +33,8 @@ export interface ActionTools {
   settings: BenchSettings;
   at: string;
   write: <T>(work: (tx: Writing) => Promise<T>) => Promise<T>;
+  /** Keeps how to take this step back, within its write; the answer then offers to. */
+  undoable: (tx: Writing, label: string, step: UndoStep) => Promise<void>;
 }
 
 /**
@@ -40,19 +52,26 @@ export async function act<T, R>(
   const read = input.read(typed, settings);
   if (!read.ok)
     return refuse(Object.values(read.fields)[0] ?? 'Nothing was given.', read.fields);
+  const at = now();
+  let undo: number | undefined;
   try {
     const result = await run(read.value, {
       studio: open,
       settings,
-      at: now(),
+      at,
       write: (work) => open.db.write(work),
+      undoable: async (tx, label, step) => {
+        undo = await noteUndo(tx, { at, label, step });
+      },
     });
     if (isRefusal(result)) return result;
     revalidatePath('/', 'layout');
-    return { ok: true, value: result };
+    return { ok: true, value: result, ...(undo === undefined ? {} : { undo }) };
   } catch (error) {
     if (error instanceof Refused)
       return refuse(words[error.code] ?? `This is not possible: ${error.code}.`);
+    const fault = faultWords(error);
+    if (fault) return refuse(fault);
     throw error;
   }
 }

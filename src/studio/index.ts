@@ -1,5 +1,7 @@
 export * from './open';
 export * from './action';
+export * from './faults';
+export * from './stale';
 export * from './jobRuns';
 export * from './refusalWords';
 export * from './safekeeping';

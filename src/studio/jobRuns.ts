@@ -1,5 +1,5 @@
 import { addJob, getJob, saveJob, saveResult } from '@/data';
-import type { JobKind, JobRow, Writing } from '@/data';
+import type { JobRow, Writing } from '@/data';
 import type { EndedJob, JobNow, Progress } from '@/engine';
 import { intakeRun, readRun } from './masterWork';
 import type { IntakeSpec, ReadSpec } from './masterWork';
@@ -43,7 +43,7 @@ export const noteJob = <K extends keyof JobSpecs>(
 /** Puts a noted job into the line. */
 export function queueJob(open: Studio, row: JobRow): Promise<EndedJob> {
   const { id, kind, workId, spec } = row;
-  const run = RUNS[kind as keyof JobSpecs] as Run<unknown>;
+  const run = RUNS[kind] as Run<unknown>;
   return open.jobs.add(
     { id, kind, workId, state: 'queued', stage: 'waiting', share: 0, error: null },
     async (progress, signal) => {

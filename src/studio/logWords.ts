@@ -41,6 +41,12 @@ const plain = (d: Detail, key: string) =>
 
 const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'work.new': () => 'Taken into the drawer.',
+  'work.edited': (d) => `Changed: ${plain(d, 'fields') || 'nothing'}.`,
+  'work.removed': (d) => `Work “${plain(d, 'name')}” taken out of the drawer.`,
+  'paper.edited': (d) =>
+    `Paper ${plain(d, 'name')} changed: ${plain(d, 'fields') || 'nothing'}.`,
+  'paper.removed': (d) => `Paper ${plain(d, 'name')} taken out of the drawer.`,
+  undone: (d) => `Taken back: ${plain(d, 'what')}.`,
   'master.taken': (d) =>
     `Master ${plain(d, 'name')}, ${plain(d, 'pixels')} px, ${plain(d, 'space') || 'untagged'}.`,
   'master.space': (d) =>

@@ -140,6 +140,6 @@ export async function takeMaster(
   if (stop?.aborted) cancel();
   const { cause } = await ended;
   stop?.removeEventListener('abort', cancel);
-  if (cause) throw cause;
+  if (cause) throw cause as Error;
   return (await currentMaster(open.db.read, workId))!;
 }

@@ -7,6 +7,7 @@ import {
   openDatabase,
   readSettings,
   referredFiles,
+  settleRestored,
   snapshotDatabase,
 } from '@/data';
 import type { Reading } from '@/data';
@@ -168,6 +169,7 @@ export async function restoreBackup(
       const ledger = await checkLedger(db.read);
       if (!ledger.sound)
         throw new BadArchive(`its edition ledger is broken at entry ${ledger.brokenAt}`);
+      await db.write(settleRestored);
     } finally {
       db.close();
     }

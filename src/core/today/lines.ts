@@ -33,6 +33,8 @@ export type TodayLine = { urgency: Urgency } & (
   | { what: 'noMaster'; workId: number; work: string }
   | { what: 'noSizes'; workId: number; work: string }
   | { what: 'fallsShort'; workId: number; work: string; size: string; ppi: number }
+  /** `days` since the last backup; null when there is none. */
+  | { what: 'backup'; days: number | null }
 );
 
 export interface TodayFacts {
@@ -50,6 +52,8 @@ export interface TodayFacts {
   noMaster: { workId: number; work: string }[];
   noSizes: { workId: number; work: string }[];
   fallsShort: { workId: number; work: string; size: string; ppi: number }[];
+  /** ISO instants: the last backup, and the first and last thing written down. */
+  kept: { backup: string | null; first: string | null; last: string | null };
 }
 
 export interface TodayRules {
@@ -57,9 +61,28 @@ export interface TodayRules {
   dueWithinDays: number;
   /** An edition with this share or less left is nearly closed. */
   nearlyClosedShare: number;
+  /** A backup is due when something was written and the last one is so many days old. */
+  backupAfterDays: number;
 }
 
-export const TODAY_RULES: TodayRules = { dueWithinDays: 2, nearlyClosedShare: 0.1 };
+export const TODAY_RULES: TodayRules = {
+  dueWithinDays: 2,
+  nearlyClosedShare: 0.1,
+  backupAfterDays: 7,
+};
+
+/** A reminder when what was written since the last backup has waited too long. */
+function backupLine(
+  { backup, first, last }: TodayFacts['kept'],
+  today: string,
+  { backupAfterDays }: TodayRules,
+): TodayLine[] {
+  const unsaved = backup === null ? first : last !== null && last > backup ? backup : null;
+  if (unsaved === null) return [];
+  const days = -daysUntil(unsaved, today);
+  if (days < backupAfterDays) return [];
+  return [{ what: 'backup', urgency: 'low', days: backup === null ? null : days }];
+}
 
 const RANK: Record<Urgency, number> = { late: 0, due: 1, low: 2, waiting: 3 };
 
@@ -90,6 +113,7 @@ export function todayLines(
         sheets: p.sheets,
         reorderPoint: p.reorderPoint,
       })),
+    ...backupLine(facts.kept, today, rules),
     ...facts.editions
       .filter((e) => e.left <= e.of * rules.nearlyClosedShare)
       .map((e): TodayLine => ({ what: 'edition', urgency: 'low', ...e })),

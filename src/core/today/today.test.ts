@@ -11,6 +11,7 @@ const none: TodayFacts = {
   noMaster: [],
   noSizes: [],
   fallsShort: [],
+  kept: { backup: null, first: null, last: null },
 };
 const order = (number: string, due: string) => ({
   ...work,
@@ -55,3 +56,31 @@ it('puts the late before the due before the low before what can wait', () => {
 
 it('has nothing to show for an empty studio', () =>
   expect(todayLines(none, '2026-11-23', TODAY_RULES)).toEqual([]));
+
+it.each([
+  [{ backup: null, first: null, last: null }, undefined],
+  [
+    { backup: null, first: '2026-11-20T09:00:00Z', last: '2026-11-22T09:00:00Z' },
+    undefined,
+  ],
+  [{ backup: null, first: '2026-11-01T09:00:00Z', last: '2026-11-22T09:00:00Z' }, null],
+  [
+    {
+      backup: '2026-11-10T09:00:00Z',
+      first: '2026-01-01T09:00:00Z',
+      last: '2026-11-22T09:00:00Z',
+    },
+    13,
+  ],
+  [
+    {
+      backup: '2026-11-10T09:00:00Z',
+      first: '2026-01-01T09:00:00Z',
+      last: '2026-11-09T09:00:00Z',
+    },
+    undefined,
+  ],
+])('reminds of a backup: %j gives %p days', (kept, days) => {
+  const [line] = todayLines({ ...none, kept }, '2026-11-23', TODAY_RULES);
+  expect(line && 'days' in line ? line.days : undefined).toBe(days);
+});

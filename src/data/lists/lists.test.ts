@@ -243,7 +243,7 @@ describe('lists are sorted, found and paged by the database', () => {
       expect(await everyLine((a) => proofsPage(read, a), { sort })).toHaveLength(WORKS * 2);
     const sales = await everyLine((a) => salesPage(read, a));
     expect(sales.reduce((t, s) => t + s.sold, 0)).toBe(WORKS * ORDERS - WORKS / 4);
-    expect(rising(sales.map((s) => -s.gross))).toBe(true);
+    expect(rising(sales.map((s) => -Number(s.gross)))).toBe(true);
   });
 
   it('offers only impressions that are here', async () => {
@@ -308,7 +308,7 @@ describe('query plans', () => {
         sql: `EXPLAIN QUERY PLAN ${sql}`,
         args: params as InValue[],
       });
-      steps.push(...plan.rows.map((r) => String(r.detail)));
+      steps.push(...plan.rows.map((r) => r.detail as string));
     }
     return steps.join('\n');
   }

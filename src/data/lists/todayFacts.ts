@@ -64,6 +64,16 @@ export async function offeredMark(db: Reading): Promise<(number | string | null)
   return Object.values(row!);
 }
 
+/** When the first and the last line of the log book were written. */
+export async function writtenSpan(
+  db: Reading,
+): Promise<{ first: string | null; last: string | null }> {
+  const [row] = await db.all<{ first: string | null; last: string | null }>(
+    sql`SELECT (SELECT min(at) FROM log_line) AS first, (SELECT max(at) FROM log_line) AS last`,
+  );
+  return row!;
+}
+
 /** How much lies in each drawer. */
 export async function drawerCounts(db: Reading): Promise<{
   works: number;

@@ -1,6 +1,5 @@
 import { inArray, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
-import type { MasterFacts } from '@/core/image';
 import type { Reading } from '../database';
 import type { SizeEvent } from '../repositories/sizes';
 import type { Master } from '../repositories/masters';
@@ -83,7 +82,7 @@ export async function countedWorks(
   const masterOf = new Map(
     taken.map(({ master, file }): [number, Master] => [
       master.workId,
-      { ...master, facts: file as MasterFacts },
+      { ...master, facts: file },
     ]),
   );
   return ids.flatMap((id) => {

@@ -41,6 +41,10 @@ export async function newestJob(
 export const getJob = (db: Reading, id: number): Promise<JobRow | undefined> =>
   db.query.jobs.findFirst({ where: eq(jobs.id, id) });
 
+/** The newest jobs of a kind, whatever became of them. */
+export const recentJobs = (db: Reading, kind: JobKind, limit: number): Promise<JobRow[]> =>
+  db.select().from(jobs).where(eq(jobs.kind, kind)).orderBy(desc(jobs.id)).limit(limit);
+
 /** Jobs that a stopped server cut off and that nobody has run again or let go since. */
 export const cutOffJobs = (db: Reading): Promise<JobRow[]> =>
   db.select().from(jobs).where(eq(jobs.state, 'cutOff')).orderBy(desc(jobs.id));

@@ -60,6 +60,19 @@ export async function getMaster(db: Reading, id: number): Promise<Master | undef
   return row && asMaster(row);
 }
 
+/** The file of every work's newest master. */
+export const currentMasterFiles = (
+  db: Reading,
+): Promise<Pick<Master, 'workId' | 'sha256' | 'assumedSpace'>[]> =>
+  db
+    .select({
+      workId: masters.workId,
+      sha256: masters.sha256,
+      assumedSpace: masters.assumedSpace,
+    })
+    .from(masterNow)
+    .innerJoin(masters, eq(masters.id, masterNow.masterId));
+
 /** Titles of the works whose master this file is or was. */
 export async function worksOfFile(
   db: Reading,

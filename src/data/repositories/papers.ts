@@ -1,4 +1,4 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import type { PackingMaterial } from '@/core/packing';
 import { stockLevel } from '@/core/paper';
 import type { StockLevel } from '@/core/paper';
@@ -11,7 +11,7 @@ export type PaperRow = typeof papers.$inferSelect;
 export type Paper = PaperRow & { sheets: number; level: StockLevel };
 export type MaterialRow = typeof materials.$inferSelect;
 
-export type NewPaper = Omit<PaperRow, 'id' | 'version'>;
+export type NewPaper = Omit<PaperRow, 'id'>;
 
 export async function addPaper(tx: Writing, paper: NewPaper): Promise<number> {
   const [row] = await tx.insert(papers).values(paper).returning({ id: papers.id });
@@ -68,6 +68,25 @@ export async function listPapers(db: Reading): Promise<Paper[]> {
 
 export const getPaper = (db: Reading, id: number): Promise<PaperRow | undefined> =>
   db.query.papers.findFirst({ where: eq(papers.id, id) });
+
+/** The paper of that name, however it is capitalised. */
+export async function paperNamed(db: Reading, name: string): Promise<PaperRow | undefined> {
+  const [row] = await db
+    .select()
+    .from(papers)
+    .where(sql`lower(${papers.name}) = ${name.toLowerCase()}`);
+  return row;
+}
+
+/** Whether sheets of a paper ever came in or went out. */
+export async function paperMoved(db: Reading, id: number): Promise<boolean> {
+  const [row] = await db
+    .select({ id: movements.id })
+    .from(movements)
+    .where(and(eq(movements.of, 'paper'), eq(movements.ref, id)))
+    .limit(1);
+  return row !== undefined;
+}
 
 /** Movements of one paper, oldest first. */
 export const paperMovements = (db: Reading, id: number) =>

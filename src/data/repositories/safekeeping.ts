@@ -1,6 +1,6 @@
 import { getTableColumns, getTableName, inArray, is, sql } from 'drizzle-orm';
 import { SQLiteTable } from 'drizzle-orm/sqlite-core';
-import type { Database, Reading } from '../database';
+import type { Database, Reading, Writing } from '../database';
 import * as schema from '../schema';
 import { documents, masters, orders, printFiles, works } from '../schema';
 
@@ -15,6 +15,27 @@ export async function referredFiles(db: Reading): Promise<string[]> {
     SELECT sha256 FROM file UNION SELECT sha256 FROM print_file UNION SELECT sha256 FROM document
     ORDER BY sha256`);
   return rows.map((r) => r.sha256);
+}
+
+/** Bytes of the store by what they are. */
+export async function storedBytes(db: Reading): Promise<{
+  masters: number;
+  masterBytes: number;
+  printFiles: number;
+  printBytes: number;
+}> {
+  const [row] = await db.all<Awaited<ReturnType<typeof storedBytes>>>(sql`
+    SELECT (SELECT count(*) FROM file) AS masters,
+      (SELECT coalesce(sum(bytes), 0) FROM file) AS masterBytes,
+      (SELECT count(*) FROM print_file) AS printFiles,
+      (SELECT coalesce(sum(bytes), 0) FROM print_file) AS printBytes`);
+  return row!;
+}
+
+/** A backup holds itself as a job that still runs; in the restored studio it does not. */
+export async function settleRestored(tx: Writing): Promise<void> {
+  await tx.run(sql`UPDATE job SET state = 'cancelled', error = 'restored from this backup'
+    WHERE kind = 'backup' AND state IN ('queued', 'running')`);
 }
 
 /** What is lost when a stored file is lost, in a few words each. */

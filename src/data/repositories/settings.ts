@@ -53,6 +53,18 @@ export async function readSettings(db: Reading): Promise<BenchSettings> {
   };
 }
 
+/** What is stored for the given keys; undefined where the default holds. */
+export async function storedSettings(
+  db: Reading,
+  keys: string[],
+): Promise<Record<string, unknown>> {
+  const rows = await db.select().from(settings);
+  const stored = new Map(rows.map((r) => [r.key, r.value]));
+  return Object.fromEntries(
+    keys.filter((k) => stored.has(k)).map((k) => [k, stored.get(k)]),
+  );
+}
+
 /** Keeps the given settings, leaving the others as they are. */
 export async function saveSettings(
   tx: Writing,

@@ -30,3 +30,22 @@ export async function offeredSizes(db: Reading, workId: number): Promise<SizeEve
     .orderBy(asc(sizeEvents.id));
   return rows.map((r) => r.event);
 }
+
+/** The last word on one size of a work; undefined when nothing was ever said of it. */
+export async function sizeStands(
+  db: Reading,
+  workId: number,
+  sizeKey: string,
+): Promise<Pick<SizeEvent, 'sizeKey' | 'kind' | 'fit' | 'border'> | undefined> {
+  const [row] = await db
+    .select({
+      sizeKey: sizeEvents.sizeKey,
+      kind: sizeEvents.kind,
+      fit: sizeEvents.fit,
+      border: sizeEvents.border,
+    })
+    .from(sizeNow)
+    .innerJoin(sizeEvents, eq(sizeEvents.id, sizeNow.eventId))
+    .where(and(eq(sizeNow.workId, workId), eq(sizeNow.sizeKey, sizeKey)));
+  return row;
+}

@@ -4,7 +4,7 @@ import { works } from '../schema';
 import { addLogLine } from './log';
 
 export type Work = typeof works.$inferSelect;
-export type NewWork = Omit<Work, 'id' | 'version'>;
+export type NewWork = Omit<Work, 'id'>;
 
 export async function addWork(tx: Writing, work: NewWork): Promise<Work> {
   const [row] = await tx.insert(works).values(work).returning();

@@ -7,5 +7,3 @@ export const mm = (name: string) => real(name).$type<Millimetres>();
 export const money = (name: string) => integer(name).$type<Minor>();
 /** ISO 8601 instant of the fact. */
 export const at = (name = 'at') => text(name).notNull();
-/** Counts the edits of a row, so that a form knows whether it still shows what is stored. */
-export const version = () => integer('version').notNull().default(1);

@@ -8,7 +8,7 @@ import {
 } from 'drizzle-orm/sqlite-core';
 import type { ProofVerdict } from '@/core/proof';
 import type { Grams, GramsPerSquareMetre } from '@/core/units';
-import { id, mm, money, at, version } from './columns';
+import { id, mm, money, at } from './columns';
 import { printFiles, workId } from './works';
 
 export const papers = sqliteTable('paper', {
@@ -28,7 +28,6 @@ export const papers = sqliteTable('paper', {
   permanence: text('permanence').notNull(),
   note: text('note').notNull(),
   createdAt: at('created_at'),
-  version: version(),
 });
 
 /** Packing material; sizes inside. A tube has its diameter in `width` and its length in `height`. */

@@ -4,7 +4,7 @@ import type { MasterFormat } from '@/core/image';
 import type { Check, Recipe } from '@/core/prepare';
 import type { Fit } from '@/core/sizing';
 import type { WorkKind } from '@/core/work';
-import { id, mm, money, at, version } from './columns';
+import { id, mm, money, at } from './columns';
 
 export const settings = sqliteTable('setting', {
   key: text('key').primaryKey(),
@@ -24,7 +24,6 @@ export const works = sqliteTable(
     height: mm('height_mm').notNull(),
     price: money('price_minor').notNull(),
     createdAt: at('created_at'),
-    version: version(),
   },
   (t) => [index('work_title').on(t.title)],
 );

@@ -1,12 +1,11 @@
 'use client';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
-import styled from 'styled-components';
 import {
   Bench,
   Button,
   ButtonLink,
-  ChoiceField,
   DataTable,
   DrawerHead,
   FactList,
@@ -23,96 +22,14 @@ import {
   useFormat,
 } from '@/shell';
 import type { Column } from '@/shell';
-import { createPaper, movePaper } from './actions';
-import { BASES, SURFACES } from './kinds';
+import { movePaper } from './actions';
+import { BringPapers } from './BringPapers';
+import { EditPaper, NewPaper } from './PaperForms';
 import type { PapersView } from './view';
 
 type Row = PapersView['papers'][number];
 
 const LEVELS = { enough: 'enough', low: '▲ low', out: '▲ out' } as const;
-
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px;
-`;
-
-const NewPaper = ({ currency, first }: { currency: string; first: boolean }) => {
-  const router = useRouter();
-  const { form, submit, sending, problem } = useActionForm(
-    createPaper,
-    {
-      name: '',
-      maker: '',
-      base: 'cotton',
-      surface: 'matte',
-      weight: '300',
-      thickness: '0.5',
-      sheetWidth: '',
-      sheetHeight: '',
-      price: '',
-      reorderPoint: '5',
-      printerSetting: '',
-      permanence: '',
-      note: '',
-    },
-    {
-      done: 'Paper added to the drawer.',
-      onDone: (id) => router.push(`/papers?paper=${id}`),
-    },
-  );
-  const f = { form };
-  return (
-    <Slip
-      label="New paper"
-      actions={
-        <>
-          <Button onPress={submit} isDisabled={sending}>
-            Add this paper
-          </Button>
-          {!first && (
-            <ButtonLink $plain href="/papers">
-              Leave it
-            </ButtonLink>
-          )}
-        </>
-      }
-    >
-      <SlipTitle>New paper</SlipTitle>
-      <Field {...f} name="name" label="Name" words />
-      <Field {...f} name="maker" label="Maker" words />
-      <ChoiceField
-        {...f}
-        name="base"
-        label="Base"
-        options={BASES.map((b) => [b, b] as const)}
-      />
-      <ChoiceField
-        {...f}
-        name="surface"
-        label="Surface"
-        options={SURFACES.map((s) => [s, s] as const)}
-      />
-      <Field {...f} name="weight" label="Weight" unit="g/m²" />
-      <Field {...f} name="thickness" label="Thickness" unit="mm" />
-      <Pair>
-        <Field {...f} name="sheetWidth" label="Sheet width" words />
-        <Field {...f} name="sheetHeight" label="Sheet height" words />
-      </Pair>
-      <Field {...f} name="price" label="Price a sheet" unit={currency} />
-      <Field {...f} name="reorderPoint" label="Reorder at" unit="sheets" />
-      <Field {...f} name="printerSetting" label="Printer setting and profile" words />
-      <Field
-        {...f}
-        name="permanence"
-        label="Permanence, with source and display condition"
-        words
-      />
-      <Field {...f} name="note" label="Note" words />
-      <Problem>{problem}</Problem>
-    </Slip>
-  );
-};
 
 const Stock = ({ paper }: { paper: Row }) => {
   const { form, submit, sending, problem } = useActionForm(
@@ -139,7 +56,8 @@ const Stock = ({ paper }: { paper: Row }) => {
 };
 
 /** Papers: every stock, what is left of it, what it is, and how it behaves. */
-export function PapersDrawer({ papers, picked, movements, adding, currency }: PapersView) {
+export function PapersDrawer(view: PapersView) {
+  const { papers, picked, movements, adding, editing, bringing, currency } = view;
   const format = useFormat();
   const router = useRouter();
   const columns = useMemo<Column<Row>[]>(
@@ -195,6 +113,9 @@ export function PapersDrawer({ papers, picked, movements, adding, currency }: Pa
         title="Papers"
         sum={`${papers.length} papers, ${low} at or under the reorder point`}
       >
+        <ButtonLink $plain href="/papers?bring=1">
+          From a list
+        </ButtonLink>
         <ButtonLink href="/papers?new=1">New paper</ButtonLink>
       </DrawerHead>
       <Bench>
@@ -215,12 +136,24 @@ export function PapersDrawer({ papers, picked, movements, adding, currency }: Pa
             />
           )}
         </Surface>
-        {adding || !picked ? (
+        {bringing ? (
+          <BringPapers />
+        ) : adding || !picked ? (
           <NewPaper currency={currency} first={papers.length === 0} />
+        ) : editing ? (
+          <EditPaper
+            key={picked.id}
+            paperId={picked.id}
+            stored={editing}
+            currency={currency}
+          />
         ) : (
           <Slip label={picked.name}>
             <SlipTitle>{picked.name}</SlipTitle>
-            <SlipSub>{picked.maker}</SlipSub>
+            <SlipSub>
+              {picked.maker} ·{' '}
+              <Link href={`/papers?paper=${picked.id}&edit=1`}>change</Link>
+            </SlipSub>
             <Figures
               figures={[
                 {

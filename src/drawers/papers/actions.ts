@@ -1,41 +1,108 @@
 'use server';
-import { gsm } from '@/core/units';
-import { addPaper, getPaper, listPapers, moveStock } from '@/data';
-import { act, refuse } from '@/studio';
+import { gsm, mm } from '@/core/units';
+import {
+  Refused,
+  addPaper,
+  editRow,
+  getPaper,
+  moveStock,
+  paperMoved,
+  paperNamed,
+  removeRow,
+} from '@/data';
+import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, decimal, defineInput, length, money, text, whole } from '@/studio/input';
-import { BASES, SURFACES } from './kinds';
+import { defineInput, text, whole } from '@/studio/input';
+import { PAPER_TITLES, paperForm } from './paperForm';
+import { PAPER_FIELDS, paperInput } from './paperInput';
+import type { PaperInput } from './paperInput';
+import { readPaperList } from './paperList';
 
-const paper = defineInput({
-  name: text('Name', { max: 80 }),
-  maker: text('Maker', { max: 80 }),
-  base: choice('Base', BASES),
-  surface: choice('Surface', SURFACES),
-  weight: whole('Weight', { min: 40, max: 1200 }),
-  thickness: decimal('Thickness', { above: 0, max: 5 }, 'mm'),
-  sheetWidth: length('Sheet width', { above: 0, max: 5000 }),
-  sheetHeight: length('Sheet height', { above: 0, max: 5000 }),
-  price: money('Price a sheet', { min: 0, max: 1e8 }),
-  reorderPoint: whole('Reorder at', { min: 0, max: 10_000 }),
-  printerSetting: text('Printer setting', { min: 0, max: 120 }),
-  permanence: text('Permanence, with source and display condition', { min: 0, max: 240 }),
-  note: text('Note', { min: 0, max: 400 }),
+const WORDS: Record<string, string> = {
+  gone: 'This paper was taken out of the drawer meanwhile. What you typed is still here.',
+  inUse:
+    'Proofs, prints or orders are on this paper. Only a paper that nothing depends on can be taken out.',
+};
+
+const nameTaken = (name: string) => {
+  const message = `Name: there is a paper “${name}” in the drawer already. Give this one another name.`;
+  return refuse(message, { name: message });
+};
+
+const stored = ({ weight, thickness, ...rest }: PaperInput) => ({
+  ...rest,
+  weight: gsm(weight),
+  thickness: mm(thickness),
 });
 
 /** Adds a paper to the drawer. */
 export async function createPaper(typed: unknown): Promise<ActionResult<number>> {
-  return act(paper, typed, {}, async (v, { studio, write, at }) => {
-    const same = (await listPapers(studio.db.read)).some(
-      (p) => p.name.toLowerCase() === v.name.toLowerCase(),
-    );
-    if (same) {
-      const message = `Name: there is a paper “${v.name}” in the drawer already. Give this one another name.`;
-      return refuse(message, { name: message });
-    }
-    const thickness = v.thickness as typeof v.sheetWidth;
-    return write((tx) =>
-      addPaper(tx, { ...v, weight: gsm(v.weight), thickness, createdAt: at }),
-    );
+  return act(paperInput, typed, {}, async (v, { write, at }) =>
+    write(async (tx) => {
+      if (await paperNamed(tx, v.name)) return nameTaken(v.name);
+      return addPaper(tx, { ...stored(v), createdAt: at });
+    }),
+  );
+}
+
+const edited = defineInput({
+  ...PAPER_FIELDS,
+  paperId: whole('Paper', { min: 1 }),
+  seen: text('Form', { max: 4000 }),
+});
+
+/** Changes what is noted of a paper; refused, with both values, when it was changed meanwhile. */
+export async function editPaper(typed: unknown): Promise<ActionResult<number>> {
+  return act(edited, typed, WORDS, async (value, { settings, write, at, undoable }) => {
+    const { paperId, seen, ...fields } = value;
+    const paper = stored(fields);
+    return write(async (tx) => {
+      const now = await getPaper(tx, paperId);
+      if (!now) return refuse(WORDS.gone!);
+      const namesake = await paperNamed(tx, paper.name);
+      if (namesake && namesake.id !== paperId) return nameTaken(paper.name);
+      const own = paperForm(paper, settings.currency);
+      const stale = staleForm(seen, paperForm(now, settings.currency), own, PAPER_TITLES);
+      if (stale) return stale;
+      const step = await editRow(tx, 'paper', paperId, paper, { at, name: paper.name });
+      await undoable(tx, `changing ${paper.name}`, step);
+      return paperId;
+    });
+  });
+}
+
+const removed = defineInput({ paperId: whole('Paper', { min: 1 }) });
+
+/** Takes a paper that nothing depends on out of the drawer. */
+export async function removePaper(typed: unknown): Promise<ActionResult<null>> {
+  return act(removed, typed, WORDS, async ({ paperId }, { write, at, undoable }) => {
+    await write(async (tx) => {
+      const name = (await getPaper(tx, paperId))?.name ?? '';
+      if (await paperMoved(tx, paperId)) throw new Refused('inUse');
+      const step = await removeRow(tx, 'paper', paperId, { at, name });
+      await undoable(tx, `taking out ${name}`, step);
+    });
+    return null;
+  });
+}
+
+const list = defineInput({ list: text('List', { max: 2_000_000 }) });
+
+/** Takes in papers from a CSV list: all of it, or, where a line is wrong, none. */
+export async function bringPapers(typed: unknown): Promise<ActionResult<number>> {
+  return act(list, typed, {}, async (value, { settings, write, at }) => {
+    const read = readPaperList(value.list, settings);
+    if (!read.ok) return refuse(read.problems.join('\n'), { list: read.problems[0]! });
+    return write(async (tx) => {
+      for (const [i, paper] of read.papers.entries()) {
+        if (await paperNamed(tx, paper.name)) {
+          const message = `Line ${i + 2}: there is a paper “${paper.name}” in the drawer already. Nothing of the list was taken in.`;
+          return refuse(message, { list: message });
+        }
+        await addPaper(tx, { ...stored(paper), createdAt: at });
+      }
+      return read.papers.length;
+    });
   });
 }
 

@@ -1,5 +1,6 @@
 import { listPapers, paperMovements, readSettings } from '@/data';
 import { studio } from '@/studio';
+import { paperForm } from './paperForm';
 
 /** The paper drawer: every stock with what is left, and the one picked. */
 export async function loadPapers(query: Record<string, string | undefined>) {
@@ -11,6 +12,8 @@ export async function loadPapers(query: Record<string, string | undefined>) {
     picked,
     movements: picked ? await paperMovements(db, picked.id) : [],
     adding: query.new === '1' || papers.length === 0,
+    editing: query.edit === '1' && picked ? paperForm(picked, settings.currency) : null,
+    bringing: query.bring === '1',
     currency: settings.currency,
   };
 }

@@ -1,5 +1,5 @@
 'use client';
-import { Search, Settings } from 'lucide-react';
+import { Archive, Search, Settings } from 'lucide-react';
 import Link from 'next/link';
 import { useCallback, useState } from 'react';
 import styled from 'styled-components';
@@ -60,6 +60,9 @@ export function BenchSwitches() {
       </Switch>
       <Row>
         <span style={{ fontSize: 12 }}>? for keys</span>
+        <Link href="/safekeeping" aria-label="Your data and its backups">
+          <Archive size={16} aria-hidden />
+        </Link>
         <Link href="/settings" aria-label="Bench settings">
           <Settings size={16} aria-hidden />
         </Link>

@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import styled from 'styled-components';
 import type { BenchSettings } from '@/data';
 import {
@@ -14,6 +15,7 @@ import {
   useActionForm,
 } from '@/shell';
 import { saveBench } from './actions';
+import { benchForm } from './benchForm';
 
 const Columns = styled.div`
   display: grid;
@@ -35,27 +37,11 @@ export function SettingsDrawer({
   settings: BenchSettings;
   home: string;
 }) {
-  const { sizing, packing } = settings;
-  const { form, submit, sending, problem } = useActionForm(
-    saveBench,
-    {
-      studio: settings.studio,
-      currency: settings.currency,
-      locale: settings.locale,
-      handlingDays: String(settings.handlingDays),
-      standingFactor: String(sizing.standingFactor),
-      handDistanceMm: String(sizing.handDistanceMm),
-      stepUpShare: String(sizing.stepUpShare * 100),
-      shortBeyond: String(sizing.shortBeyond),
-      printPpi: String(sizing.printPpi),
-      refusePpi: String(sizing.refusePpi),
-      resamplerHolds: String(sizing.resamplerHolds),
-      proofFirst: String(sizing.proofFirst),
-      signingRoomMm: String(sizing.signingRoomMm),
-      scaleTolerance: String(packing.scaleTolerance),
-    },
-    { done: 'Bench settings kept.' },
-  );
+  const stored = benchForm(settings);
+  const { form, submit, sending, problem } = useActionForm(saveBench, stored, {
+    fixed: { seen: JSON.stringify(stored) },
+    done: 'Bench settings kept.',
+  });
   const field = { form };
   return (
     <>
@@ -91,6 +77,12 @@ export function SettingsDrawer({
                 name="handlingDays"
                 label="Orders leave within"
                 unit="working days"
+              />
+              <Field
+                {...field}
+                name="backupAfterDays"
+                label="Remind of a backup after"
+                unit="days"
               />
               <TableHead>Rules of thumb: packing</TableHead>
               <Field
@@ -156,7 +148,9 @@ export function SettingsDrawer({
             Units and the grey of the table are switched at the foot of the chest, or with
             the keys u and g.
           </Small>
-          <Small>Your data lies in {home}.</Small>
+          <Small>
+            Your data lies in {home}; see <Link href="/safekeeping">its backups</Link>.
+          </Small>
           <Problem>{problem}</Problem>
         </Slip>
       </Bench>

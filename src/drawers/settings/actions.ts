@@ -1,7 +1,7 @@
 'use server';
 import type { BenchSettings } from '@/data';
-import { saveSettings } from '@/data';
-import { act } from '@/studio';
+import { readSettings, saveSettings, storedSettings } from '@/data';
+import { act, staleForm } from '@/studio';
 import {
   choice,
   decimal,
@@ -11,6 +11,7 @@ import {
   text,
   whole,
 } from '@/studio/input';
+import { BENCH_TITLES, benchForm } from './benchForm';
 
 const switches = defineInput({
   units: optional(choice('Units', ['metric', 'inch'])),
@@ -45,12 +46,15 @@ const bench = defineInput({
   proofFirst: decimal('Proof first up to', { min: 1, max: 6 }),
   signingRoomMm: decimal('Room to sign', { min: 0, max: 100 }),
   scaleTolerance: whole('Scales may differ by', { min: 0, max: 500 }),
+  backupAfterDays: whole('Remind of a backup after', { min: 1, max: 365 }),
+  seen: text('Form', { max: 8000 }),
 });
 
 /** The bench's settings and the rules of thumb in force. */
 export async function saveBench(typed: unknown) {
-  return act(bench, typed, {}, async (v, { write, settings }) => {
-    const { studio, currency, locale, handlingDays, scaleTolerance, ...sizing } = v;
+  return act(bench, typed, {}, async (v, { write, settings, undoable }) => {
+    const { seen, studio, currency, locale, handlingDays, ...rules } = v;
+    const { scaleTolerance, backupAfterDays, ...sizing } = rules;
     let known = false;
     try {
       known = Intl.NumberFormat.supportedLocalesOf([locale]).length > 0;
@@ -61,16 +65,24 @@ export async function saveBench(typed: unknown) {
       const message = `Language of figures and dates: “${locale}” is not known here. Give one such as en-GB or de-DE.`;
       return { ok: false as const, message, fields: { locale: message } };
     }
-    await write((tx) =>
-      saveSettings(tx, {
-        studio,
-        currency,
-        locale,
-        handlingDays,
-        sizing,
-        packing: { ...settings.packing, scaleTolerance },
-      }),
-    );
-    return null;
+    const after: Partial<BenchSettings> = {
+      studio,
+      currency,
+      locale,
+      handlingDays,
+      sizing,
+      packing: { ...settings.packing, scaleTolerance },
+      today: { ...settings.today, backupAfterDays },
+    };
+    return write(async (tx) => {
+      const stored = await readSettings(tx);
+      const own = benchForm({ ...stored, ...after });
+      const stale = staleForm(seen, benchForm(stored), own, BENCH_TITLES);
+      if (stale) return stale;
+      const before = await storedSettings(tx, Object.keys(after));
+      await saveSettings(tx, after);
+      await undoable(tx, 'the change of settings', { kind: 'settings', before, after });
+      return null;
+    });
   });
 }

@@ -5,7 +5,9 @@ import { mm } from '@/core/units';
 import {
   cutOffJobs,
   drawerCounts,
+  lastDone,
   listPapers,
+  writtenSpan,
   nearlyClosed,
   offeredMark,
   offeredWithPixels,
@@ -82,6 +84,7 @@ export async function loadTable() {
       worksWithoutSizes(db, MOST),
       fallingShort(db, settings),
     ]);
+  const [backup, span] = await Promise.all([lastDone(db, 'backup'), writtenSpan(db)]);
   const lines = todayLines(
     {
       orders,
@@ -92,6 +95,7 @@ export async function loadTable() {
       noMaster,
       noSizes,
       fallsShort,
+      kept: { backup: backup?.at ?? null, ...span },
     },
     today,
     settings.today,

@@ -71,6 +71,16 @@ export function sayLine(line: TodayLine): Said {
         href: `/works/${line.workId}/size`,
         verb: 'Choose sizes',
       };
+    case 'backup':
+      return {
+        what:
+          line.days === null
+            ? 'There is no backup of this studio'
+            : 'The last backup is old, and much has happened since',
+        figure: line.days === null ? 'none yet' : `${count(line.days, 'day', 'days')} old`,
+        href: '/safekeeping',
+        verb: 'Make one',
+      };
     case 'fallsShort':
       return {
         what: `${line.work}, ${line.size}: on offer, but falls short`,

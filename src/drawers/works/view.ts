@@ -1,8 +1,9 @@
 import { notFound } from 'next/navigation';
 import { nextStation } from '@/core/work';
-import { askedOf, countWorks, readSettings, worksPage } from '@/data';
+import { askedOf, countWorks, getWork, readSettings, worksPage } from '@/data';
 import { storePaths } from '@/engine';
 import { markedWorks, now, studio } from '@/studio';
+import { workForm } from './workForm';
 import { access } from 'node:fs/promises';
 
 const today = () => now().slice(0, 10);
@@ -52,3 +53,14 @@ export async function loadNewWork() {
     year: new Date().getFullYear(),
   };
 }
+
+/** A work as it stands in its form. */
+export async function loadEditWork(id: string) {
+  const db = (await studio()).db.read;
+  const work = /^\d{1,15}$/.test(id) ? await getWork(db, Number(id)) : undefined;
+  if (!work) notFound();
+  const { currency } = await readSettings(db);
+  return { workId: work.id, stored: workForm(work, currency), currency };
+}
+
+export type EditWorkView = Awaited<ReturnType<typeof loadEditWork>>;

@@ -22,7 +22,6 @@ import {
   TitleBlock,
   Upload,
   splitUnit,
-  useAction,
   useActionForm,
   useFormat,
 } from '@/shell';

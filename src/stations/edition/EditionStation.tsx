@@ -69,7 +69,7 @@ export function EditionStation(view: EditionView) {
     view;
   const format = useFormat();
   const router = useRouter();
-  const toast = useToast();
+  const { say } = useToast();
   const numbering = useAction(assign);
   const [checked, setChecked] = useState<{ sound: boolean; words: string } | null>(null);
   const cells = edition ? cellsOf(edition) : [];
@@ -269,7 +269,7 @@ export function EditionStation(view: EditionView) {
                   void verifyLedger().then((r) => {
                     if (r.ok) {
                       setChecked(r.value);
-                      toast(r.value.words);
+                      say(r.value.words);
                     }
                   })
                 }

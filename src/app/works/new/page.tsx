@@ -1,4 +1,4 @@
-import { NewWork } from '@/drawers/works/NewWork';
+import { NewWork } from '@/drawers/works/WorkForms';
 import { loadNewWork } from '@/drawers/works/view';
 
 export default async function NewWorkRoute() {

@@ -7,6 +7,4 @@ CREATE TABLE `undo_step` (
 );
 --> statement-breakpoint
 ALTER TABLE `job` ADD `result` text;--> statement-breakpoint
-CREATE INDEX `job_of_kind` ON `job` (`kind`,`state`,`id`);--> statement-breakpoint
-ALTER TABLE `paper` ADD `version` integer DEFAULT 1 NOT NULL;--> statement-breakpoint
-ALTER TABLE `work` ADD `version` integer DEFAULT 1 NOT NULL;
+CREATE INDEX `job_of_kind` ON `job` (`kind`,`state`,`id`);

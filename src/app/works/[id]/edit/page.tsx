@@ -1,0 +1,10 @@
+import { EditWork } from '@/drawers/works/WorkForms';
+import { loadEditWork } from '@/drawers/works/view';
+
+export default async function EditWorkRoute({
+  params,
+}: {
+  params: Promise<{ id: string }>;
+}) {
+  return <EditWork {...await loadEditWork((await params).id)} />;
+}

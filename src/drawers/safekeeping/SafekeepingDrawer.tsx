@@ -1,0 +1,204 @@
+'use client';
+import styled from 'styled-components';
+import {
+  Bench,
+  Button,
+  DownloadLink,
+  DrawerHead,
+  Empty,
+  FactList,
+  Field,
+  Figures,
+  JobLine,
+  Problem,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipTable,
+  SlipTitle,
+  Small,
+  Surface,
+  TableHead,
+  useAction,
+  useActionForm,
+  useFormat,
+} from '@/shell';
+import { checkStore, makeBackup, setBackupFolder } from './actions';
+import type { SafekeepingView } from './view';
+import { backupSentence, checkWords, megabytes } from './words';
+
+const Part = styled.section`
+  display: grid;
+  gap: 8px;
+  max-width: 720px;
+`;
+
+const Code = styled.code`
+  font-size: 12px;
+  overflow-wrap: anywhere;
+`;
+
+const Lost = styled.ul`
+  display: grid;
+  gap: 3px;
+  color: var(--brick);
+`;
+
+/** Your data: where it lies, its backups, and whether every file is still what it was. */
+export function SafekeepingDrawer(view: SafekeepingView) {
+  const { home, folder, sameDisk, stored, last, daysOld, backups, check } = view;
+  const format = useFormat();
+  const backup = useAction(makeBackup);
+  const checking = useAction(checkStore);
+  const place = useActionForm(
+    setBackupFolder,
+    { folder: view.chosenFolder },
+    { done: 'Backups go there from now on.' },
+  );
+  const found = check && checkWords(check, format);
+  return (
+    <>
+      <DrawerHead title="Your data" sum={home}>
+        <DownloadLink $plain href="/api/export" download>
+          All tables as CSV and JSON
+        </DownloadLink>
+        <Button $plain onPress={() => checking.run({})} isDisabled={checking.sending}>
+          Check every file
+        </Button>
+      </DrawerHead>
+      <Bench>
+        <Surface style={{ gap: 22 }}>
+          <Part>
+            <TableHead>Backups</TableHead>
+            {view.making && <JobLine job={view.making} what="Making a backup" />}
+            {backups.length === 0 && !view.making ? (
+              <Empty title="There is no backup yet">
+                <p>
+                  A backup holds the database as it stands and every original, print file
+                  and document, each with its checksum.
+                </p>
+              </Empty>
+            ) : (
+              <SlipTable>
+                <thead>
+                  <tr>
+                    <th>Made</th>
+                    <th>File</th>
+                    <th>Files in it</th>
+                    <th>Size</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {backups.map((b) => (
+                    <tr key={b.id}>
+                      <td>{format.day(b.at)}</td>
+                      <td>{b.name}</td>
+                      <td>{b.files}</td>
+                      <td>{megabytes(b.bytes, format)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </SlipTable>
+            )}
+            {last && last.result.lost.length > 0 && (
+              <Lost>
+                {last.result.lost.map((what) => (
+                  <li key={what}>Not in the last one, since damaged: {what}</li>
+                ))}
+              </Lost>
+            )}
+          </Part>
+          <Part>
+            <TableHead>Check of every file</TableHead>
+            {view.checking && <JobLine job={view.checking} what="Checking" />}
+            {found ? (
+              <>
+                <Sentence $tone={found.sound ? 'plain' : 'stop'}>{found.sentence}</Sentence>
+                <Lost>
+                  {found.lines.map((line) => (
+                    <li key={line}>{line}</li>
+                  ))}
+                </Lost>
+              </>
+            ) : (
+              <Small>
+                Every stored file is held against the checksum it had when it came in, and
+                every entry of the edition ledger against the one before it.
+              </Small>
+            )}
+            <Problem>{checking.problem}</Problem>
+          </Part>
+          <Part>
+            <TableHead>Going back to a backup</TableHead>
+            <Small>
+              Stop Glassine, restore into a new folder, and start it there. Nothing is ever
+              restored over something.
+            </Small>
+            <Code>
+              npm run -s glassine -- restore{' '}
+              {last ? `${last.result.folder}/${last.result.name}` : 'FILE.zip'} NEW-FOLDER
+            </Code>
+          </Part>
+        </Surface>
+        <Slip
+          label="Backup"
+          actions={
+            <Button onPress={() => backup.run({})} isDisabled={backup.sending}>
+              Make a backup
+            </Button>
+          }
+        >
+          <SlipTitle>Last backup</SlipTitle>
+          <Figures
+            figures={[
+              {
+                value: daysOld === null ? 'none' : String(daysOld),
+                unit: '',
+                label: daysOld === 1 ? 'day old' : 'days old',
+                tone: daysOld === null ? 'ochre' : undefined,
+              },
+              {
+                value: format.number((stored.masterBytes + stored.printBytes) / 1e9, 1),
+                unit: 'GB',
+                label: 'to be kept',
+              },
+            ]}
+          />
+          <Sentence $tone={sameDisk || daysOld === null ? 'caution' : 'plain'}>
+            {backupSentence(daysOld, sameDisk)}
+          </Sentence>
+          <Problem>{backup.problem}</Problem>
+          <FactList
+            facts={[
+              ['Originals', `${stored.masters}, ${megabytes(stored.masterBytes, format)}`],
+              [
+                'Print files',
+                `${stored.printFiles}, ${megabytes(stored.printBytes, format)}`,
+              ],
+            ]}
+          />
+          <SectionLabel>Where backups go</SectionLabel>
+          <form
+            style={{ display: 'grid', gap: 8 }}
+            onSubmit={(e) => {
+              e.preventDefault();
+              place.submit();
+            }}
+          >
+            <Field
+              form={place.form}
+              name="folder"
+              label="Folder, from the root"
+              words
+              hint={`now ${folder}`}
+            />
+            <Button type="submit" $plain $small style={{ justifySelf: 'start' }}>
+              Use this folder
+            </Button>
+          </form>
+          <Problem>{place.problem}</Problem>
+        </Slip>
+      </Bench>
+    </>
+  );
+}

@@ -1,0 +1,19 @@
+'use server';
+import { undoStep } from '@/data';
+import { act } from '@/studio';
+import { defineInput, optional, whole } from '@/studio/input';
+
+const WORDS: Record<string, string> = {
+  alreadyUndone: 'This was taken back already.',
+  nothingToUndo: 'There is nothing to take back.',
+  changedSince: 'It was changed again since. Change it by hand.',
+};
+
+const which = defineInput({ id: optional(whole('Step', { min: 1 })) });
+
+/** Takes a step back, or the last one. Answers what it was. */
+export async function undo(typed: unknown) {
+  return act(which, typed, WORDS, ({ id }, { write, at }) =>
+    write((tx) => undoStep(tx, id, at)),
+  );
+}
