@@ -168,7 +168,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await page
     .getByLabel('Impression')
     .selectOption({ label: 'Evening Tide, 1/3, 30 × 40 cm' });
-  await page.getByLabel('Name').fill('Édouard Tillet-Ősz');
+  await page.getByLabel('Name', { exact: true }).fill('Édouard Tillet-Ősz');
   await page.getByLabel('Street').fill('4 Capstan Row');
   await page.getByLabel('Postcode and town').fill('2180 Merrow Hythe');
   await page.getByLabel('Country').fill('Westmark');

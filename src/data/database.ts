@@ -22,6 +22,9 @@ export interface OpenDatabase {
   close(): void;
 }
 
+/** How long a write waits for another process before it says that the database is held. */
+const BUSY_MS = 2000;
+
 export const dataFolder = () =>
   resolve(/*turbopackIgnore: true*/ process.env.GLASSINE_HOME ?? './var');
 
@@ -35,7 +38,8 @@ export async function openDatabase(home: string): Promise<OpenDatabase> {
   const client = createClient({
     url: remote ?? `file:${join(home, 'studio.db')}`,
     authToken: process.env.DATABASE_AUTH_TOKEN,
-    timeout: 5000,
+    // Calls are synchronous: while another process writes, this one stands still so long.
+    timeout: BUSY_MS,
   });
   if (!remote) await client.execute('PRAGMA journal_mode = WAL');
   await client.execute('PRAGMA foreign_keys = ON');

@@ -28,7 +28,7 @@ function fieldOf(head: string): string | undefined {
 
 function rowsOf(text: string): string[][] | string {
   try {
-    return parse<string[]>(text, {
+    return parse(text, {
       bom: true,
       delimiter: [',', ';', '\t'],
       skip_empty_lines: true,

@@ -1,5 +1,13 @@
 'use server';
-import { addMaterial, addOrderEvent, getOrder, listMaterials, moveStock } from '@/data';
+import {
+  Refused,
+  addMaterial,
+  addOrderEvent,
+  getOrder,
+  listMaterials,
+  moveStock,
+} from '@/data';
+import type { Order, Writing } from '@/data';
 import { simulatedScales } from '@/standins';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
@@ -11,6 +19,7 @@ import { USUAL_PIECES, USUAL_STOCK } from './usualStock';
 const WORDS: Record<string, string> = {
   noOrder: 'This order is not there. Open the orders drawer anew.',
   alreadyShipped: 'This order has left already.',
+  sealed: 'The parcel is sealed already; its counts, weight and label stand.',
   noLabel: 'Seal and label the parcel first; nothing leaves without its label.',
   notFree: 'Its impression is not reserved for this order any more. See the edition.',
 };
@@ -23,21 +32,22 @@ const tickInput = defineInput({
   on: choice('Tick', ['yes', 'no']),
 });
 
+/** An order that is not sealed yet, as it stands inside a write. Throws Refused. */
+async function openOrder(tx: Writing, order: string): Promise<Order> {
+  const found = await getOrder(tx, order);
+  if (!found) throw new Refused('noOrder');
+  if (found.label) throw new Refused('sealed');
+  return found;
+}
+
 /** Ticks (or unticks) a line of the pick list in one of the two counts. */
 export async function tickLine(typed: unknown): Promise<ActionResult<null>> {
-  return act(tickInput, typed, WORDS, async (v, { studio, write, at }) => {
-    const order = await getOrder(studio.db.read, v.order);
-    if (!order) return refuse(WORDS.noOrder!);
-    if (order.label) return refuse('The parcel is sealed; its counts stand.');
-    await write((tx) =>
-      addOrderEvent(
-        tx,
-        order,
-        'tick',
-        { line: v.line, count: v.count, on: v.on === 'yes' },
-        at,
-      ),
-    );
+  return act(tickInput, typed, WORDS, async (v, { write, at }) => {
+    await write(async (tx) => {
+      const order = await openOrder(tx, v.order);
+      const tick = { line: v.line, count: v.count, on: v.on === 'yes' };
+      await addOrderEvent(tx, order, 'tick', tick, at);
+    });
     return null;
   });
 }
@@ -53,7 +63,6 @@ export async function weigh(typed: unknown): Promise<ActionResult<number>> {
     const order = await getOrder(studio.db.read, v.order);
     const reckoned = order && (await reckonParcel(studio.db.read, order));
     if (!order || !reckoned?.parcel) return refuse(WORDS.noOrder!);
-    if (order.label) return refuse('The parcel is sealed; its weight stands.');
     const grams =
       v.grams ??
       (await simulatedScales(reckoned.parcel, laidParts(reckoned, order), order.id).read());
@@ -61,7 +70,9 @@ export async function weigh(typed: unknown): Promise<ActionResult<number>> {
       return refuse(
         'There is nothing on the scales. Count the parts onto the table first.',
       );
-    await write((tx) => addOrderEvent(tx, order, 'weighed', { grams }, at));
+    await write(async (tx) =>
+      addOrderEvent(tx, await openOrder(tx, v.order), 'weighed', { grams }, at),
+    );
     return grams;
   });
 }
@@ -78,7 +89,7 @@ export async function seal(typed: unknown): Promise<ActionResult<null>> {
     const order = await getOrder(studio.db.read, v.order);
     const reckoned = order && (await reckonParcel(studio.db.read, order));
     if (!order || !reckoned) return refuse(WORDS.noOrder!);
-    if (order.label) return refuse('This parcel is sealed already.');
+    if (order.label) return refuse(WORDS.sealed!);
     if (!reckoned.counted)
       return refuse('Not everything was counted twice yet. Tick each line in both counts.');
     if (!reckoned.scales) return refuse('Weigh the parcel first.');

@@ -1,5 +1,12 @@
 import { Readable } from 'node:stream';
-import { addDocument, addOrderEvent, moveStock, shipOrder } from '@/data';
+import {
+  Refused,
+  addDocument,
+  addOrderEvent,
+  getOrder,
+  moveStock,
+  shipOrder,
+} from '@/data';
 import type { Order } from '@/data';
 import { keep, receive } from '@/engine';
 import { CARRIERS, simulatedLabelPrinter } from '@/standins';
@@ -44,6 +51,8 @@ export async function sealOrder(
         ? [reckoned.packing.tube]
         : [];
   await open.db.write(async (tx) => {
+    // Another tab may have sealed it while the documents were made.
+    if ((await getOrder(tx, order.number))?.label) throw new Refused('sealed');
     await addOrderEvent(tx, order, 'labelled', label, at);
     for (const document of kept) await addDocument(tx, document);
     for (const m of used)
