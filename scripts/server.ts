@@ -1,5 +1,5 @@
 /** Serves the built application behind its gate: on this machine only, unless told otherwise. */
-import { existsSync, readFileSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { hostname, networkInterfaces } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -17,6 +17,17 @@ function stop(words: string): never {
   process.exit(1);
 }
 
+/** Why the data folder cannot be used; null when it can. */
+function unusable(): string | null {
+  try {
+    mkdirSync(home, { recursive: true });
+    accessSync(home, constants.R_OK | constants.W_OK);
+    return null;
+  } catch (error) {
+    return `Glassine cannot write to its data folder ${home} (${(error as NodeJS.ErrnoException).code}).\nCheck its permissions and whether its disk is mounted for writing, or set GLASSINE_HOME to another folder.`;
+  }
+}
+
 async function passphraseOf(): Promise<KeptPassphrase | null> {
   const given = process.env.GLASSINE_PASSPHRASE;
   // Not handed on to anything this process starts.
@@ -28,6 +39,8 @@ async function passphraseOf(): Promise<KeptPassphrase | null> {
   return null;
 }
 
+const problem = unusable();
+if (problem) stop(problem);
 const passphrase = await passphraseOf();
 if (network && passphrase === null)
   stop(
@@ -45,7 +58,8 @@ const mayPass = openGate({
       )
     : [],
   passphrase: network ? passphrase : null,
-  clock: () => Date.now(),
+  // Not the time of day: a clock that is set back must not lengthen a session.
+  clock: () => performance.now(),
 });
 
 process.env.GLASSINE_HOME = home;

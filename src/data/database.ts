@@ -31,6 +31,12 @@ export const dataFolder = () =>
 const migrationsFolder = () =>
   resolve(/*turbopackIgnore: true*/ process.env.GLASSINE_MIGRATIONS ?? './drizzle');
 
+/** A fault of the disk or of another process, not of what was written. */
+function isFault(error: unknown): boolean {
+  const codes = [error, (error as Error).cause].map((e) => (e as { code?: string })?.code);
+  return codes.some((c) => c?.startsWith('SQLITE_') && !c.startsWith('SQLITE_CONSTRAINT'));
+}
+
 /** Opens (and migrates) the studio's database: a file in the data folder, or `DATABASE_URL`. */
 export async function openDatabase(home: string): Promise<OpenDatabase> {
   await mkdir(home, { recursive: true });
@@ -49,7 +55,16 @@ export async function openDatabase(home: string): Promise<OpenDatabase> {
   return {
     read: db,
     write(work) {
-      const turn = last.then(() => db.transaction(work));
+      const turn = last.then(async () => {
+        try {
+          return await db.transaction(work);
+        } catch (error) {
+          // The driver leaves a statement open when it could not begin or commit; a connection
+          // like that refuses every later write.
+          if (isFault(error)) await client.reconnect();
+          throw error;
+        }
+      });
       last = turn.catch(() => undefined);
       return turn;
     },

@@ -1,8 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { createReadStream, createWriteStream } from 'node:fs';
+import { createReadStream } from 'node:fs';
 import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import { Transform } from 'node:stream';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
@@ -29,9 +28,13 @@ export interface Received {
   bytes: number;
 }
 
+/** Bytes of a refused source that are still read, so that whoever sends them hears the answer. */
+const MOST_DISCARDED = 4e9;
+
 /**
  * Streams a source to a temporary file, hashing on the way, and syncs it to disk. The caller
- * keeps it with `keep` or removes it. A broken source leaves nothing behind.
+ * keeps it with `keep` or removes it. A broken source, or one that finds no room, leaves
+ * nothing behind; the rest of it is read and thrown away before the error is.
  */
 export async function receive(
   home: string,
@@ -41,19 +44,34 @@ export async function receive(
   const path = storePaths(home).temporary();
   await mkdir(dirname(path), { recursive: true });
   const hash = createHash('sha256');
+  const file = await open(path, 'wx');
   let bytes = 0;
-  const count = new Transform({
-    transform(chunk: Buffer, _encoding, done) {
+  let discarded = 0;
+  let failure: unknown = null;
+  try {
+    for await (const chunk of source as AsyncIterable<Buffer>) {
+      if (failure !== null) {
+        discarded += chunk.length;
+        if (discarded > MOST_DISCARDED) break;
+        continue;
+      }
       bytes += chunk.length;
       hash.update(chunk);
-      done(bytes > limitBytes ? new RangeError('tooLarge') : null, chunk);
-    },
-  });
-  try {
-    await pipeline(source, count, createWriteStream(path, { flush: true }));
+      if (bytes > limitBytes) failure = new RangeError('tooLarge');
+      else
+        await file.writeFile(chunk).catch((error: unknown) => {
+          failure = error;
+        });
+    }
+    if (failure === null) await file.sync();
   } catch (error) {
+    failure ??= error;
+  } finally {
+    await file.close();
+  }
+  if (failure !== null) {
     await rm(path, { force: true });
-    throw error;
+    throw failure as Error;
   }
   return { path, sha256: hash.digest('hex'), bytes };
 }
@@ -66,12 +84,20 @@ export async function settle(temporary: string, final: string): Promise<void> {
   await folder.sync().finally(() => folder.close());
 }
 
-/** Keeps a received file under its hash; if it is there already, the new copy goes. */
+/**
+ * Keeps a received file under its hash; if it is there already, the new copy goes. One that
+ * was damaged from outside is replaced by the good copy.
+ */
 export async function keep(home: string, received: Received): Promise<void> {
-  const final = storePaths(home).file(received.sha256);
-  const there = await stat(/*turbopackIgnore: true*/ final).catch(() => null);
-  if (there?.size === received.bytes) await rm(received.path, { force: true });
-  else await settle(received.path, final);
+  if (await isWhole(home, received.sha256)) await rm(received.path, { force: true });
+  else await settle(received.path, storePaths(home).file(received.sha256));
+}
+
+/** Whether a stored file is there with the bytes that its hash stands for. */
+export async function isWhole(home: string, sha256: string): Promise<boolean> {
+  const path = storePaths(home).file(sha256);
+  const there = await stat(/*turbopackIgnore: true*/ path).catch(() => null);
+  return there !== null && (await hashFile(path)) === sha256;
 }
 
 /** SHA-256 of a file on disk, streamed. */

@@ -1,6 +1,7 @@
 import { addJob, getJob, saveJob, saveResult } from '@/data';
 import type { JobRow, Writing } from '@/data';
 import type { EndedJob, JobNow, Progress } from '@/engine';
+import { faultWords } from './faults';
 import { intakeRun, readRun } from './masterWork';
 import type { IntakeSpec, ReadSpec } from './masterWork';
 import { printFileRun } from './printFileWork';
@@ -40,6 +41,13 @@ export const noteJob = <K extends keyof JobSpecs>(
   job: { kind: K; workId: number | null; spec: JobSpecs[K]; at: string },
 ): Promise<JobRow> => addJob(tx, job);
 
+/** A fault of the disk or the database is kept in words that say what to do. */
+function inWords(error: unknown): never {
+  const words = faultWords(error);
+  if (words) throw Object.assign(new Error(words, { cause: error }), { code: undefined });
+  throw error;
+}
+
 /** Puts a noted job into the line. */
 export function queueJob(open: Studio, row: JobRow): Promise<EndedJob> {
   const { id, kind, workId, spec } = row;
@@ -47,7 +55,7 @@ export function queueJob(open: Studio, row: JobRow): Promise<EndedJob> {
   return open.jobs.add(
     { id, kind, workId, state: 'queued', stage: 'waiting', share: 0, error: null },
     async (progress, signal) => {
-      const ended = await run(open, spec, progress, signal);
+      const ended = await run(open, spec, progress, signal).catch(inWords);
       if (ended?.result !== undefined)
         await open.db.write((tx) => saveResult(tx, id, ended.result));
       if (ended?.following) void queueJob(open, ended.following);

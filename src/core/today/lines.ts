@@ -35,6 +35,8 @@ export type TodayLine = { urgency: Urgency } & (
   | { what: 'fallsShort'; workId: number; work: string; size: string; ppi: number }
   /** `days` since the last backup; null when there is none. */
   | { what: 'backup'; days: number | null }
+  /** The clock is behind the last thing written down. */
+  | { what: 'clock'; last: string }
 );
 
 export interface TodayFacts {
@@ -54,6 +56,8 @@ export interface TodayFacts {
   fallsShort: { workId: number; work: string; size: string; ppi: number }[];
   /** ISO instants: the last backup, and the first and last thing written down. */
   kept: { backup: string | null; first: string | null; last: string | null };
+  /** This instant, ISO 8601. */
+  now: string;
 }
 
 export interface TodayRules {
@@ -70,6 +74,15 @@ export const TODAY_RULES: TodayRules = {
   nearlyClosedShare: 0.1,
   backupAfterDays: 7,
 };
+
+/** Clocks of one house may differ by so much. */
+const CLOCK_MS = 10 * 60_000;
+
+/** A warning when the clock was set back: days and orders would be reckoned wrongly. */
+function clockLine({ kept: { last }, now }: TodayFacts): TodayLine[] {
+  if (last === null || Date.parse(last) - Date.parse(now) <= CLOCK_MS) return [];
+  return [{ what: 'clock', urgency: 'due', last }];
+}
 
 /** A reminder when what was written since the last backup has waited too long. */
 function backupLine(
@@ -113,6 +126,7 @@ export function todayLines(
         sheets: p.sheets,
         reorderPoint: p.reorderPoint,
       })),
+    ...clockLine(facts),
     ...backupLine(facts.kept, today, rules),
     ...facts.editions
       .filter((e) => e.left <= e.of * rules.nearlyClosedShare)

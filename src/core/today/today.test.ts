@@ -12,6 +12,7 @@ const none: TodayFacts = {
   noSizes: [],
   fallsShort: [],
   kept: { backup: null, first: null, last: null },
+  now: '2026-11-23T12:00:00Z',
 };
 const order = (number: string, due: string) => ({
   ...work,
@@ -83,4 +84,20 @@ it.each([
 ])('reminds of a backup: %j gives %p days', (kept, days) => {
   const [line] = todayLines({ ...none, kept }, '2026-11-23', TODAY_RULES);
   expect(line && 'days' in line ? line.days : undefined).toBe(days);
+});
+
+it('notices a clock that was set back', () => {
+  const kept = (last: string) => ({ backup: null, first: last, last });
+  const [line] = todayLines(
+    { ...none, kept: kept('2026-11-25T08:00:00Z') },
+    '2026-11-23',
+    TODAY_RULES,
+  );
+  expect(line).toEqual({ what: 'clock', urgency: 'due', last: '2026-11-25T08:00:00Z' });
+  const now = todayLines(
+    { ...none, kept: kept('2026-11-23T12:05:00Z') },
+    '2026-11-23',
+    TODAY_RULES,
+  );
+  expect(now).toEqual([]);
 });

@@ -96,6 +96,7 @@ export async function loadTable() {
       noSizes,
       fallsShort,
       kept: { backup: backup?.at ?? null, ...span },
+      now: now(),
     },
     today,
     settings.today,

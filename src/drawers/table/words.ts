@@ -71,6 +71,13 @@ export function sayLine(line: TodayLine): Said {
         href: `/works/${line.workId}/size`,
         verb: 'Choose sizes',
       };
+    case 'clock':
+      return {
+        what: 'The clock of this machine is behind the last thing written down',
+        figure: `that was ${line.last.slice(0, 16).replace('T', ' ')} UTC`,
+        href: '/log',
+        verb: 'See the log book',
+      };
     case 'backup':
       return {
         what:

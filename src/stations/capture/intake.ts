@@ -3,9 +3,9 @@ import { rm, stat } from 'node:fs/promises';
 import { basename, isAbsolute } from 'node:path';
 import type { Readable } from 'node:stream';
 import { getWork, worksOfFile } from '@/data';
-import { Cancelled, FileRefusal, MAX_BYTES, receive } from '@/engine';
+import { Cancelled, FileRefusal, MAX_BYTES, isWhole, keep, receive } from '@/engine';
 import type { Received } from '@/engine';
-import { refusalWords, studio, takeMaster } from '@/studio';
+import { faultWords, refusalWords, studio, takeMaster } from '@/studio';
 
 export type IntakeAnswer = { ok: true; name: string } | { ok: false; message: string };
 
@@ -33,7 +33,7 @@ export async function receiveMaster(
     ? await getWork(open.db.read, Number(workId))
     : undefined;
   if (!work) {
-    source.destroy();
+    source.resume();
     return no(
       `${name}: the work it was meant for is not there. Open the work and drop it again.`,
     );
@@ -42,10 +42,17 @@ export async function receiveMaster(
   try {
     received = await receive(open.home, source, MAX_BYTES);
     const had = await worksOfFile(open.db.read, received.sha256);
-    if (had.some((h) => h.workId === work.id))
+    if (had.some((h) => h.workId === work.id)) {
+      const { sha256 } = received;
+      if (!(await isWhole(open.home, sha256))) {
+        // The stored original was damaged or lost: this very file heals it.
+        await keep(open.home, received);
+        return { ok: true, name };
+      }
       return no(
         `${name}: this very file is already the master of “${work.title}”. Nothing was stored twice; bring another file, or go on to Size.`,
       );
+    }
     await takeMaster(open, received, work.id, name, { stop });
     return { ok: true, name };
   } catch (error) {
@@ -53,11 +60,9 @@ export async function receiveMaster(
     if (error instanceof RangeError && error.message === 'tooLarge')
       return no(refusalWords(name, { code: 'tooLarge', limitGigabytes: MAX_BYTES / 1e9 }));
     if (error instanceof Cancelled) return no(`${name}: stopped. Nothing of it was kept.`);
-    const code = (error as NodeJS.ErrnoException).code;
-    if (code === 'ENOSPC')
-      return no(
-        `${name}: the disk with the data folder is full. Make room, then drop it again; nothing of it was kept.`,
-      );
+    const fault = faultWords(error);
+    if (fault) return no(`${name}: ${fault}`);
+    const { code } = error as NodeJS.ErrnoException;
     return no(
       `${name}: it did not arrive whole (${code ?? 'connection broken'}). Nothing of it was kept; drop it again.`,
     );
