@@ -21,7 +21,8 @@ import { sharp } from './sharpSetup';
 import { sharpenedRows } from './sharpener';
 import { keep, receive, storePaths } from './store';
 import { createTiff } from './tiffWriter';
-import { halve, tilesPass } from './tilesPass';
+import { halve } from './rowMath';
+import { tilesPass } from './tilesPass';
 import { decodeMaster } from './workingCopy';
 
 let folder: string;

@@ -5,6 +5,7 @@ import { rowConverter } from './masterColour';
 import type { MasterColour } from './masterColour';
 import { PixelSource } from './pixelSource';
 import { resampledRows } from './resampler';
+import { intoEightBits, intoSixteenBits } from './rowMath';
 import type { RowRange } from './resampler';
 import { sharpenedRows } from './sharpener';
 import { TiffRows, layOutTiff } from './tiffWriter';
@@ -89,8 +90,7 @@ export async function printFileRows(
       for (let y = 0; y < waiting; y += 1) {
         const from = y * image.width * 3;
         const to = (y * width + image.left) * 3;
-        for (let i = 0; i < image.width * 3; i += 1)
-          lines[to + i] = (deep[from + i]! * 255 + 32767) / 65535;
+        intoEightBits(deep, from, image.width * 3, lines, to);
       }
       await file.write(lines);
       done += waiting;
@@ -103,11 +103,7 @@ export async function printFileRows(
         const own = y >= wanted.from;
         y += 1;
         if (!own) continue;
-        const at = waiting * samples;
-        for (let i = 0; i < samples; i += 1) {
-          const v = row[i]!;
-          band[at + i] = v <= 0 ? 0 : v >= 65535 ? 65535 : v + 0.5;
-        }
+        intoSixteenBits(row, band, waiting * samples);
         waiting += 1;
         if (waiting === BAND || y === wanted.to) await flush();
         if (y === wanted.to) break;

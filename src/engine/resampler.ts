@@ -2,6 +2,7 @@ import type { AxisWeights } from '@/core/image';
 import { lanczosAxis } from '@/core/image';
 import type { PixelRect } from '@/core/prepare';
 import type { PixelSource } from './pixelSource';
+import { weighedSum } from './rowMath';
 
 const READ_ROWS = 64;
 
@@ -57,6 +58,7 @@ export async function* resampledRows(
   const vertical = lanczosAxis(source.height, part.top, part.height, height);
   const length = width * channels;
   const ring = Array.from({ length: vertical.taps }, () => new Float32Array(length));
+  const under = ring.slice();
   const out = new Float32Array(length);
   const sourceLength = source.width * channels;
   let held: Uint16Array = new Uint16Array(0);
@@ -80,13 +82,8 @@ export async function* resampledRows(
         ring[next % vertical.taps]!,
       );
     }
-    out.fill(0);
-    for (let k = 0; k < vertical.taps; k += 1) {
-      const w = vertical.weights[y * vertical.taps + k]!;
-      if (w === 0) continue;
-      const row = ring[(from + k) % vertical.taps]!;
-      for (let i = 0; i < length; i += 1) out[i]! += w * row[i]!;
-    }
+    for (let k = 0; k < vertical.taps; k += 1) under[k] = ring[(from + k) % vertical.taps]!;
+    weighedSum(under, vertical.weights, y * vertical.taps, out);
     yield out;
   }
 }

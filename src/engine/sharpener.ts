@@ -1,5 +1,6 @@
 import { gaussian } from '@/core/image';
 import type { Recipe } from '@/core/prepare';
+import { addDifference, weighedSum } from './rowMath';
 
 interface Held {
   samples: Float32Array;
@@ -52,19 +53,17 @@ export async function* sharpenedRows(
   const share = amount / 100;
   const window: Held[] = [];
   const emit = (): Float32Array => {
-    const centre = window[reach]!;
-    const out = centre.samples;
-    for (let x = 0; x < centre.light.length; x += 1) {
-      let blur = 0;
-      for (let k = 0; k < kernel.length; k += 1)
-        blur += kernel[k]! * window[k]!.blurred[x]!;
-      const difference = centre.light[x]! - blur;
-      if (Math.abs(difference) <= floor) continue;
-      const change = share * difference;
-      for (let c = 0; c < channels; c += 1) out[x * channels + c]! += change;
-    }
+    const { samples, light } = window[reach]!;
+    const blur = new Float32Array(light.length);
+    weighedSum(
+      window.map((held) => held.blurred),
+      kernel,
+      0,
+      blur,
+    );
+    addDifference(samples, light, blur, channels, share, floor);
     window.shift();
-    return out;
+    return samples;
   };
   for await (const row of rows) {
     const samples = row.slice();

@@ -6,6 +6,7 @@ import { rowConverter } from './masterColour';
 import type { MasterColour } from './masterColour';
 import { PixelSource } from './pixelSource';
 import type { Progress } from './progress';
+import { halve, intoEightBits } from './rowMath';
 import { sharp } from './sharpSetup';
 
 export const TILE = 512;
@@ -26,30 +27,6 @@ interface Shelf extends ZoomLevel {
   pixels: Uint8Array;
   filled: number;
   tileRow: number;
-}
-
-/** Half the size by the mean of 2 x 2; an odd edge counts twice. Both 8-bit RGB. */
-export function halve(source: Uint8Array, width: number, height: number): Uint8Array {
-  const w = Math.ceil(width / 2);
-  const h = Math.ceil(height / 2);
-  const out = new Uint8Array(w * h * 3);
-  for (let y = 0; y < h; y += 1) {
-    const above = 2 * y * width;
-    const below = Math.min(2 * y + 1, height - 1) * width;
-    for (let x = 0; x < w; x += 1) {
-      const left = 2 * x;
-      const right = Math.min(left + 1, width - 1);
-      for (let c = 0; c < 3; c += 1)
-        out[(y * w + x) * 3 + c] =
-          (source[(above + left) * 3 + c]! +
-            source[(above + right) * 3 + c]! +
-            source[(below + left) * 3 + c]! +
-            source[(below + right) * 3 + c]! +
-            2) >>
-          2;
-    }
-  }
-  return out;
 }
 
 const encode = (data: Uint8Array, width: number, height: number) =>
@@ -129,7 +106,7 @@ export async function tilesPass(
     const rows = Math.min(band, source.height - top);
     const deep = converter.toTarget(await source.rows(top, rows), rows * source.width);
     const flat = new Uint8Array(deep.length);
-    for (let k = 0; k < deep.length; k += 1) flat[k] = (deep[k]! * 255 + 32767) / 65535;
+    intoEightBits(deep, 0, deep.length, flat, 0);
     await put(0, flat);
     progress('cutting tiles', (top + rows) / source.height);
   }

@@ -1,0 +1,79 @@
+/** One pass over a picture in a process of its own; says how long it took and its highest memory. */
+import { readFileSync } from 'node:fs';
+import { rm, stat } from 'node:fs/promises';
+import { Worker } from 'node:worker_threads';
+import { sliceRows } from '@/core/jobs';
+import { printPlan } from '@/core/prepare';
+import type { Recipe } from '@/core/prepare';
+import { fitToSheet } from '@/core/sizing';
+import { mm, size } from '@/core/units';
+import {
+  WORKERS,
+  layOutPrintFile,
+  readMaster,
+  runInWorker,
+  startWorkersBy,
+} from '@/engine';
+
+startWorkersBy(() => new Worker(new URL('../scripts/worker.mjs', import.meta.url)));
+const [what, path, folder, longMm] = process.argv.slice(2) as [
+  string,
+  string,
+  string,
+  string?,
+];
+const never = new AbortController().signal;
+const silent = () => undefined;
+const pixels = `${folder}/pixels.v`;
+const { facts, icc } = await readMaster(path, (await stat(path)).size);
+const colour = { icc, assumedSpace: null };
+
+const PASSES: Record<string, () => Promise<void>> = {
+  decode: () =>
+    runInWorker(
+      'decode',
+      { path, facts, part: `${folder}/part.v`, target: pixels },
+      silent,
+      never,
+    ),
+  tiles: () =>
+    runInWorker(
+      'tiles',
+      {
+        pixels,
+        colour,
+        scratch: `${folder}/scratch`,
+        tilesFolder: `${folder}/tiles`,
+        preview: `${folder}/preview.jpg`,
+      },
+      silent,
+      never,
+    ),
+  async printFile() {
+    const long = Number(longMm);
+    const plan = printPlan(facts, fitToSheet(size(long, long), 1, mm(0), 'within'), 300);
+    const recipe: Recipe = {
+      resample: { kernel: 'lanczos3', factor: plan.factor },
+      outputSharpen: { amount: 60, radius: 0.8, threshold: 2 },
+      convert: { space: 'srgb', intent: 'relative', blackPoint: true },
+      ppi: 300,
+    };
+    const target = `${folder}/print.tif`;
+    await rm(target, { force: true });
+    const work = { pixels, colour, plan, recipe, target };
+    await layOutPrintFile(work);
+    await Promise.all(
+      sliceRows(plan.height, WORKERS, 400).map((range) =>
+        runInWorker('printFileRows', { work, range }, silent, never),
+      ),
+    );
+  },
+};
+
+const from = performance.now();
+await PASSES[what]!();
+const seconds = (performance.now() - from) / 1000;
+const status = readFileSync('/proc/self/status', 'utf8');
+const megabytes = Number(/VmHWM:\s+(\d+)/.exec(status)![1]) / 1024;
+console.log(JSON.stringify({ seconds, megabytes }));
+process.exit(0);
