@@ -186,7 +186,7 @@ async function verifySwept(): Promise<void> {
   expect(jobs.filter((j) => j.state === 'running' || j.state === 'queued')).toEqual([]);
   const wanted = jobs
     .filter((j) => j.kind === 'intake' && j.state === 'cutOff')
-    .map((j) => (JSON.parse(String(j.spec)) as { sha256: string }).sha256);
+    .map((j) => (JSON.parse(j.spec as string) as { sha256: string }).sha256);
   for (const name of filesIn('arrivals')) expect(wanted).toContain(name);
 }
 
@@ -233,7 +233,7 @@ test(`killed ${ROUNDS} times at random, it loses nothing and shows nothing half-
     "SELECT id FROM job WHERE state = 'cutOff' AND kind = 'printFile' ORDER BY id DESC",
   );
   if (cut) {
-    const again = await fetch(`${server.url}/api/jobs/${String(cut.id)}`, {
+    const again = await fetch(`${server.url}/api/jobs/${Number(cut.id)}`, {
       method: 'POST',
     });
     expect(again.status).toBe(201);

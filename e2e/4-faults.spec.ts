@@ -124,7 +124,12 @@ test('a stored file damaged from outside is found and named with what depends on
   const path = await writeMaster('damaged.tif', 900, 1200);
   expect(await upload(path)).toMatchObject({ ok: true });
   const [row] = await server.rows('SELECT sha256 FROM file');
-  const stored = join(HOME, 'files', String(row!.sha256).slice(0, 2), String(row!.sha256));
+  const stored = join(
+    HOME,
+    'files',
+    (row!.sha256 as string).slice(0, 2),
+    row!.sha256 as string,
+  );
   const bytes = readFileSync(stored);
   bytes[5000] = bytes[5000]! ^ 0xff;
   writeFileSync(stored, bytes);
@@ -138,7 +143,7 @@ test('a stored file damaged from outside is found and named with what depends on
       )
       .toBe('done');
     const [job] = await server.rows(`SELECT result FROM job WHERE id = ${id}`);
-    return JSON.parse(String(job!.result)) as { damaged: { what: string[] }[] };
+    return JSON.parse(job!.result as string) as { damaged: { what: string[] }[] };
   };
   const found = await checked();
   expect(found.damaged).toMatchObject([{ what: ['the master sea.tif of “Slack Water”'] }]);

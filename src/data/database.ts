@@ -61,7 +61,7 @@ export async function openDatabase(home: string): Promise<OpenDatabase> {
         } catch (error) {
           // The driver leaves a statement open when it could not begin or commit; a connection
           // like that refuses every later write.
-          if (isFault(error)) await client.reconnect();
+          if (isFault(error)) client.reconnect();
           throw error;
         }
       });

@@ -90,8 +90,10 @@ export function halve(source: Uint8Array, width: number, height: number): Uint8A
     let b = Math.min(2 * y + 1, height - 1) * width * 3;
     for (let x = 0; x < inner; x += 1, a += 6, b += 6, o += 3) {
       out[o] = (source[a]! + source[a + 3]! + source[b]! + source[b + 3]! + 2) >> 2;
-      out[o + 1] = (source[a + 1]! + source[a + 4]! + source[b + 1]! + source[b + 4]! + 2) >> 2;
-      out[o + 2] = (source[a + 2]! + source[a + 5]! + source[b + 2]! + source[b + 5]! + 2) >> 2;
+      out[o + 1] =
+        (source[a + 1]! + source[a + 4]! + source[b + 1]! + source[b + 4]! + 2) >> 2;
+      out[o + 2] =
+        (source[a + 2]! + source[a + 5]! + source[b + 2]! + source[b + 5]! + 2) >> 2;
     }
     if (w > inner) {
       out[o] = (source[a]! + source[b]! + 1) >> 1;

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import styled from 'styled-components';
-import { CHEST_WIDTH, SERIF, paperCss } from './theme';
+import { CHEST_WIDTH, SERIF, narrow, paperCss } from './theme';
 
 const DRAWERS = [
   ['/', 'Table'],
@@ -25,6 +25,11 @@ const Nav = styled.nav`
   flex-direction: column;
   position: relative;
   z-index: 2;
+  ${narrow} {
+    width: auto;
+    flex-flow: row wrap;
+    border-right: 0;
+  }
 `;
 
 const Name = styled(Link)`
@@ -55,6 +60,11 @@ const Drawer = styled(Link)<{ $open: boolean }>`
   &:focus-visible {
     outline-offset: -3px;
   }
+  ${narrow} {
+    height: 42px;
+    margin: 0;
+    box-shadow: none;
+  }
 `;
 
 const Card = styled.span`
@@ -75,6 +85,10 @@ const Foot = styled.div`
   padding: 8px 12px 10px;
   display: grid;
   gap: 6px;
+  ${narrow} {
+    margin: 0;
+    grid-auto-flow: column;
+  }
 `;
 
 /** The plan chest: the studio-wide places. */

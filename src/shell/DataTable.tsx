@@ -38,6 +38,7 @@ const features = tableFeatures({
 const PAGE_LINES = 50;
 
 const Wrap = styled.div`
+  position: relative;
   min-height: 0;
   overflow: auto;
 `;
@@ -240,7 +241,12 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
           : { down: '1', page: null },
     );
   return (
-    <Wrap>
+    <Wrap
+      // What can only be scrolled must be reached by keyboard; lines that open are anyway.
+      tabIndex={opens ? undefined : 0}
+      role={opens ? undefined : 'region'}
+      aria-label={opens ? undefined : label}
+    >
       <Grid aria-label={label}>
         <thead>
           {table.getHeaderGroups().map((group) => (

@@ -95,8 +95,8 @@ export function FindDialog({ open, onClose }: { open: boolean; onClose: () => vo
   };
   return (
     <Dialog title="Find" open={open} onClose={onClose}>
-      <Autocomplete>
-        <Typed value={text} onChange={setText} autoFocus>
+      <Autocomplete inputValue={text} onInputChange={setText}>
+        <Typed autoFocus>
           <Label>A title, a name, a town, an order, or a number such as 7/30</Label>
           <Input />
         </Typed>

@@ -20,5 +20,10 @@ export const GlobalStyle = createGlobalStyle`
   :focus { outline: none; }
   :focus-visible, [data-focus-visible] { outline: 2px solid var(--blue); outline-offset: 2px; }
   @media (prefers-reduced-motion: reduce) { *, *::before, *::after { transition: none !important; animation: none !important; } }
+  @media (forced-colors: active) {
+    svg[role='img'], svg[role='group'] { forced-color-adjust: none; background: #c4c4c4; }
+    [data-selected], [aria-selected='true'], [aria-current] { outline: 2px solid Highlight; outline-offset: -2px; }
+    [role='progressbar'] div div { background: Highlight; forced-color-adjust: none; }
+  }
   .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
 `;

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { STATIONS } from '@/core/work';
 import type { Mark, Station } from '@/core/work';
 import { StationMark } from './marks';
-import { RULE_HEIGHT, SERIF, paperCss } from './theme';
+import { RULE_HEIGHT, SERIF, narrow, paperCss } from './theme';
 
 const STEEL = 'linear-gradient(#f4f4f4, #dedede)';
 
@@ -19,6 +19,10 @@ export const Steel = styled.header`
   box-shadow: 0 1px 2px rgba(0, 0, 0, 0.22);
   position: relative;
   z-index: 1;
+  flex: none;
+  ${narrow} {
+    height: auto;
+  }
 `;
 
 const Stations = styled.ol`
@@ -26,6 +30,11 @@ const Stations = styled.ol`
   grid-template-columns: repeat(8, 1fr) auto;
   height: 100%;
   padding: 0 0 0 20px;
+  ${narrow} {
+    grid-template-columns: repeat(4, 1fr);
+    grid-auto-rows: 58px;
+    padding: 0 8px;
+  }
 `;
 
 /** Ticks of the rule: ten to a station, the fifth longer, the first longest. */
@@ -117,7 +126,7 @@ export function Rule({ workId, marks }: { workId: number; marks: Record<Station,
             );
           })}
           <li>
-            <Edit href={`/works/${workId}/edit`} aria-label="Title, size and medium">
+            <Edit href={`/works/${workId}/edit`} aria-label="Edit this work">
               <PencilLine size={16} aria-hidden />
             </Edit>
           </li>
@@ -133,12 +142,25 @@ const DrawerTop = styled(Steel)`
   justify-content: space-between;
   gap: 20px;
   padding: 0 24px;
+  ${narrow} {
+    flex-direction: column;
+    align-items: stretch;
+    gap: 8px;
+    padding: 10px 12px;
+  }
   h1 {
     font-size: 24px;
   }
   p {
     color: var(--soft);
   }
+`;
+
+const HeadTools = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
 `;
 
 /** The top of a drawer: what it is, what it amounts to, and what can be done with all of it. */
@@ -156,6 +178,6 @@ export const DrawerHead = ({
       <h1>{title}</h1>
       <p>{sum}</p>
     </div>
-    <div style={{ display: 'flex', gap: 8, alignItems: 'center' }}>{children}</div>
+    <HeadTools>{children}</HeadTools>
   </DrawerTop>
 );

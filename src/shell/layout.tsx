@@ -1,18 +1,22 @@
 'use client';
 import styled from 'styled-components';
-import { SERIF, SLIP_WIDTH, paperCss } from './theme';
+import { SERIF, SLIP_WIDTH, narrow, paperCss } from './theme';
 
 /** Chest at the left, the rest beside it; nothing scrolls but the parts. */
 export const House = styled.div`
   display: flex;
   height: 100vh;
-  min-width: 960px;
   > main,
   > div {
     flex: 1;
     min-width: 0;
     display: flex;
     flex-direction: column;
+  }
+  ${narrow} {
+    flex-direction: column;
+    height: auto;
+    min-height: 100vh;
   }
 `;
 
@@ -22,6 +26,10 @@ export const Bench = styled.div`
   display: flex;
   gap: 16px;
   padding: 16px 20px 16px 22px;
+  ${narrow} {
+    flex-direction: column;
+    padding: 12px;
+  }
 `;
 
 /** The working surface. */
@@ -33,6 +41,10 @@ export const Surface = styled.section`
   flex-direction: column;
   gap: 12px;
   overflow: auto;
+  ${narrow} {
+    flex: none;
+    overflow: visible;
+  }
 `;
 
 export const TitleBlock = styled.div`
@@ -65,6 +77,9 @@ const Paper = styled.aside`
   display: flex;
   flex-direction: column;
   min-height: 0;
+  ${narrow} {
+    width: auto;
+  }
 `;
 
 const Scroll = styled.div`

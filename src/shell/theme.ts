@@ -58,3 +58,6 @@ export const toneCss = Object.entries(TONES)
 
 /** Ink variables as they are on light paper, for any part of the house that is paper. */
 export const paperCss = variables(PAPER);
+
+/** Windows as narrow as half a usual one, or twice enlarged: everything stands in one column. */
+export const narrow = '@media (max-width: 900px)';

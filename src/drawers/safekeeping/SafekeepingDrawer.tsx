@@ -154,7 +154,8 @@ export function SafekeepingDrawer(view: SafekeepingView) {
               {
                 value: daysOld === null ? 'none' : String(daysOld),
                 unit: '',
-                label: daysOld === 1 ? 'day old' : 'days old',
+                label:
+                  daysOld === null ? 'last backup' : daysOld === 1 ? 'day old' : 'days old',
                 tone: daysOld === null ? 'ochre' : undefined,
               },
               {
@@ -170,10 +171,13 @@ export function SafekeepingDrawer(view: SafekeepingView) {
           <Problem>{backup.problem}</Problem>
           <FactList
             facts={[
-              ['Originals', `${stored.masters}, ${megabytes(stored.masterBytes, format)}`],
+              [
+                'Originals',
+                `${stored.masters} files, ${megabytes(stored.masterBytes, format)}`,
+              ],
               [
                 'Print files',
-                `${stored.printFiles}, ${megabytes(stored.printBytes, format)}`,
+                `${stored.printFiles} files, ${megabytes(stored.printBytes, format)}`,
               ],
             ]}
           />

@@ -39,7 +39,9 @@ export function DeepZoom({ sha256, width, height, tile, top, label }: DeepZoomPr
             `/api/tiles/${sha256}/${level}/${x}_${y}.jpg`,
         },
         showNavigationControl: false,
-        animationTime: 0.3,
+        animationTime: window.matchMedia('(prefers-reduced-motion: reduce)').matches
+          ? 0
+          : 0.3,
         maxZoomPixelRatio: 2,
         visibilityRatio: 0.6,
         gestureSettingsMouse: { clickToZoom: false, dblClickToZoom: true },

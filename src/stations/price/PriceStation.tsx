@@ -1,5 +1,4 @@
 'use client';
-import { scaleLinear } from 'd3';
 import { currencyDigits } from '@/core/units';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
@@ -27,21 +26,10 @@ import {
   useFormat,
 } from '@/shell';
 import type { TypedValues } from '@/shell';
+import { PARTS, PriceBar } from './PriceBar';
 import { keepPrice, reckonPrice } from './actions';
 import type { Reckoning } from './actions';
 import type { PriceView } from './view';
-
-const PARTS: Record<string, string> = {
-  printing: 'printing',
-  paper: 'paper',
-  capture: 'capture share',
-  proofs: 'proofs share',
-  spoilage: 'spoilage',
-  finishing: 'finishing',
-  packing: 'packing',
-  postage: 'postage',
-  labour: 'your time',
-};
 
 const Columns = styled.div`
   display: grid;
@@ -54,66 +42,6 @@ const Columns = styled.div`
     align-content: start;
   }
 `;
-
-/** Where the price goes: parts of the cost, fees, and what stays, drawn to one scale. */
-const PriceBar = ({ r }: { r: Reckoning }) => {
-  const format = useFormat();
-  const x = scaleLinear()
-    .domain([0, Math.max(r.gross, r.total + r.fees)])
-    .range([0, 740]);
-  const segments = [
-    ...r.cost
-      .filter((p) => p.amount > 0)
-      .map((p) => ({ name: PARTS[p.part] ?? p.part, amount: p.amount, fill: '#e9e6de' })),
-    { name: 'fees', amount: r.fees, fill: '#b9b2a2' },
-    { name: 'stays with you', amount: Math.max(0, r.net), fill: '#fdfdfd' },
-  ];
-  let at = 0;
-  return (
-    <svg
-      viewBox="0 0 742 92"
-      width="100%"
-      role="img"
-      aria-label={segments.map((s) => `${s.name} ${format.money(s.amount)}`).join(', ')}
-    >
-      {segments.map((s, i) => {
-        const left = x(at);
-        at += s.amount;
-        const w = x(at) - left;
-        const low = i % 2 === 1;
-        return (
-          <g key={s.name}>
-            <rect
-              x={left + 0.5}
-              y={26}
-              width={Math.max(0, w)}
-              height={32}
-              fill={s.fill}
-              stroke="#555"
-              strokeWidth={0.8}
-            />
-            {w > 46 ? (
-              <text x={left + 6} y={46} fontSize={11.5} fill="#161616">
-                {w > 96 ? `${s.name} ${format.amount(s.amount)}` : format.amount(s.amount)}
-              </text>
-            ) : null}
-            {w <= 96 && w > 14 && (
-              <text
-                x={left + w / 2}
-                y={low ? 74 : 19}
-                fontSize={11}
-                fill="var(--ink)"
-                textAnchor="middle"
-              >
-                {s.name}
-              </text>
-            )}
-          </g>
-        );
-      })}
-    </svg>
-  );
-};
 
 const startOf = (view: PriceView): TypedValues => {
   const kept = view.set?.input as TypedValues | undefined;
@@ -151,6 +79,8 @@ export function PriceStation(view: PriceView) {
     done: 'Price kept.',
   });
   const [reckoning, setReckoning] = useState<Reckoning | null>(null);
+  /** Whether what is typed was reckoned at all yet. */
+  const [answered, setAnswered] = useState(false);
   const typed = JSON.stringify(form.watch());
   useEffect(() => {
     let stale = false;
@@ -161,6 +91,7 @@ export function PriceStation(view: PriceView) {
         sizeKey: picked?.key ?? '',
       }).then((r) => {
         if (stale) return;
+        setAnswered(true);
         if (r.ok) {
           form.clearErrors();
           setReckoning(r.value);
@@ -203,7 +134,9 @@ export function PriceStation(view: PriceView) {
               <PriceBar r={r} />
             ) : (
               <p style={{ color: 'var(--soft)', height: 92 }}>
-                No price can be found from these numbers; the field says why.
+                {answered
+                  ? 'No price can be found from these numbers; the field says why.'
+                  : 'Reckoning …'}
               </p>
             )}
             <form
@@ -296,7 +229,9 @@ export function PriceStation(view: PriceView) {
           <Sentence>
             {r
               ? `Of ${format.money(r.gross)}, ${format.money(r.total)} is cost and ${format.money(r.fees)} goes to the channel: ${format.percent(r.margin, 1)} stays.`
-              : 'Margin and fees must leave something of the price.'}
+              : answered
+                ? 'Margin and fees must leave something of the price.'
+                : 'Reckoning …'}
           </Sentence>
           <Field {...field} name="margin" label="Target margin" unit="%" />
           <Field {...field} name="step" label="Round up to" unit={currency} />

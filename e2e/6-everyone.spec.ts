@@ -1,0 +1,222 @@
+import { rmSync, readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { writeMaster } from './fixtures';
+import { seedStudio } from './support/seedStudio';
+import { StudioServer } from './support/studioServer';
+
+const HOME = '/tmp/glassine-everyone';
+const SIZE = 'metricFrames-30x40';
+const VIEWS = [
+  '/',
+  '/works',
+  '/works/new',
+  '/works/1/edit',
+  '/works/1/capture',
+  '/works/1/size',
+  '/works/1/prepare',
+  '/works/1/proof',
+  '/works/1/edition',
+  '/works/1/price',
+  '/works/1/finish',
+  '/works/1/pack',
+  '/papers',
+  '/papers?new=1',
+  '/papers?bring=1',
+  '/papers?paper=1&edit=1',
+  '/proofs',
+  '/editions',
+  '/orders',
+  '/orders?new=1',
+  '/accounts',
+  '/log',
+  '/settings',
+  '/safekeeping',
+];
+
+let server: StudioServer;
+
+test.beforeAll(async () => {
+  rmSync(HOME, { recursive: true, force: true });
+  await seedStudio(HOME, { editionOf: 30, numbered: 6, orders: 3 });
+  server = new StudioServer(HOME, 4193);
+  await server.start();
+  const body = readFileSync(await writeMaster('everyone.tif', 1800, 2400));
+  const answer = await fetch(`${server.url}/api/masters?work=1&name=everyone.tif`, {
+    method: 'PUT',
+    body,
+  });
+  expect(answer.status).toBe(201);
+  const sent = await server.action(
+    '/works/1/proof',
+    'src/stations/proof/actions.ts',
+    'sendProof',
+    {
+      workId: '1',
+      sizeKey: SIZE,
+      paperId: '1',
+      route: 'own printer',
+      cost: '12',
+      sentOn: '2026-11-02',
+      remarks: 'first look',
+    },
+  );
+  expect(sent).toMatchObject({ ok: true });
+  await expect
+    .poll(
+      async () =>
+        (await server.rows("SELECT state FROM job WHERE kind = 'read'"))[0]?.state,
+    )
+    .toBe('done');
+});
+test.afterAll(() => server.kill());
+
+/** Opens a view and waits until it is alive. */
+async function open(page: Page, view: string): Promise<void> {
+  await page.goto(server.url + view);
+  await page.locator('main h1, main h2').first().waitFor();
+}
+
+const serious = async (page: Page) =>
+  (await new AxeBuilder({ page }).analyze()).violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.html.slice(0, 140))
+          .slice(0, 3)
+          .join(' | ')}`,
+    );
+
+for (const view of VIEWS)
+  test(`${view}: nothing serious is wrong for anyone`, async ({ page }) => {
+    const errors: string[] = [];
+    page.on('pageerror', (e) => errors.push(e.message));
+    page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
+    await open(page, view);
+    if (view.endsWith('/price')) await expect(page.getByText('Reckoning …')).toHaveCount(0);
+    expect(await serious(page)).toEqual([]);
+    // Every drawing says in words what it shows.
+    for (const drawing of await page.locator('svg[role="img"]').all())
+      expect((await drawing.getAttribute('aria-label'))!.length).toBeGreaterThan(8);
+    // Smaller windows: 1024 px wide, and twice the size of everything.
+    for (const size of [
+      { width: 1024, height: 768 },
+      { width: 640, height: 400 },
+    ]) {
+      await page.setViewportSize(size);
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect(over, `${size.width} px`).toBeLessThanOrEqual(0);
+    }
+    const first = page.locator('main').locator('button, a, input, textarea, select').last();
+    await first.scrollIntoViewIfNeeded();
+    await expect(first).toBeInViewport();
+    expect(errors).toEqual([]);
+  });
+
+test('in every grey of the table, and in forced colours, text can be read', async ({
+  page,
+}) => {
+  await open(page, '/works/1/size');
+  for (const tone of ['dark', 'light', 'middle']) {
+    await page.keyboard.press('g');
+    await expect(page.locator('html')).toHaveAttribute('data-tone', tone);
+    expect(await serious(page)).toEqual([]);
+  }
+  await page.emulateMedia({ forcedColors: 'active' });
+  for (const view of ['/works/1/size', '/works/1/edition', '/', '/orders']) {
+    await open(page, view);
+    expect(await serious(page)).toEqual([]);
+  }
+});
+
+test('whoever wants no motion gets none', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await open(page, '/works/1/capture');
+  const moving = await page.evaluate(
+    () =>
+      [...document.querySelectorAll('*')].filter((e) => {
+        const style = getComputedStyle(e);
+        return (
+          style.transitionDuration.split(',').some((d) => parseFloat(d) > 0) &&
+          style.transitionProperty !== 'none'
+        );
+      }).length,
+  );
+  expect(moving).toBe(0);
+});
+
+test('by keyboard alone: find a work, go to its sizes, withdraw one, take that back', async ({
+  page,
+}) => {
+  await open(page, '/');
+  const dialog = page.getByRole('dialog');
+  await expect(async () => {
+    await page.keyboard.press('f');
+    await expect(dialog).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await page.keyboard.type('slack');
+  await expect(page.getByRole('menuitem').first()).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/works\/1\//);
+  await page.keyboard.press('2');
+  await page.waitForURL(/works\/1\/size/);
+  await page.goto(`${server.url}/works/1/size?size=${SIZE}`);
+  // Tab through the page: what has focus shows it.
+  const focusOn = async (name: RegExp, most = 80) => {
+    for (let i = 0; i < most; i += 1) {
+      await page.keyboard.press('Tab');
+      const found = await page.evaluate(() => {
+        const e = document.activeElement as HTMLElement;
+        const style = getComputedStyle(e);
+        const ring = style.outlineStyle !== 'none' && parseFloat(style.outlineWidth) > 0;
+        const around = e.parentElement ? getComputedStyle(e.parentElement) : style;
+        const parentRing =
+          around.outlineStyle !== 'none' && parseFloat(around.outlineWidth) > 0;
+        return {
+          text: e.getAttribute('aria-label') ?? e.textContent ?? '',
+          ring: ring || parentRing,
+        };
+      });
+      expect(found.ring, `focus on “${found.text.slice(0, 40)}” is visible`).toBe(true);
+      if (name.test(found.text)) return;
+    }
+    throw new Error(`never reached ${name}`);
+  };
+  await focusOn(/^Withdraw/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status')).toContainText('Withdrawn from sale');
+  expect(
+    (await server.rows(`SELECT kind FROM size_now WHERE size_key = '${SIZE}'`))[0]?.kind,
+  ).toBe('withdrawn');
+  await page.keyboard.press('z');
+  await expect(page.getByRole('status')).toContainText('Taken back: withdrawing');
+  expect(
+    (await server.rows(`SELECT kind FROM size_now WHERE size_key = '${SIZE}'`))[0]?.kind,
+  ).toBe('offered');
+});
+
+test('two tabs: the second sees what happened, and keeps what was typed', async ({
+  page,
+  context,
+}) => {
+  const other = await context.newPage();
+  await open(page, '/works/1/edit');
+  await open(other, '/works/1/edit');
+  await page.getByLabel('Medium', { exact: true }).fill('Gouache on linen');
+  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await page.waitForURL(/works\/1\/(?!edit)/);
+  await other.getByLabel('Medium', { exact: true }).fill('Casein');
+  await other.getByRole('button', { name: 'Keep the changes' }).click();
+  await expect(other.getByText('now “Gouache on linen”, changed elsewhere')).toBeVisible();
+  await expect(other.getByLabel('Medium', { exact: true })).toHaveValue('Casein');
+  await other.getByRole('button', { name: 'Keep the changes' }).click();
+  await other.waitForURL(/works\/1\/(?!edit)/);
+  expect((await server.rows('SELECT medium FROM work WHERE id = 1'))[0]?.medium).toBe(
+    'Casein',
+  );
+});
