@@ -159,7 +159,7 @@ test('by keyboard alone: find a work, go to its sizes, withdraw one, take that b
     await expect(dialog).toBeVisible({ timeout: 500 });
   }).toPass();
   await page.keyboard.type('slack');
-  await expect(page.getByRole('menuitem').first()).toBeVisible();
+  await expect(dialog.getByRole('link').first()).toBeVisible();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await page.waitForURL(/works\/1\//);
@@ -167,7 +167,7 @@ test('by keyboard alone: find a work, go to its sizes, withdraw one, take that b
   await page.waitForURL(/works\/1\/size/);
   await page.goto(`${server.url}/works/1/size?size=${SIZE}`);
   // Tab through the page: what has focus shows it.
-  const focusOn = async (name: RegExp, most = 80) => {
+  const focusOn = async (name: RegExp, most = 200) => {
     for (let i = 0; i < most; i += 1) {
       await page.keyboard.press('Tab');
       const found = await page.evaluate(() => {
@@ -179,9 +179,12 @@ test('by keyboard alone: find a work, go to its sizes, withdraw one, take that b
           around.outlineStyle !== 'none' && parseFloat(around.outlineWidth) > 0;
         return {
           text: e.getAttribute('aria-label') ?? e.textContent ?? '',
+          isPage: e === document.body,
           ring: ring || parentRing,
         };
       });
+      // At the end of the page the focus goes through the document to its beginning.
+      if (found.isPage) continue;
       expect(found.ring, `focus on “${found.text.slice(0, 40)}” is visible`).toBe(true);
       if (name.test(found.text)) return;
     }

@@ -1,14 +1,9 @@
 'use client';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import {
-  Autocomplete,
-  Input,
-  Label,
-  Menu,
-  MenuItem,
-  SearchField,
-} from 'react-aria-components';
+import type { KeyboardEvent } from 'react';
+import { Input, Label, SearchField } from 'react-aria-components';
 import styled from 'styled-components';
 import { Dialog } from './Dialog';
 import { Small } from './layout';
@@ -34,20 +29,20 @@ const Typed = styled(SearchField)`
   }
 `;
 
-const Lines = styled(Menu)`
+const Lines = styled.ul`
   display: grid;
-  outline: none;
   min-height: 40px;
-` as typeof Menu;
+`;
 
-const Line = styled(MenuItem)`
+const Line = styled(Link)`
   display: grid;
   grid-template-columns: 88px 1fr auto;
   gap: 10px;
   align-items: baseline;
   padding: 6px 8px;
   border-bottom: 1px solid var(--line);
-  cursor: pointer;
+  color: var(--ink);
+  text-decoration: none;
   span:first-child,
   span:last-child {
     font-size: 12.5px;
@@ -58,7 +53,8 @@ const Line = styled(MenuItem)`
       400 16px/1.25 'Newsreader',
       serif;
   }
-  &[data-focused] {
+  &:hover,
+  &:focus {
     background: #dfe7ef;
     outline: 2px solid var(--blue);
     outline-offset: -2px;
@@ -88,34 +84,50 @@ export function FindDialog({ open, onClose }: { open: boolean; onClose: () => vo
       stop.abort();
     };
   }, [text]);
-  const go = (href: string) => {
+  const close = () => {
     onClose();
     setText('');
-    router.push(href);
+  };
+  /** Arrow keys walk from the field through what was found, and back. */
+  const walk = (event: KeyboardEvent<HTMLElement>) => {
+    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (step === 0) return;
+    const stops = [...event.currentTarget.querySelectorAll<HTMLElement>('input, a')];
+    const here = stops.indexOf(document.activeElement as HTMLElement);
+    stops[Math.min(stops.length - 1, Math.max(0, here + step))]?.focus();
+    event.preventDefault();
+  };
+  const enter = (event: KeyboardEvent<HTMLElement>) => {
+    const [first] = found;
+    if (event.key !== 'Enter' || !first) return;
+    close();
+    router.push(first.href);
   };
   return (
-    <Dialog title="Find" open={open} onClose={onClose}>
-      <Autocomplete inputValue={text} onInputChange={setText}>
-        <Typed autoFocus>
+    <Dialog title="Find" open={open} onClose={close}>
+      <div role="presentation" onKeyDown={walk}>
+        <Typed value={text} onChange={setText} onKeyDown={enter} autoFocus>
           <Label>A title, a name, a town, an order, or a number such as 7/30</Label>
           <Input />
         </Typed>
-        <Lines aria-label="Found" items={found.map((f) => ({ ...f, id: f.href + f.name }))}>
-          {(item) => (
-            <Line textValue={item.name} onAction={() => go(item.href)}>
-              <span>{item.kind}</span>
-              <b>{item.name}</b>
-              <span>{item.about}</span>
-            </Line>
-          )}
+        <Lines aria-label="Found">
+          {found.map((f) => (
+            <li key={f.href + f.name}>
+              <Line href={f.href} onClick={close}>
+                <span>{f.kind}</span>
+                <b>{f.name}</b>
+                <span>{f.about}</span>
+              </Line>
+            </li>
+          ))}
         </Lines>
-      </Autocomplete>
+      </div>
       <Small>
         {problem
           ? 'Glassine did not answer. Is it still running?'
           : text.trim() !== '' && found.length === 0
             ? 'Nothing is found like this.'
-            : 'Arrow keys to choose, Enter to go there, Escape to close.'}
+            : 'Enter goes to the first; arrow keys choose another; Escape closes.'}
       </Small>
     </Dialog>
   );

@@ -220,7 +220,8 @@ export function SizeStation({ work, master, rules, offered, picked: asked }: Siz
               <tr
                 key={r.key}
                 data-opens
-                tabIndex={0}
+                // One stop for the whole ladder: Tab goes past it, arrow keys walk in it.
+                tabIndex={r.key === picked?.key ? 0 : -1}
                 data-tone={adviceTone(r.judgement)}
                 aria-selected={r.key === picked?.key}
                 onClick={() => setChosen(r.key)}
