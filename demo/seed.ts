@@ -9,6 +9,7 @@ import {
   addPaper,
   addWork,
   countWorks,
+  newestJob,
   moveStock,
   saveSettings,
 } from '@/data';
@@ -85,9 +86,14 @@ const workOf = (o: Omit<Original, 'paint'>, at: string) => ({
   createdAt: at,
 });
 
-/** Waits until the queue has run dry. */
-async function settled(open: Studio) {
+/** Waits until the queue has run dry; throws when a reading did not end well. */
+async function settled(open: Studio, workIds: number[]) {
   while (open.jobs.list().length > 0) await new Promise((r) => setTimeout(r, 200));
+  for (const workId of workIds) {
+    const job = await newestJob(open.db.read, workId, 'read');
+    if (job?.state !== 'done')
+      throw new Error(`reading failed: ${job?.error ?? 'never begun'}`);
+  }
 }
 
 /** Two at a time, in order. */
@@ -141,7 +147,7 @@ async function main() {
       `  painted and taken in: ${o.title}, ${((o.width * o.height) / 1e6).toFixed(1)} megapixels`,
     );
   });
-  await settled(open);
+  await settled(open, [...works.values()]);
   await rm(folder, { recursive: true, force: true });
   say('  tiles cut; now the trade of some months');
   await trade(open, works, paperIds, say);

@@ -1,0 +1,48 @@
+import { staleForm } from './stale';
+
+const titles = { title: 'Title', medium: 'Medium' };
+const seen = JSON.stringify({ title: 'Salt Pans', medium: 'tempera' });
+
+it('lets a form through that still shows what is stored', () => {
+  const stored = { title: 'Salt Pans', medium: 'tempera' };
+  expect(
+    staleForm(seen, stored, { title: 'Salt Pans II', medium: 'tempera' }, titles),
+  ).toBeNull();
+});
+
+it('shows both values of what was changed meanwhile, and only of that', () => {
+  const stored = { title: 'Salt Pans', medium: 'casein' };
+  const refused = staleForm(seen, stored, { title: 'Low Sun', medium: 'oil' }, titles);
+  expect(refused).toMatchObject({
+    ok: false,
+    fields: {
+      medium:
+        'Medium: now “casein”, changed elsewhere since you opened this; you typed “oil”.',
+    },
+  });
+  expect(Object.keys((refused as { fields: object }).fields)).toEqual(['medium']);
+});
+
+it('says so too when the field was left alone, since sending would undo the other change', () => {
+  const stored = { title: 'Salt Pans', medium: 'casein' };
+  const refused = staleForm(seen, stored, { title: 'Low Sun', medium: 'tempera' }, titles);
+  expect((refused as { fields: { medium: string } }).fields.medium).toContain(
+    'you left it at “tempera”',
+  );
+});
+
+it('is through when both typed the same, or when it is sent again', () => {
+  const stored = { title: 'Salt Pans', medium: 'casein' };
+  expect(
+    staleForm(seen, stored, { title: 'Low Sun', medium: 'casein' }, titles),
+  ).toBeNull();
+  const typed = { title: 'Low Sun', medium: 'oil' };
+  const refused = staleForm(seen, stored, typed, titles) as { fresh: { seen: string } };
+  expect(staleForm(refused.fresh.seen, stored, typed, titles)).toBeNull();
+});
+
+it('a form that sends nonsense of what it showed is held against what is stored', () => {
+  const stored = { title: 'Salt Pans', medium: 'casein' };
+  const refused = staleForm('{broken', stored, { title: 'A', medium: 'B' }, titles);
+  expect(Object.keys((refused as { fields: object }).fields)).toEqual(['title', 'medium']);
+});
