@@ -1,5 +1,11 @@
 import { staleForm } from './stale';
 
+/** What a refusal says at its fields, and what the form is to send along. */
+const said = (refused: ReturnType<typeof staleForm>) => {
+  if (!refused || refused.ok) throw new Error('was not refused');
+  return refused;
+};
+
 const titles = { title: 'Title', medium: 'Medium' };
 const seen = JSON.stringify({ title: 'Salt Pans', medium: 'tempera' });
 
@@ -20,15 +26,13 @@ it('shows both values of what was changed meanwhile, and only of that', () => {
         'Medium: now “casein”, changed elsewhere since you opened this; you typed “oil”.',
     },
   });
-  expect(Object.keys((refused as { fields: object }).fields)).toEqual(['medium']);
+  expect(Object.keys(said(refused).fields)).toEqual(['medium']);
 });
 
 it('says so too when the field was left alone, since sending would undo the other change', () => {
   const stored = { title: 'Salt Pans', medium: 'casein' };
   const refused = staleForm(seen, stored, { title: 'Low Sun', medium: 'tempera' }, titles);
-  expect((refused as { fields: { medium: string } }).fields.medium).toContain(
-    'you left it at “tempera”',
-  );
+  expect(said(refused).fields.medium).toContain('you left it at “tempera”');
 });
 
 it('is through when both typed the same, or when it is sent again', () => {
@@ -37,12 +41,12 @@ it('is through when both typed the same, or when it is sent again', () => {
     staleForm(seen, stored, { title: 'Low Sun', medium: 'casein' }, titles),
   ).toBeNull();
   const typed = { title: 'Low Sun', medium: 'oil' };
-  const refused = staleForm(seen, stored, typed, titles) as { fresh: { seen: string } };
-  expect(staleForm(refused.fresh.seen, stored, typed, titles)).toBeNull();
+  const { fresh } = said(staleForm(seen, stored, typed, titles));
+  expect(staleForm(fresh!.seen!, stored, typed, titles)).toBeNull();
 });
 
 it('a form that sends nonsense of what it showed is held against what is stored', () => {
   const stored = { title: 'Salt Pans', medium: 'casein' };
   const refused = staleForm('{broken', stored, { title: 'A', medium: 'B' }, titles);
-  expect(Object.keys((refused as { fields: object }).fields)).toEqual(['title', 'medium']);
+  expect(Object.keys(said(refused).fields)).toEqual(['title', 'medium']);
 });
