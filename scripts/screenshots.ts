@@ -47,6 +47,7 @@ for (const [name, path] of Object.entries(VIEWS)) {
     await page.getByLabel('Height', { exact: true }).fill('473 mm');
   }
   await page.waitForTimeout(name === 'capture' ? 2500 : 900);
+  await page.getByText('Reckoning …').first().waitFor({ state: 'hidden' });
   await page.screenshot({ path: `${folder}/${name}.png` });
 }
 await browser.close();
