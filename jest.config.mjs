@@ -16,11 +16,11 @@ export default {
   },
   // Only packages that ship ES modules alone go through the compiler.
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3|d3-[a-z-]+|@react-pdf|lcms-wasm|internmap|delaunator|robust-predicates)/)',
+    '/node_modules/(?!(d3|d3-[a-z-]+|@react-pdf|lcms-wasm|color-string|color-name|yoga-layout|@tanstack|internmap|delaunator|robust-predicates)/)',
   ],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@react-pdf/hyphenate/(.*)$': '<rootDir>/node_modules/@react-pdf/hyphenate/lib/$1.js',
   },
-  testTimeout: 60000,
+  testTimeout: 240000,
 };

@@ -3,6 +3,8 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   compiler: { styledComponents: true },
   poweredByHeader: false,
+  // Pages travel within one machine or one house: packing them costs more than it saves.
+  compress: false,
   reactStrictMode: true,
   serverExternalPackages: [
     '@libsql/client',

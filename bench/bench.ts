@@ -7,7 +7,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { writePicture } from './picture';
-import { measureServer } from './server';
+import { measureServer, serverMemory } from './server';
 
 const FOLDER = process.env.GLASSINE_BENCH_FOLDER ?? '/tmp/glassine-bench';
 const MP = Number(process.env.GLASSINE_BENCH_MP ?? 100);
@@ -15,6 +15,11 @@ const LARGE = Number(process.env.GLASSINE_BENCH_LARGE ?? 400);
 const SMALL = 25;
 /** Side of the print, mm: at 300 ppi an enlargement of 1.2 x of 100 megapixels. */
 const PRINT_MM = Math.round((Math.sqrt(MP * 1e6) * 1.2 * 25.4) / 300);
+
+/** The same pyramid as ours. */
+const PYRAMID = '--tile-size 512 --overlap 0 --suffix .jpg[Q=88] --depth onepixel'.split(
+  ' ',
+);
 
 interface Pass {
   seconds: number;
@@ -65,20 +70,7 @@ async function ratios(): Promise<void> {
     vips(['vips', 'copy', picture, t('copy.v')]),
   );
   const tiles = ours('tiles', picture, folder);
-  const dz = vips([
-    'vips',
-    'dzsave',
-    picture,
-    t('dz'),
-    '--tile-size',
-    '512',
-    '--overlap',
-    '0',
-    '--suffix',
-    '.jpg[Q=88]',
-    '--depth',
-    'onepixel',
-  ]);
+  const dz = vips(['vips', 'dzsave', picture, t('dz'), ...PYRAMID]);
   const thumb = vips([
     'vipsthumbnail',
     picture,
@@ -89,8 +81,12 @@ async function ratios(): Promise<void> {
     '-o',
     t('thumb.jpg[Q=88]'),
   ]);
-  line('tiles and thumbnail, one pass', tiles.seconds, dz + thumb);
-  line('the same against tiles alone', tiles.seconds, dz);
+  const inColour = vips(
+    ['vips', 'icc_transform', picture, t('t.v'), 'srgb', '--embedded', '--depth', '8'],
+    ['vips', 'dzsave', t('t.v'), t('dz2'), ...PYRAMID],
+  );
+  line('tiles in sRGB, and thumbnail', tiles.seconds, inColour + thumb);
+  line('against tiles not converted', tiles.seconds, dz + thumb);
   const print = ours('printFile', picture, folder);
   const factor = String((Math.round((PRINT_MM / 25.4) * 300) / side).toFixed(6));
   const theirs = vips(
@@ -127,10 +123,13 @@ async function memory(): Promise<void> {
         ours(what, picture, folder, mp === LARGE ? 1400 : 420).megabytes,
       );
     rmSync(folder, { recursive: true });
+    (highest['whole server'] ??= []).push(
+      await serverMemory(join(FOLDER, 'server'), picture),
+    );
   }
   for (const [what, [small = 0, large = 0]] of Object.entries(highest))
     console.log(
-      `${what.padEnd(12)} ${SMALL} MP ${small.toFixed(0).padStart(5)}   ${LARGE} MP ${large.toFixed(0).padStart(5)}   ${(large / small).toFixed(2)} x`,
+      `${what.padEnd(14)} ${SMALL} MP ${small.toFixed(0).padStart(5)}   ${LARGE} MP ${large.toFixed(0).padStart(5)}   ${(large / small).toFixed(2)} x`,
     );
 }
 

@@ -2,14 +2,14 @@
 import { readFileSync } from 'node:fs';
 import { rm, stat } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
-import { sliceRows } from '@/core/jobs';
 import { printPlan } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { fitToSheet } from '@/core/sizing';
 import { mm, size } from '@/core/units';
 import {
   WORKERS,
-  layOutPrintFile,
+  cutTiles,
+  fillPrintFile,
   readMaster,
   runInWorker,
   startWorkersBy,
@@ -37,10 +37,11 @@ const PASSES: Record<string, () => Promise<void>> = {
       never,
     ),
   tiles: () =>
-    runInWorker(
-      'tiles',
+    cutTiles(
       {
         pixels,
+        width: facts.width,
+        height: facts.height,
         colour,
         scratch: `${folder}/scratch`,
         tilesFolder: `${folder}/tiles`,
@@ -60,16 +61,14 @@ const PASSES: Record<string, () => Promise<void>> = {
     };
     const target = `${folder}/print.tif`;
     await rm(target, { force: true });
-    const work = { pixels, colour, plan, recipe, target };
-    await layOutPrintFile(work);
-    await Promise.all(
-      sliceRows(plan.height, WORKERS, 400).map((range) =>
-        runInWorker('printFileRows', { work, range }, silent, never),
-      ),
-    );
+    await fillPrintFile({ pixels, colour, plan, recipe, target }, silent, never);
   },
 };
 
+// The threads are running before work comes, as in the application.
+await Promise.all(
+  Array.from({ length: WORKERS }, () => runInWorker('rest', null, silent, never)),
+);
 const from = performance.now();
 await PASSES[what]!();
 const seconds = (performance.now() - from) / 1000;

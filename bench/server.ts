@@ -34,10 +34,88 @@ const VIEWS = [
   '/api/find?find=orla',
 ];
 
-const p95 = (times: number[]) =>
-  [...times].sort((a, b) => a - b)[
-    Math.min(times.length - 1, Math.floor(times.length * 0.95))
-  ]!;
+/** The time within which this share of the answers came. */
+const within = (times: number[], share: number) =>
+  [...times].sort((a, b) => a - b)[Math.ceil(times.length * share) - 1]!;
+
+const column = (n: number) => n.toFixed(0).padStart(8);
+const megabytesOf = (server: StudioServer) =>
+  Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))![1]) /
+  1024;
+
+const take = (server: StudioServer, workId: number, path: string) =>
+  server.action(
+    `/works/${workId}/capture`,
+    'src/stations/capture/actions.ts',
+    'takeNamedFile',
+    { workId: String(workId), path },
+  );
+
+const orderPrint = (server: StudioServer, workId: number, ppi: number) =>
+  server.action<number>(
+    `/works/${workId}/prepare`,
+    'src/stations/prepare/actions.ts',
+    'orderPrintFile',
+    {
+      workId: String(workId),
+      sizeKey: SIZE,
+      ppi: String(ppi),
+      amount: '60',
+      radius: '0.8',
+      threshold: '2',
+      space: 'srgb',
+      intent: 'relative',
+    },
+  );
+
+/** Jobs that run, or that wait as well. */
+const jobs = async (server: StudioServer, states: string) =>
+  Number(
+    (await server.rows(`SELECT count(*) AS n FROM job WHERE state IN (${states})`))[0]!.n,
+  );
+
+/** A server on a new studio of so many works, ended and swept away after. */
+async function withStudio(
+  home: string,
+  works: number,
+  ask: (server: StudioServer) => Promise<void>,
+): Promise<void> {
+  rmSync(home, { recursive: true, force: true });
+  mkdirSync(home, { recursive: true });
+  const db = await openDatabase(home);
+  await fillLargeStudio(db, { works, impressionsEach: 10, ordersEach: 5 });
+  db.close();
+  const server = new StudioServer(home, 4194);
+  await server.start();
+  try {
+    await ask(server);
+  } finally {
+    await server.kill();
+    rmSync(home, { recursive: true, force: true });
+  }
+}
+
+/** Highest memory of the whole server, pages and all, after intake, tiles and a print file. */
+export async function serverMemory(home: string, picture: string): Promise<number> {
+  let megabytes = 0;
+  await withStudio(home, 3, async (server) => {
+    const ended = async () => {
+      while ((await jobs(server, "'queued', 'running'")) > 0)
+        await new Promise((r) => setTimeout(r, 250));
+    };
+    const taken = await take(server, 3, picture);
+    if (!taken?.ok) throw new Error(JSON.stringify(taken));
+    await ended();
+    const ordered = await orderPrint(server, 3, 300);
+    if (!ordered?.ok) throw new Error(JSON.stringify(ordered));
+    await ended();
+    megabytes = megabytesOf(server);
+  });
+  return megabytes;
+}
+
+/** What is asked for while jobs run. */
+const LOOKED_AT = ['/', '/works', '/orders', '/api/find?find=orla', '/editions'];
 
 async function timed(url: string): Promise<number> {
   const from = performance.now();
@@ -48,83 +126,39 @@ async function timed(url: string): Promise<number> {
 }
 
 /** Views of a studio of a thousand works, quiet and while two jobs run. */
-export async function measureServer(home: string): Promise<void> {
-  rmSync(home, { recursive: true, force: true });
-  mkdirSync(home, { recursive: true });
-  const db = await openDatabase(home);
-  await fillLargeStudio(db, { works: 1000, impressionsEach: 10, ordersEach: 5 });
-  db.close();
-  const server = new StudioServer(home, 4194);
-  await server.start();
-  try {
-    console.log('\nViews of 1000 works, 10 000 impressions, 5000 orders: p95 of 20, ms');
+export const measureServer = (home: string): Promise<void> =>
+  withStudio(home, 1000, async (server) => {
+    console.log('\nViews of 1000 works, 10 000 impressions, 5000 orders: 40 of each, ms');
+    console.log(`${''.padEnd(30)}  median     p95`);
     const all: number[] = [];
     for (const view of VIEWS) {
       await timed(server.url + view);
       const times: number[] = [];
-      for (let i = 0; i < 20; i += 1) times.push(await timed(server.url + view));
-      all.push(p95(times));
-      console.log(`${view.padEnd(30)} ${p95(times).toFixed(0).padStart(5)}`);
+      for (let i = 0; i < 40; i += 1) times.push(await timed(server.url + view));
+      all.push(within(times, 0.95));
+      console.log(
+        `${view.padEnd(30)}${column(within(times, 0.5))}${column(within(times, 0.95))}`,
+      );
     }
-    console.log(
-      `${'slowest'.padEnd(30)} ${Math.max(...all)
-        .toFixed(0)
-        .padStart(5)}`,
-    );
+    console.log(`${'slowest'.padEnd(38)}${column(Math.max(...all))}`);
     await underLoad(server);
-  } finally {
-    await server.kill();
-    rmSync(home, { recursive: true, force: true });
-  }
-}
+  });
 
 async function underLoad(server: StudioServer): Promise<void> {
   const picture = join('/tmp/glassine-bench', '100.tif');
   await writePicture(picture, 100);
-
-  await server.action(
-    '/works/500/capture',
-    'src/stations/capture/actions.ts',
-    'takeNamedFile',
-    {
-      workId: '500',
-      path: picture,
-    },
-  );
-  const order = () =>
-    server.action<number>(
-      '/works/500/prepare',
-      'src/stations/prepare/actions.ts',
-      'orderPrintFile',
-      {
-        workId: '500',
-        sizeKey: SIZE,
-        ppi: '600',
-        amount: '60',
-        radius: '0.8',
-        threshold: '2',
-        space: 'srgb',
-        intent: 'relative',
-      },
-    );
-  const orders = [await order(), await order(), await order(), await order()];
-  for (const o of orders) if (!o?.ok) throw new Error(JSON.stringify(o));
-  const busy = async () =>
-    Number(
-      (await server.rows("SELECT count(*) AS n FROM job WHERE state = 'running'"))[0]!.n,
-    );
+  await take(server, 500, picture);
+  for (let i = 0; i < 4; i += 1) {
+    const ordered = await orderPrint(server, 500, 600);
+    if (!ordered?.ok) throw new Error(JSON.stringify(ordered));
+  }
   const times: number[] = [];
-  while (times.length < 300 && (await busy()) >= 2) {
-    const view = ['/', '/works', '/orders', '/api/find?find=orla', '/editions'][
-      times.length % 5
-    ]!;
+  while (times.length < 300 && (await jobs(server, "'running'")) >= 2) {
+    const view = LOOKED_AT[times.length % LOOKED_AT.length]!;
     times.push(await timed(server.url + view));
     await new Promise((r) => setTimeout(r, 20));
   }
-  const memory = /VmHWM:\s+(\d+)/.exec(
-    readFileSync(`/proc/${server.pid}/status`, 'utf8'),
-  )![1];
   console.log(
-    `\nWhile two jobs run: p95 of ${times.length} requests ${p95(times).toFixed(0)} ms, median ${[...times].sort((a, b) => a - b)[times.length >> 1]!.toFixed(0)} ms; highest memory of the server ${(Number(memory) / 1024).toFixed(0)} MB`,
+    `\nWhile two jobs run, ${times.length} requests: median${column(within(times, 0.5))} ms, p95${column(within(times, 0.95))} ms; highest memory of the server${column(megabytesOf(server))} MB`,
   );
 }

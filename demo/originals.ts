@@ -1,6 +1,9 @@
 import type { SpaceId } from '@/core/colour';
 import type { WorkKind } from '@/core/work';
 import type { Canvas } from './paint/canvas';
+import { buoyYard } from './paint/buoyYard';
+import { pearBranch } from './paint/pearBranch';
+import { tideLines } from './paint/tideLines';
 import { coiledLines } from './paint/coiledLines';
 import { featherWeed } from './paint/featherWeed';
 import { causeway } from './paint/causeway';
@@ -26,6 +29,8 @@ export interface Original {
   ppi: number;
   space: SpaceId | null;
   file: string;
+  /** Days ago the work was entered in the drawer. */
+  entered: number;
 }
 
 export const ORIGINALS: Original[] = [
@@ -44,6 +49,7 @@ export const ORIGINALS: Original[] = [
     ppi: 600,
     space: 'prophoto-rgb',
     file: 'salt-pans_flatbed_600.tif',
+    entered: 366,
   },
   {
     name: 'coiledLines',
@@ -60,6 +66,7 @@ export const ORIGINALS: Original[] = [
     ppi: 400,
     space: 'a98-rgb',
     file: 'three-coils_400.tif',
+    entered: 350,
   },
   {
     name: 'featherWeed',
@@ -76,6 +83,7 @@ export const ORIGINALS: Original[] = [
     ppi: 300,
     space: 'a98-rgb',
     file: 'feather-weed_copystand.tif',
+    entered: 331,
   },
   {
     name: 'causeway',
@@ -92,6 +100,7 @@ export const ORIGINALS: Original[] = [
     ppi: 300,
     space: 'prophoto-rgb',
     file: 'causeway_0417.tif',
+    entered: 40,
   },
   {
     name: 'twoJugs',
@@ -108,6 +117,7 @@ export const ORIGINALS: Original[] = [
     ppi: 300,
     space: null,
     file: 'two-jugs_scan.tif',
+    entered: 120,
   },
   {
     name: 'moonOverMere',
@@ -124,6 +134,7 @@ export const ORIGINALS: Original[] = [
     ppi: 72,
     space: 'srgb',
     file: 'moon_telephone.jpg',
+    entered: 240,
   },
   {
     name: 'starlings',
@@ -140,6 +151,58 @@ export const ORIGINALS: Original[] = [
     ppi: 300,
     space: 'display-p3',
     file: 'starlings_final.tif',
+    entered: 215,
+  },
+  {
+    name: 'tideLines',
+    title: 'Tide Lines, Ooze Reach',
+    year: 2025,
+    kind: 'painting',
+    medium: 'Watercolour',
+    sizeMm: [360, 450],
+    price: 78000,
+    paint: tideLines,
+    width: 4252,
+    height: 5315,
+    bits: 16,
+    ppi: 300,
+    space: 'a98-rgb',
+    file: 'tide-lines_copystand.tif',
+    entered: 300,
+  },
+  {
+    name: 'pearBranch',
+    title: 'Branch with Three Pears',
+    year: 2025,
+    kind: 'printmaking',
+    medium: 'Linocut, two colours',
+    sizeMm: [300, 400],
+    price: 24000,
+    paint: pearBranch,
+    width: 3543,
+    height: 4724,
+    bits: 16,
+    ppi: 300,
+    space: 'a98-rgb',
+    file: 'pear-branch_flatbed.tif',
+    entered: 262,
+  },
+  {
+    name: 'buoyYard',
+    title: 'The Buoy Yard',
+    year: 2026,
+    kind: 'painting',
+    medium: 'Oil on canvas',
+    sizeMm: [500, 700],
+    price: 210000,
+    paint: buoyYard,
+    width: 5000,
+    height: 7000,
+    bits: 16,
+    ppi: 254,
+    space: 'prophoto-rgb',
+    file: 'buoy-yard_copystand.tif',
+    entered: 170,
   },
 ];
 

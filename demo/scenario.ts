@@ -1,10 +1,10 @@
 import { gsm, grams, minor, mm } from '@/core/units';
-import type { MaterialRow, PaperRow } from '@/data';
+import type { MaterialRow, NewPaper } from '@/data';
 
 export const ARTIST = 'Senna Quillfeather';
 export const STUDIO = 'Senna Quillfeather, Sluice House, Saltreach';
 
-type PaperSeed = Omit<PaperRow, 'id' | 'createdAt'> & { received: number };
+type PaperSeed = Omit<NewPaper, 'createdAt'> & { received: number };
 
 const paper = (
   name: string,
@@ -46,7 +46,7 @@ export const PAPERS: PaperSeed[] = [
     [510, 710],
     640,
     10,
-    46,
+    40,
     'Scuffs at a touch in the deep blues: gloves, and tissue between sheets.',
   ),
   paper(
@@ -87,6 +87,32 @@ export const PAPERS: PaperSeed[] = [
     12,
     17,
     'Tooth swallows the finest lines of ink drawings.',
+  ),
+  paper(
+    'Estuary Rag',
+    'Hythe Mill',
+    'cotton',
+    'matte',
+    285,
+    0.46,
+    [420, 594],
+    560,
+    10,
+    58,
+    'Flat and even, the best black of all matte papers tried.',
+  ),
+  paper(
+    'Mudlark Lustre',
+    'Ooze & Daughters',
+    'alpha cellulose',
+    'lustre',
+    290,
+    0.31,
+    [297, 420],
+    260,
+    5,
+    10,
+    'Sample pack: tried on two photographs, nothing decided.',
   ),
 ];
 
@@ -131,17 +157,17 @@ const tube = (
 });
 
 export const MATERIALS: MaterialSeed[] = [
-  flat('sleeve', 305, 425, 9, 0.1, 22, 40),
-  flat('sleeve', 410, 510, 14, 0.1, 30, 40),
-  flat('sleeve', 305, 405, 8, 0.1, 20, 40),
-  flat('board', 303, 426, 112, 1.5, 60, 30),
-  flat('board', 306, 406, 108, 1.5, 60, 30),
-  flat('board', 406, 506, 178, 1.5, 85, 30),
-  flat('mailer', 320, 440, 190, 3, 140, 25),
-  flat('mailer', 430, 530, 310, 3, 190, 25),
-  tube(50, 460, 120, 12),
-  tube(75, 560, 210, 14),
-  tube(75, 760, 290, 8),
+  flat('sleeve', 305, 425, 9, 0.1, 22, 120),
+  flat('sleeve', 410, 510, 14, 0.1, 30, 120),
+  flat('sleeve', 305, 405, 8, 0.1, 20, 120),
+  flat('board', 303, 426, 112, 1.5, 60, 90),
+  flat('board', 306, 406, 108, 1.5, 60, 90),
+  flat('board', 406, 506, 178, 1.5, 85, 90),
+  flat('mailer', 320, 440, 190, 3, 140, 75),
+  flat('mailer', 430, 530, 310, 3, 190, 75),
+  tube(50, 460, 120, 36),
+  tube(75, 560, 210, 42),
+  tube(75, 760, 290, 24),
 ];
 
 export const CUSTOMERS = [

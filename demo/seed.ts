@@ -45,7 +45,7 @@ async function settings(open: Studio) {
 }
 
 async function stock(open: Studio): Promise<number[]> {
-  const at = daysAgo(160, 9);
+  const at = daysAgo(372, 9);
   const ids: number[] = [];
   for (const { received, ...paper } of PAPERS) {
     await open.db.write(async (tx) => {
@@ -74,7 +74,7 @@ async function stock(open: Studio): Promise<number[]> {
   return ids;
 }
 
-const workOf = (o: Omit<Original, 'paint'>, at: string) => ({
+const workOf = (o: Omit<Original, 'paint' | 'entered'>, at: string) => ({
   title: o.title,
   artist: ARTIST,
   year: o.year,
@@ -117,9 +117,9 @@ async function main() {
   await settings(open);
   const paperIds = await stock(open);
   const works = new Map<string, number>();
-  for (const [i, o] of ORIGINALS.entries()) {
+  for (const o of ORIGINALS) {
     const work = await open.db.write((tx) =>
-      addWork(tx, workOf(o, daysAgo(150 - i * 16, 10))),
+      addWork(tx, workOf(o, daysAgo(o.entered, 10))),
     );
     works.set(o.name, work.id);
   }
@@ -140,7 +140,7 @@ async function main() {
     await paint(o, path);
     const received = await receive(home, createReadStream(path), 1e10);
     await takeMaster(open, received, works.get(o.name)!, o.file, {
-      at: daysAgo(149 - ORIGINALS.indexOf(o) * 16, 15),
+      at: daysAgo(o.entered - 1, 15),
     });
     await rm(path);
     say(
@@ -149,7 +149,7 @@ async function main() {
   });
   await settled(open, [...works.values()]);
   await rm(folder, { recursive: true, force: true });
-  say('  tiles cut; now the trade of some months');
+  say('  tiles cut; now the trade of a year');
   await trade(open, works, paperIds, say);
   open.db.close();
   say('The demo studio is ready.');

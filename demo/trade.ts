@@ -1,17 +1,26 @@
 import { nominalSize } from '@/core/sizing';
-import { addFinish, assignNumber, declareEdition, spoilImpression } from '@/data';
+import {
+  addFinish,
+  assignNumber,
+  declareEdition,
+  moveStock,
+  spoilImpression,
+} from '@/data';
+import { editRow } from '@/data';
 import type { Studio } from '@/studio/open';
-import { daysAgo, offer, printFile, proofs, price, number, order } from './tradeSteps';
-import type { OrderSeed, Say } from './tradeSteps';
+import { daysAgo, number, offer, order, price, printFile, proof } from './tradeSteps';
+import type { Say } from './tradeSteps';
+import { CHANNELS, DELIVERIES, EDITIONS, OPEN_ORDERS } from './editions';
+import type { EditionPlan } from './editions';
+import { COTTON, FILES, OFFERED, PROOFS, SALT } from './year';
 
-const SALT = 'metricFrames-50x70';
-const SALT_SMALL = 'metricFrames-30x40';
-const WEED = 'metricFrames-40x50';
-const COILS = 'isoA-A3';
-const BIRDS = 'isoA-A2';
-const FOG = 'metricFrames-70x100';
+/** Something that happened, days ago. */
+interface Step {
+  days: number;
+  run: () => Promise<unknown>;
+}
 
-/** Some months of trade: sizes, files, proofs, editions, prices, orders. */
+/** A year of trade: sizes, files, proofs, editions, prices, orders, in the order of their days. */
 export async function trade(
   open: Studio,
   works: Map<string, number>,
@@ -19,56 +28,11 @@ export async function trade(
   say: Say,
 ) {
   const of = (name: string) => works.get(name)!;
-  const [cotton, baryta, alpha, etching] = papers as [number, number, number, number];
-  await offer(
-    open,
-    of('saltPans'),
-    [
-      [SALT_SMALL, 15, 'within'],
-      [SALT, 25, 'within'],
-      [FOG, 30, 'within'],
-    ],
-    130,
-  );
-  await offer(
-    open,
-    of('coiledLines'),
-    [
-      ['isoA-A4', 12, 'within'],
-      [COILS, 20, 'within'],
-    ],
-    118,
-  );
-  await offer(open, of('featherWeed'), [[WEED, 20, 'within']], 104);
-  await offer(
-    open,
-    of('causeway'),
-    [
-      ['metricFrames-50x70', 20, 'within'],
-      [FOG, 25, 'fill'],
-    ],
-    80,
-  );
-  await offer(
-    open,
-    of('moonOverMere'),
-    [
-      ['metricFrames-13x18', 10, 'within'],
-      ['metricFrames-24x30', 12, 'within'],
-    ],
-    50,
-  );
-  await offer(open, of('starlings'), [[BIRDS, 25, 'within']], 44);
-
-  const files: [string, string, 'a98-rgb' | 'srgb', number][] = [
-    ['saltPans', SALT, 'a98-rgb', 128],
-    ['featherWeed', WEED, 'a98-rgb', 103],
-    ['coiledLines', COILS, 'a98-rgb', 114],
-    ['starlings', BIRDS, 'srgb', 32],
-  ];
+  const paper = (place: number) => papers[place]!;
+  for (const { name, sizes, days } of OFFERED) await offer(open, of(name), sizes, days);
   await Promise.all(
     [0, 1].map(async (lane) => {
-      for (const [i, [name, key, space, days]] of files.entries()) {
+      for (const [i, [name, key, space, days]] of FILES.entries()) {
         if (i % 2 !== lane) continue;
         await printFile(open, of(name), key, space, days);
         say(`  print file written and checked: ${name}, ${nominalSize(key)?.label}`);
@@ -76,166 +40,148 @@ export async function trade(
     }),
   );
 
-  await proofs(open, of('saltPans'), SALT, [
-    {
-      paperId: cotton,
-      route: 'own printer',
-      cost: 900,
-      sent: 126,
-      back: 125,
-      seen: 'Pools greyer than the panel, shed roof a little brown.',
-      toChange: 'Warm the midtones a touch, open the shadows of the shed.',
-      verdict: 'changeAndRepeat',
-    },
-    {
-      paperId: cotton,
-      route: 'own printer',
-      cost: 900,
-      sent: 122,
-      back: 121,
-      remarks: 'midtones warmer, shadows opened',
-      seen: 'Pinks of the pools agree; sky close enough to forget.',
-      verdict: 'approved',
-    },
-  ]);
-  await proofs(open, of('saltPans'), SALT_SMALL, [
-    {
-      paperId: cotton,
-      route: 'own printer',
-      cost: 600,
-      sent: 98,
-      back: 97,
-      seen: 'As the large one.',
-      verdict: 'approved',
-    },
-  ]);
-  await proofs(open, of('featherWeed'), WEED, [
-    {
-      paperId: alpha,
-      route: 'own printer',
-      cost: 300,
-      sent: 101,
-      back: 101,
-      seen: 'Blue too violet on alpha.',
-      toChange: 'Try the cotton.',
-      verdict: 'changeAndRepeat',
-    },
-    {
-      paperId: cotton,
-      route: 'own printer',
-      cost: 800,
-      sent: 99,
-      back: 98,
-      seen: 'Blue as deep as the cyanotype, filaments clean.',
-      verdict: 'approved',
-    },
-  ]);
-  await proofs(open, of('coiledLines'), COILS, [
-    {
-      paperId: etching,
-      route: 'own printer',
-      cost: 700,
-      sent: 112,
-      back: 111,
-      seen: 'Lines hold, paper tone right.',
-      verdict: 'approved',
-    },
-  ]);
-  await proofs(open, of('causeway'), FOG, [
-    {
-      paperId: baryta,
-      route: 'Weir Lane Print Room',
-      cost: 2400,
-      sent: 9,
-      remarks: 'resolution proof for the enlargement',
-    },
-  ]);
-  await proofs(open, of('starlings'), BIRDS, [
-    {
-      paperId: baryta,
-      route: 'Weir Lane Print Room',
-      cost: 1800,
-      sent: 30,
-      back: 21,
-      seen: 'Dusk a little dark in the reeds, birds crisp.',
-      verdict: 'approved',
-    },
-  ]);
+  const steps: Step[] = DELIVERIES.map(([days, place, pieces]) => ({
+    days,
+    run: () =>
+      open.db.write((tx) =>
+        moveStock(tx, {
+          of: 'paper',
+          ref: paper(place),
+          pieces,
+          reason: 'delivery',
+          at: daysAgo(days, 9),
+        }),
+      ),
+  }));
+  for (const { name, sizeKey, rounds } of PROOFS)
+    for (const [i, r] of rounds.entries())
+      steps.push({
+        days: r.sent,
+        run: () =>
+          proof(open, of(name), sizeKey, {
+            ...r,
+            round: i + 1,
+            paperId: paper(r.paper),
+          }),
+      });
+  steps.push({ days: 70, run: () => discontinue(open, papers) });
+  for (const [i, plan] of EDITIONS.entries()) steps.push(...lifeOf(plan, i));
+  steps.sort((a, b) => b.days - a.days);
+  for (const { run } of steps) await run();
+  await framing(open, of('saltPans'));
+  const printed = EDITIONS.flatMap((e) => e.runs.map(([, n]) => n)).reduce((a, b) => a + b);
+  const sold = EDITIONS.flatMap((e) => e.sold).length;
+  say(`  ${printed} impressions numbered, ${sold + OPEN_ORDERS.length} orders taken`);
 
-  const declareAs = (
-    name: string,
-    sizeKey: string,
-    size: number,
-    artistsProofs: number,
-    days: number,
-  ) =>
-    open.db.write((tx) =>
-      declareEdition(tx, {
-        workId: of(name),
-        sizeKey,
-        declaration: {
-          kind: size === 0 ? 'open' : 'limited',
-          scope: 'perSize',
-          size,
-          artistsProofs,
+  /** One edition from its declaration to its last order. */
+  function lifeOf(plan: EditionPlan, index: number): Step[] {
+    const { name, sizeKey, declared } = plan;
+    const workId = of(name);
+    const paperId = paper(plan.paper);
+    let editionId = 0;
+    let asked = 0;
+    let next = 0;
+    const sell = (
+      placed: number,
+      upTo: 'placed' | 'counted' | 'weighedShort' | 'shipped',
+      channel: string,
+      nth: number,
+    ): Step => ({
+      days: placed,
+      run: () =>
+        order(
+          open,
+          {
+            workId,
+            sizeKey,
+            paperId,
+            editionId,
+            impression: (next += 1),
+            channel,
+            price: asked,
+            placed,
+            upTo,
+          },
+          index * 5 + nth,
+        ),
+    });
+    return [
+      {
+        days: declared,
+        run: async () => {
+          editionId = await open.db.write((tx) =>
+            declareEdition(tx, {
+              workId,
+              sizeKey,
+              declaration: {
+                kind: plan.of === 0 ? 'open' : 'limited',
+                scope: 'perSize',
+                size: plan.of,
+                artistsProofs: plan.artistsProofs,
+              },
+              at: daysAgo(declared, 14),
+            }),
+          );
+          asked = await price(open, workId, sizeKey, plan.price, declared);
         },
-        at: daysAgo(days, 14),
-      }),
-    );
-  const salt = await declareAs('saltPans', SALT, 30, 3, 120);
-  const saltSmall = await declareAs('saltPans', SALT_SMALL, 50, 5, 96);
-  const weed = await declareAs('featherWeed', WEED, 12, 2, 96);
-  const coils = await declareAs('coiledLines', COILS, 0, 0, 110);
+      },
+      ...plan.runs.map(([days, count], run) => ({
+        days: days + 0.5,
+        run: async () => {
+          await number(open, editionId, sizeKey, count, days, paperId);
+          const proofsNow = run === 0 ? (plan.proofsPrinted ?? 0) : 0;
+          await number(open, editionId, sizeKey, proofsNow, days, paperId, 'ap');
+        },
+      })),
+      ...(index === 0 ? [{ days: 236, run: () => printAgain(open, editionId) }] : []),
+      ...plan.sold.map((placed, nth) =>
+        sell(placed, 'shipped', CHANNELS[(index + nth) % CHANNELS.length]!, nth),
+      ),
+      ...OPEN_ORDERS.filter(([edition]) => edition === index).map(
+        ([, placed, upTo, channel], nth) => sell(placed, upTo, channel, nth + 3),
+      ),
+    ];
+  }
+}
 
-  await price(
-    open,
-    of('saltPans'),
-    SALT_SMALL,
-    { printing: '5', paper: '3.20', step: '5' },
-    96,
-  );
-  const saltPrice = await price(open, of('saltPans'), SALT, {}, 119);
-  const weedPrice = await price(
-    open,
-    of('featherWeed'),
-    WEED,
-    { printing: '7', expectedImpressions: '12', margin: '55' },
-    95,
-  );
-  const coilPrice = await price(
-    open,
-    of('coiledLines'),
-    COILS,
-    { printing: '4', paper: '7.20', expectedImpressions: '20', margin: '35' },
-    109,
+/** The rag is no longer made; the cotton takes its place. */
+const discontinue = (open: Studio, papers: number[]) =>
+  open.db.write((tx) =>
+    editRow(
+      tx,
+      'paper',
+      papers[4]!,
+      { discontinuedAt: daysAgo(70, 12), replacementId: papers[COTTON]! },
+      { at: daysAgo(70, 12), name: 'Estuary Rag' },
+    ),
   );
 
-  await number(open, salt, SALT, 14, 117, cotton);
-  await number(open, salt, SALT, 1, 117, cotton, 'ap');
-  await number(open, saltSmall, SALT_SMALL, 7, 90, cotton);
-  await number(open, weed, WEED, 11, 94, cotton);
-  await number(open, coils, COILS, 7, 108, etching);
+/** A sheet that went wrong: torn up, and the same number printed again. */
+async function printAgain(open: Studio, editionId: number) {
   await open.db.write((tx) =>
     spoilImpression(tx, {
-      editionId: salt,
+      editionId,
       series: 'number',
-      number: 9,
+      number: 12,
       reason: 'nozzle line through the sky, sheet torn up',
-      at: daysAgo(100, 11),
+      at: daysAgo(236, 11),
     }),
   );
   await open.db.write((tx) =>
     assignNumber(tx, {
-      editionId: salt,
+      editionId,
       series: 'number',
-      requested: 9,
+      requested: 12,
       sizeKey: SALT,
-      at: daysAgo(100, 13),
+      at: daysAgo(236, 13),
     }),
   );
-  await open.db.write((tx) =>
+}
+
+const framing = (open: Studio, workId: number) =>
+  open.db.write((tx) =>
     addFinish(tx, {
-      workId: of('saltPans'),
+      workId,
       sizeKey: SALT,
       input: {
         style: 'reveal',
@@ -253,44 +199,3 @@ export async function trade(
       at: daysAgo(92, 10),
     }),
   );
-
-  const base = {
-    saltPans: {
-      workId: of('saltPans'),
-      sizeKey: SALT,
-      paperId: cotton,
-      editionId: salt,
-      price: saltPrice,
-    },
-    weed: {
-      workId: of('featherWeed'),
-      sizeKey: WEED,
-      paperId: cotton,
-      editionId: weed,
-      price: weedPrice,
-    },
-    coils: {
-      workId: of('coiledLines'),
-      sizeKey: COILS,
-      paperId: etching,
-      editionId: coils,
-      price: coilPrice,
-    },
-  };
-  const seeds: OrderSeed[] = [
-    { ...base.saltPans, impression: 1, channel: 'own site', placed: 88, upTo: 'shipped' },
-    { ...base.weed, impression: 1, channel: 'own site', placed: 84, upTo: 'shipped' },
-    { ...base.coils, impression: 1, channel: 'fair', placed: 71, upTo: 'shipped' },
-    { ...base.weed, impression: 2, channel: 'gallery', placed: 63, upTo: 'shipped' },
-    { ...base.saltPans, impression: 2, channel: 'own site', placed: 47, upTo: 'shipped' },
-    { ...base.weed, impression: 3, channel: 'own site', placed: 33, upTo: 'shipped' },
-    { ...base.coils, impression: 2, channel: 'own site', placed: 24, upTo: 'shipped' },
-    { ...base.weed, impression: 4, channel: 'own site', placed: 16, upTo: 'shipped' },
-    { ...base.saltPans, impression: 3, channel: 'own site', placed: 9, upTo: 'placed' },
-    { ...base.weed, impression: 5, channel: 'own site', placed: 4, upTo: 'weighedShort' },
-    { ...base.coils, impression: 3, channel: 'marketplace', placed: 2, upTo: 'counted' },
-    { ...base.saltPans, impression: 4, channel: 'own site', placed: 1, upTo: 'placed' },
-  ];
-  for (const [i, seed] of seeds.entries()) await order(open, seed, i);
-  say('  40 impressions numbered, 12 orders taken');
-}

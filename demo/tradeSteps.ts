@@ -98,8 +98,9 @@ export async function printFile(
   );
 }
 
-interface Round {
-  paperId: number;
+export interface Round {
+  /** Place of the paper in the scenario. */
+  paper: number;
   route: string;
   cost: number;
   sent: number;
@@ -110,43 +111,39 @@ interface Round {
   verdict?: 'approved' | 'changeAndRepeat';
 }
 
-export async function proofs(
+/** One proof round, and what was seen when it came back. */
+export async function proof(
   open: Studio,
   workId: number,
   sizeKey: string,
-  rounds: Round[],
+  r: Round & { round: number; paperId: number },
 ) {
-  let number = 0;
-  for (const r of rounds) {
-    number += 1;
-    const round = number;
-    await open.db.write(async (tx) => {
-      const id = await addProofRound(tx, {
-        workId,
-        sizeKey,
-        paperId: r.paperId,
-        round,
-        route: r.route,
-        printFileId: null,
-        cost: minor(r.cost),
-        remarks: r.remarks ?? '',
-        sentAt: daysAgo(r.sent, 12),
-      });
-      if (!r.verdict) return;
-      const own = (await proofsOf(tx, workId)).find((p) => p.id === id)!;
-      await addProofReturn(
-        tx,
-        {
-          roundId: id,
-          seen: r.seen ?? '',
-          toChange: r.toChange ?? '',
-          verdict: r.verdict,
-          backAt: daysAgo(r.back ?? 0, 15),
-        },
-        own,
-      );
+  await open.db.write(async (tx) => {
+    const id = await addProofRound(tx, {
+      workId,
+      sizeKey,
+      paperId: r.paperId,
+      round: r.round,
+      route: r.route,
+      printFileId: null,
+      cost: minor(r.cost),
+      remarks: r.remarks ?? '',
+      sentAt: daysAgo(r.sent, 12),
     });
-  }
+    if (!r.verdict) return;
+    const own = (await proofsOf(tx, workId)).find((p) => p.id === id)!;
+    await addProofReturn(
+      tx,
+      {
+        roundId: id,
+        seen: r.seen ?? '',
+        toChange: r.toChange ?? '',
+        verdict: r.verdict,
+        backAt: daysAgo(r.back ?? 0, 15),
+      },
+      own,
+    );
+  });
 }
 
 export async function price(
@@ -211,7 +208,7 @@ export async function number(
   series: 'number' | 'ap' = 'number',
 ) {
   for (let i = 0; i < count; i += 1) {
-    const at = daysAgo(from - Math.floor(i / 5) * 6, 10 + (i % 5));
+    const at = daysAgo(from - Math.floor(i / 8), 10 + (i % 8));
     await open.db.write(async (tx) => {
       await assignNumber(tx, { editionId, series, sizeKey, at });
       await moveStock(tx, { of: 'paper', ref: paperId, pieces: -1, reason: 'printed', at });
@@ -251,7 +248,7 @@ export async function order(open: Studio, seed: OrderSeed, index: number) {
     }),
   );
   if (seed.upTo === 'placed') return;
-  const at = daysAgo(Math.max(0, seed.placed - 1), 9);
+  const at = daysAgo(Math.max(0, seed.placed - 1), 7);
   const first = await getOrder(open.db.read, row.number);
   const lines = (await reckonParcel(open.db.read, first!))!.lines;
   for (const count of ['first', 'second'] as const)

@@ -195,7 +195,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await expect(page.getByText('The scales agree')).toBeVisible();
   await seal.click();
   await expect(page.getByRole('link', { name: 'certificate PDF' })).toBeVisible({
-    timeout: 30_000,
+    timeout: 240_000,
   });
 
   const certificate = await saved(page, 'certificate PDF');

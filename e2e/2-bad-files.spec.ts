@@ -1,9 +1,18 @@
-import { readFileSync, readdirSync } from 'node:fs';
-import { createClient } from '@libsql/client';
+import { mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import sharp from 'sharp';
-import { HOME } from '../playwright.config';
 import { writeMaster } from './fixtures';
+import { StudioServer } from './support/studioServer';
+
+const HOME = '/tmp/glassine-bad';
+const server = new StudioServer(HOME, 4186);
+test.use({ baseURL: server.url });
+test.beforeAll(async () => {
+  rmSync(HOME, { recursive: true, force: true });
+  mkdirSync(HOME);
+  await server.start();
+});
+test.afterAll(() => server.kill());
 
 /** Whole files in the store, and whatever was left half-done. */
 const inStore = () =>
@@ -101,9 +110,7 @@ test('every bad file gets its sentence, and nothing is half-stored', async ({
   expect(((await again.json()) as { message: string }).message).toMatch(
     /already the master of “Bad Files”/,
   );
-  const client = createClient({ url: `file:${HOME}/studio.db` });
-  const { rows } = await client.execute(`SELECT name FROM master WHERE work_id = ${work}`);
-  client.close();
+  const rows = await server.rows(`SELECT name FROM master WHERE work_id = ${work}`);
   expect(rows).toMatchObject([{ name: '🌊 scan.jpg' }]);
 
   // Naming a file on this machine: a wrong path keeps what was typed and says what to do.

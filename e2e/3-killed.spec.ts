@@ -6,6 +6,7 @@ import { expect, test } from '@playwright/test';
 import { checkLedger, openDatabase } from '@/data';
 import { unpackArchive } from '@/engine/archive';
 import { writeMaster } from './fixtures';
+import { PACK, PICK_LINES, PREPARE, printOrder } from './support/errands';
 import { seedStudio } from './support/seedStudio';
 import { StudioServer } from './support/studioServer';
 
@@ -14,8 +15,6 @@ const ROUNDS = 30;
 const ORDERS = 14;
 const SIZE = 'metricFrames-30x40';
 const EDITION = 'src/stations/edition/actions.ts';
-const PACK = 'src/stations/pack/actions.ts';
-const PREPARE = 'src/stations/prepare/actions.ts';
 const SAFE = 'src/drawers/safekeeping/actions.ts';
 
 /** Moments are random, but the same in every run. */
@@ -77,17 +76,8 @@ function* slices(bytes: Buffer): Generator<Buffer> {
   for (let at = 0; at < bytes.length; at += 65536) yield bytes.subarray(at, at + 65536);
 }
 
-const printOrder = () =>
-  call('prepare', PREPARE, 'orderPrintFile', {
-    workId: String(seeded.workId),
-    sizeKey: SIZE,
-    ppi: '300',
-    amount: '60',
-    radius: '0.8',
-    threshold: '2',
-    space: 'srgb',
-    intent: 'relative',
-  });
+const orderPrint = () =>
+  call('prepare', PREPARE, 'orderPrintFile', printOrder(seeded.workId, SIZE));
 
 async function number(): Promise<void> {
   for (let i = 0; i < 60; i += 1) {
@@ -102,8 +92,6 @@ async function number(): Promise<void> {
   }
 }
 
-const LINES = ['print', 'wrap0', 'wrap1', 'wrap2', 'certificate', 'note'];
-
 /** Counts, weighs, seals and ships one order after the other, each step once. */
 async function pack(): Promise<void> {
   const step = async (order: string, name: string, typed: Record<string, string>) => {
@@ -115,7 +103,7 @@ async function pack(): Promise<void> {
   };
   for (const order of seeded.orderNumbers) {
     for (const count of ['first', 'second'])
-      for (const line of LINES)
+      for (const line of PICK_LINES)
         if (!(await step(order, 'tickLine', { line, count, on: 'yes' }))) return;
     if (!(await step(order, 'weigh', { grams: '' }))) return;
     const label = { carrier: 'Lantern Post', service: 'flat, tracked' };
@@ -191,7 +179,7 @@ async function verifySwept(): Promise<void> {
 }
 
 test(`killed ${ROUNDS} times at random, it loses nothing and shows nothing half-made`, async () => {
-  test.setTimeout(600_000);
+  test.setTimeout(1_800_000);
   const random = chance(20261124);
   const paths: string[] = [];
   for (let i = 0; i < 8; i += 1)
@@ -208,7 +196,7 @@ test(`killed ${ROUNDS} times at random, it loses nothing and shows nothing half-
     if (kind === 'upload') {
       const i = 1 + (Math.floor(round / kinds.length) % 7);
       work = upload(paths[i]!, `killed-${i}.tif`);
-    } else if (kind === 'job') work = printOrder();
+    } else if (kind === 'job') work = orderPrint();
     else if (kind === 'number') work = number();
     else if (kind === 'pack') work = pack();
     else work = server.action('/safekeeping', SAFE, 'makeBackup', {});
@@ -241,7 +229,7 @@ test(`killed ${ROUNDS} times at random, it loses nothing and shows nothing half-
     await expect
       .poll(
         async () => (await server.rows(`SELECT state FROM job WHERE id = ${id}`))[0]?.state,
-        { timeout: 60_000 },
+        { timeout: 300_000 },
       )
       .toBe('done');
   }

@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import {
+  existsSync,
   mkdirSync,
   readFileSync,
   readdirSync,
@@ -94,6 +95,38 @@ test('a full disk is said in words, leaves nothing half-made, and loses nothing'
   const after = await server.rows('SELECT count(*) AS n FROM ledger');
   expect(Number(after[0]!.n)).toBeGreaterThan(Number(before[0]!.n));
   expect((await server.rows('PRAGMA integrity_check'))[0]?.integrity_check).toBe('ok');
+});
+
+test('a backup and an export that find no room say so, and leave nothing', async () => {
+  const empty = fill(100_000);
+  const started = await server.action<number>('/safekeeping', SAFE, 'makeBackup', {});
+  // Not even the order may find room; then the answer itself says so.
+  if (started?.ok) {
+    const id = started.value;
+    const job = async () =>
+      (await server.rows(`SELECT state, error FROM job WHERE id = ${id}`))[0]!;
+    await expect.poll(async () => (await job()).state).not.toMatch(/queued|running/);
+    expect((await job()).error ?? 'disk is full').toMatch(/disk .* is full/);
+  } else
+    expect(started).toMatchObject({ message: expect.stringMatching(/disk .* is full/) });
+  const exported = await fetch(`${server.url}/api/export`);
+  expect(exported.status).toBe(507);
+  expect(await exported.text()).toMatch(/disk with the data folder is full/);
+  empty();
+  expect(leftovers()).toEqual([]);
+  expect(
+    existsSync(join(HOME, 'backups')) ? readdirSync(join(HOME, 'backups')) : [],
+  ).toEqual([]);
+
+  const again = await server.action<number>('/safekeeping', SAFE, 'makeBackup', {});
+  const id = (again as { value: number }).value;
+  await expect
+    .poll(
+      async () => (await server.rows(`SELECT state FROM job WHERE id = ${id}`))[0]?.state,
+    )
+    .toBe('done');
+  expect(readdirSync(join(HOME, 'backups'))).toHaveLength(1);
+  rmSync(join(HOME, 'backups'), { recursive: true });
 });
 
 test('a data folder that cannot be written to is named at the start, with what to do', async () => {

@@ -18,6 +18,20 @@ const PROFILES = 180;
 const LISTS = 180;
 const AT_ONCE = 4;
 const LONGEST_MS = 10_000;
+
+/** Ticks of this machine's processors so far: all, and those that its host gave to others. */
+function ticks(): { all: number; stolen: number } {
+  const [line] = readFileSync('/proc/stat', 'utf8').split('\n');
+  const fields = line!.split(/\s+/).slice(1, 9).map(Number);
+  return { all: fields.reduce((a, b) => a + b, 0), stolen: fields[7] ?? 0 };
+}
+
+/** The longest that one file may take, by the time that this machine really had since `before`. */
+function longest(before: ReturnType<typeof ticks>): number {
+  const now = ticks();
+  const given = 1 - (now.stolen - before.stolen) / Math.max(1, now.all - before.all);
+  return LONGEST_MS / Math.max(0.02, given);
+}
 /** Resident memory of the whole server at its highest, while it is fed this. */
 const MOST_KB = 1_200_000;
 
@@ -37,16 +51,20 @@ interface Fed {
   status: number;
   message: string;
   ms: number;
+  /** The longest it may take. */
+  most: number;
 }
 
 async function feed(name: string, data: Buffer): Promise<Fed> {
   const from = performance.now();
+  const before = ticks();
   const answer = await fetch(
     `${server.url}/api/masters?work=${workId}&name=${encodeURIComponent(name)}`,
-    { method: 'PUT', body: new Uint8Array(data), signal: AbortSignal.timeout(30_000) },
+    { method: 'PUT', body: new Uint8Array(data), signal: AbortSignal.timeout(300_000) },
   );
   const { message = '' } = (await answer.json()) as { message?: string };
-  return { name, status: answer.status, message, ms: performance.now() - from };
+  const ms = performance.now() - from;
+  return { name, status: answer.status, message, ms, most: longest(before) };
 }
 
 /** Feeds all, some at a time; answers in order. */
@@ -63,7 +81,7 @@ async function feedAll(files: { name: string; data: Buffer }[]): Promise<Fed[]> 
 
 /** Taken in, or refused in a sentence of our own that names the file. */
 function expectAnswers(fed: Fed[]): void {
-  expect(fed.filter((f) => f.ms > LONGEST_MS)).toEqual([]);
+  expect(fed.filter((f) => f.ms > f.most)).toEqual([]);
   const bad = fed.filter(
     (f) =>
       f.status !== 201 &&
@@ -81,7 +99,7 @@ const highest = () =>
   Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))![1]);
 
 test(`${PICTURES} damaged pictures: each is read or refused in words`, async () => {
-  test.setTimeout(300_000);
+  test.setTimeout(1_200_000);
   const whole = await wholePictures();
   const luck = chance(1);
   const files = Array.from({ length: PICTURES }, (_, i) => {
@@ -96,7 +114,7 @@ test(`${PICTURES} damaged pictures: each is read or refused in words`, async () 
 });
 
 test(`${PROFILES} damaged profiles: none is trusted, none does harm`, async () => {
-  test.setTimeout(200_000);
+  test.setTimeout(1_200_000);
   const luck = chance(2);
   const profile = wholeProfile();
   const files: { name: string; data: Buffer }[] = [];
@@ -123,7 +141,7 @@ test('what claims to be enormous is refused before it is unpacked', async () => 
 });
 
 test(`${LISTS} damaged lists: taken whole or not at all, in words`, async () => {
-  test.setTimeout(200_000);
+  test.setTimeout(1_200_000);
   const luck = chance(3);
   const count = async () =>
     Number((await server.rows('SELECT count(*) AS n FROM paper'))[0]!.n);
@@ -132,13 +150,14 @@ test(`${LISTS} damaged lists: taken whole or not at all, in words`, async () => 
     const list = damage(Buffer.from(wholeList(i)), luck).toString('latin1');
     const before = await count();
     const from = performance.now();
+    const given = ticks();
     const answer = await server.action<number>(
       '/papers',
       'src/drawers/papers/actions.ts',
       'bringPapers',
       { list },
     );
-    expect(performance.now() - from).toBeLessThan(LONGEST_MS);
+    expect(performance.now() - from).toBeLessThan(longest(given));
     expect(answer).not.toBeNull();
     if (answer!.ok) taken += 1;
     else
@@ -152,7 +171,7 @@ test(`${LISTS} damaged lists: taken whole or not at all, in words`, async () => 
 });
 
 test('after all of it the server is well and has not swollen', async () => {
-  test.setTimeout(200_000);
+  test.setTimeout(1_200_000);
   await expect
     .poll(
       async () =>
@@ -163,7 +182,7 @@ test('after all of it the server is well and has not swollen', async () => {
             )
           )[0]!.n,
         ),
-      { timeout: 120_000 },
+      { timeout: 600_000 },
     )
     .toBe(0);
   expect((await fetch(`${server.url}/works`)).status).toBe(200);

@@ -4,7 +4,7 @@ import { serve } from './serve.mjs';
 import { build, packages, run } from './setup.mjs';
 
 packages();
-build();
+await build();
 const home = resolve(process.env.GLASSINE_HOME ?? './var/demo');
 run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], {
   env: { ...process.env, GLASSINE_HOME: home },

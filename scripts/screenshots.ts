@@ -9,16 +9,18 @@ const VIEWS: Record<string, string> = {
   size: '/works/1/size',
   prepare: '/works/1/prepare?size=metricFrames-50x70',
   proof: '/works/1/proof?size=metricFrames-50x70',
-  edition: '/works/1/edition?size=metricFrames-50x70&impression=number:9',
+  edition: '/works/1/edition?size=metricFrames-50x70&impression=number:12',
   price: '/works/1/price?size=metricFrames-50x70',
   finish: '/works/1/finish?size=metricFrames-50x70',
-  pack: '/works/3/pack?order=0410',
-  papers: '/papers',
+  pack: '/works/3/pack?order=0456',
+  papers: '/papers?paper=5',
   proofs: '/proofs',
   editions: '/editions',
   orders: '/orders',
   accounts: '/accounts',
   log: '/log',
+  'your-data': '/safekeeping',
+  find: '/',
 };
 
 const [folder = 'docs/screenshots', base = 'http://127.0.0.1:4173', ...only] =
@@ -46,8 +48,11 @@ for (const [name, path] of Object.entries(VIEWS)) {
     await page.getByLabel('Width', { exact: true }).fill('355 mm');
     await page.getByLabel('Height', { exact: true }).fill('473 mm');
   }
+  if (name === 'find') {
+    await page.keyboard.press('f');
+    await page.getByRole('searchbox').last().fill('salt');
+  }
   await page.waitForTimeout(name === 'capture' ? 2500 : 900);
-  await page.getByText('Reckoning …').first().waitFor({ state: 'hidden' });
   await page.screenshot({ path: `${folder}/${name}.png` });
 }
 await browser.close();

@@ -19,6 +19,6 @@ export function serve(home) {
 
 if (process.argv[1]?.endsWith('serve.mjs')) {
   packages();
-  build();
+  await build();
   serve(resolve(process.env.GLASSINE_HOME ?? './var'));
 }

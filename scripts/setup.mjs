@@ -1,5 +1,5 @@
 /** Set-up shared by the commands: what is missing is installed, nothing else is touched. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   existsSync,
@@ -48,7 +48,7 @@ function* sources(folder) {
 }
 
 /** Builds the application unless the present build is of these very sources. */
-export function build() {
+export async function build() {
   const files = [
     ...sources('src'),
     'next.config.ts',
@@ -59,7 +59,13 @@ export function build() {
   const mark = '.next/glassine-build';
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
   console.log('Building …');
-  run('npx', ['next', 'build'], { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+  const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+  const child = spawn('npx', ['next', 'build'], { stdio: 'inherit', env });
+  const status = await new Promise((done) => child.on('close', done));
+  if (status !== 0) {
+    console.error(`\nThe build ended with ${status}`);
+    process.exit(status ?? 1);
+  }
   mkdirSync('.next', { recursive: true });
   writeFileSync(mark, wanted);
 }

@@ -2,7 +2,7 @@
  * All tests: format, lint, types, unit tests, production build, browser tests. Ends with one
  * line over all of them, `N passed, N failed`; each check before the tests counts as one.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { build, debian, packages } from './setup.mjs';
 
@@ -15,11 +15,19 @@ const note = (passed, failed) => {
   total.failed += failed;
 };
 
-function check(name, args) {
-  console.log(`\n== ${name}`);
-  const { status } = spawnSync('npx', args, { stdio: 'inherit' });
-  note(status === 0 ? 1 : 0, status === 0 ? 0 : 1);
-}
+/** Runs a check; what it says is shown when it has ended, in one piece. */
+const check = (name, args) =>
+  new Promise((done) => {
+    const child = spawn('npx', args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (part) => (said += part));
+    child.on('close', (status) => {
+      console.log(`\n== ${name}\n${said.trim()}`);
+      note(status === 0 ? 1 : 0, status === 0 ? 0 : 1);
+      done();
+    });
+  });
 
 /** Runs a test runner that leaves a JSON report, and adds its counts. */
 function suite(name, args, report, count) {
@@ -32,19 +40,23 @@ function suite(name, args, report, count) {
 }
 
 mkdirSync('test-results', { recursive: true });
-check('format', ['prettier', '--check', '--log-level', 'warn', '.']);
-check('lint', ['eslint', '--max-warnings', '0', '.']);
-check('next types', ['next', 'typegen']);
-check('types', ['tsc', '--noEmit']);
+// Types before the build, which writes some of them anew; the other checks beside it.
+await check('next types', ['next', 'typegen']);
+await check('types', ['tsc', '--noEmit']);
+const checks = (async () => {
+  await check('lint', ['eslint', '--max-warnings', '0', '.']);
+  await check('format', ['prettier', '--check', '--log-level', 'warn', '.']);
+})();
+console.log('\n== build');
+await build();
+note(1, 0);
+await checks;
 suite(
   'unit tests',
   ['jest', '--json', '--outputFile=test-results/jest.json'],
   'test-results/jest.json',
   (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites],
 );
-console.log('\n== build');
-build();
-note(1, 0);
 suite('browser tests', ['playwright', 'test'], 'test-results/playwright.json', (r) => [
   r.stats.expected + r.stats.flaky,
   r.stats.unexpected,

@@ -37,7 +37,7 @@ export class StudioServer {
   ) {}
 
   get url(): string {
-    return `http://127.0.0.1:${this.port}`;
+    return `http://${this.env.GLASSINE_BIND ?? '127.0.0.1'}:${this.port}`;
   }
 
   /** What it wrote to its terminal since it was started. */
@@ -65,7 +65,7 @@ export class StudioServer {
     this.child = child;
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (text: Buffer) => (this.said += String(text)));
-    const until = Date.now() + 60_000;
+    const until = Date.now() + 180_000;
     while (Date.now() < until) {
       if (child.exitCode !== null)
         throw new Error(`the server ended with ${child.exitCode}: ${this.said}`);

@@ -6,7 +6,7 @@ import '@fontsource/commissioner/500.css';
 import '@fontsource/commissioner/600.css';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
-import { BenchProvider, Chest, GlobalStyle, House } from '@/shell';
+import { BenchProvider, Chest, GlobalStyle, House, MarkSymbols } from '@/shell';
 import { UndoToasts } from '@/drawers/undo/UndoToasts';
 import { BenchSwitches } from '@/drawers/settings/BenchSwitches';
 import { loadChest } from '@/drawers/settings/view';
@@ -23,6 +23,7 @@ export default async function RootLayout({ children }: { children: React.ReactNo
       <body>
         <StyleRegistry nonce={nonce}>
           <GlobalStyle />
+          <MarkSymbols />
           <BenchProvider bench={bench}>
             <UndoToasts>
               <House>

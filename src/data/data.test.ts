@@ -5,6 +5,7 @@ import { sql } from 'drizzle-orm';
 import type { Declaration } from '@/core/edition';
 import { gsm, minor, mm } from '@/core/units';
 import {
+  ALL,
   addOrder,
   addOrderEvent,
   addPaper,
@@ -14,7 +15,7 @@ import {
   declareEdition,
   getEdition,
   getOrder,
-  listPapers,
+  papersPage,
   moveStock,
   openDatabase,
   readLog,
@@ -199,7 +200,9 @@ it('adds stock movements up and keeps settings apart', async () => {
     db.write((tx) => moveStock(tx, { of: 'paper', ref: paperId, pieces, reason: 'x', at }));
   await move(20);
   await move(-16);
-  expect(await listPapers(db.read)).toMatchObject([{ sheets: 4, level: 'low' }]);
+  expect((await papersPage(db.read, ALL)).rows).toMatchObject([
+    { sheets: 4, level: 'low' },
+  ]);
   await db.write((tx) => saveSettings(tx, { units: 'inch' }));
   await db.write((tx) => saveSettings(tx, { tone: 'dark' }));
   expect(await readSettings(db.read)).toMatchObject({

@@ -2,7 +2,10 @@ import { sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 
 /** Lines of one page of a list. */
-export const PAGE_LINES = 50;
+export const PAGE_LINES = 30;
+
+/** Lines of a choice list at most; what is further is found by typing. */
+export const MOST_CHOICES = 200;
 
 /** What part of a list is asked for. */
 export interface Asked {
@@ -13,9 +16,11 @@ export interface Asked {
   page: number;
   /** Words or a number n/N to find; empty for all. */
   find: string;
+  /** Lines a page. */
+  lines: number;
 }
 
-export const ALL: Asked = { sort: null, down: false, page: 1, find: '' };
+export const ALL: Asked = { sort: null, down: false, page: 1, find: '', lines: PAGE_LINES };
 
 export interface Page<T> {
   rows: T[];
@@ -32,6 +37,7 @@ export function askedOf(query: Record<string, string | undefined>): Asked {
     down: query.down === '1',
     page: Number.isInteger(page) && page > 0 && page < 1e6 ? page : 1,
     find: (query.find ?? '').trim().slice(0, 100),
+    lines: PAGE_LINES,
   };
 }
 
@@ -39,7 +45,8 @@ export const offsetOf = ({ page }: Asked): number => (page - 1) * PAGE_LINES;
 
 /** Order of a list: the asked column, then the newest first. */
 export function orderOf(asked: Asked, columns: Record<string, SQL>, usual: SQL): SQL {
-  const column = asked.sort === null ? undefined : columns[asked.sort];
+  const { sort } = asked;
+  const column = sort !== null && Object.hasOwn(columns, sort) ? columns[sort] : null;
   if (!column) return usual;
   return asked.down ? sql`${column} desc` : sql`${column} asc`;
 }

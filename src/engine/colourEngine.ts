@@ -13,6 +13,7 @@ import {
 import type { Lcms } from 'lcms-wasm';
 import { matrixShaper, readMatrixProfile } from '@/core/colour';
 import type { Shaper } from '@/core/colour';
+import { intoEightBits } from './rowMath';
 
 export interface ConvertOptions {
   intent: 'relative' | 'perceptual';
@@ -27,6 +28,8 @@ export interface ConvertOptions {
 /** Converts `pixels` pixels of 16-bit samples; input has 1 (grey) or 3 channels, output always 3. */
 export interface ColourTransform {
   convert(input: Uint16Array, output: Uint16Array, pixels: number): void;
+  /** The same, rounded to 8 bits; may be off by one level where `convert` is not. */
+  toEight(input: Uint16Array, output: Uint8Array, pixels: number): void;
   close(): void;
 }
 
@@ -74,7 +77,7 @@ function agrees(shaper: Shaper, cms: ColourTransform): boolean {
           samples.push(level(r, near), level(g, near), level(b, near));
   const input = Uint16Array.from(samples);
   const [one, other] = [new Uint16Array(input.length), new Uint16Array(input.length)];
-  shaper(input, one, input.length / 3);
+  shaper.toSixteen(input, one, input.length / 3);
   cms.convert(input, other, input.length / 3);
   return one.every((v, i) => Math.abs(v - other[i]!) <= AGREES);
 }
@@ -108,7 +111,13 @@ async function directly(
     if (kept.size >= MOST_KEPT && oldest !== undefined) kept.delete(oldest);
     kept.set(key, shaper);
   }
-  return shaper && { convert: shaper, close: () => undefined };
+  return (
+    shaper && {
+      convert: shaper.toSixteen,
+      toEight: shaper.toEight,
+      close: () => undefined,
+    }
+  );
 }
 
 async function joined(
@@ -165,17 +174,20 @@ export async function littleCms(
   if (!transform) throw new Error('the two colour profiles cannot be joined');
   const input = cms._malloc(chunk * channels * 2);
   const output = cms._malloc(chunk * 3 * 2);
+  const convert = (source16: Uint16Array, target16: Uint16Array, pixels: number) => {
+    for (let done = 0; done < pixels; done += chunk) {
+      const n = Math.min(chunk, pixels - done);
+      cms.HEAPU16.set(source16.subarray(done * channels, (done + n) * channels), input / 2);
+      cms._cmsDoTransform(transform, input, output, n);
+      target16.set(cms.HEAPU16.subarray(output / 2, output / 2 + n * 3), done * 3);
+    }
+  };
   return {
-    convert(source16, target16, pixels) {
-      for (let done = 0; done < pixels; done += chunk) {
-        const n = Math.min(chunk, pixels - done);
-        cms.HEAPU16.set(
-          source16.subarray(done * channels, (done + n) * channels),
-          input / 2,
-        );
-        cms._cmsDoTransform(transform, input, output, n);
-        target16.set(cms.HEAPU16.subarray(output / 2, output / 2 + n * 3), done * 3);
-      }
+    convert,
+    toEight(source16, target8, pixels) {
+      const deep = new Uint16Array(pixels * 3);
+      convert(source16, deep, pixels);
+      intoEightBits(deep, 0, deep.length, target8, 0);
     },
     close() {
       cms.cmsDeleteTransform(transform);

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { RGB_SPACES, SPACE_IDS, iccProfile, readMatrixProfile } from '@/core/colour';
 import { sliceRows } from '@/core/jobs';
+import { zoomLevels } from '@/core/image';
 import type { MasterFacts } from '@/core/image';
 import { printPlan, verifyPrintFile } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
@@ -22,7 +23,8 @@ import { sharpenedRows } from './sharpener';
 import { keep, receive, storePaths } from './store';
 import { createTiff } from './tiffWriter';
 import { halve } from './rowMath';
-import { tilesPass } from './tilesPass';
+import { TILE } from './pyramid';
+import { joinTiles, layOutTiles, tileColumns } from './tilesPass';
 import { decodeMaster } from './workingCopy';
 
 let folder: string;
@@ -212,6 +214,12 @@ describe('colour', () => {
       const [a, b] = [new Uint16Array(9000), new Uint16Array(9000)];
       one.convert(input, a, 3000);
       cms.convert(input, b, 3000);
+      const [screen, cmsScreen] = [new Uint8Array(9000), new Uint8Array(9000)];
+      one.toEight(input, screen, 3000);
+      cms.toEight(input, cmsScreen, 3000);
+      expect(
+        Math.max(...screen.map((v, i) => Math.abs(v - cmsScreen[i]!))),
+      ).toBeLessThanOrEqual(1);
       expect(Math.max(...a.map((v, i) => Math.abs(v - b[i]!)))).toBeLessThanOrEqual(2);
       cms.close();
     }
@@ -348,21 +356,69 @@ describe('tiles', () => {
     );
   });
 
-  it('cuts all levels and a preview', async () => {
-    const { target, colour } = await workingCopy('tiles');
-    const tiles = join(folder, 'tiles');
-    const preview = join(folder, 'preview.jpg');
-    const scratch = join(folder, 'scratch');
-    await tilesPass(
-      { pixels: target, colour, scratch, tilesFolder: tiles, preview },
-      silent,
+  const cut = async (name: string, width = WIDTH, height = HEIGHT, parts = 1) => {
+    const path = await picture(`${name}.tif`, width, height);
+    const { facts, icc } = await readMaster(path, 1);
+    await decode(path, facts, name);
+    const work = {
+      pixels: join(folder, `${name}.v`),
+      width,
+      height,
+      colour: { icc, assumedSpace: null },
+      scratch: join(folder, `${name}.scratch`),
+      tilesFolder: join(folder, `${name}.tiles`),
+      preview: join(folder, `${name}.jpg`),
+    };
+    const stacks = await layOutTiles(work, parts);
+    for (const columns of stacks) await tileColumns(work, columns, silent);
+    await joinTiles(work, silent);
+    const tiles = (await readdir(work.tilesFolder, { recursive: true })).filter((t) =>
+      t.endsWith('.jpg'),
     );
-    expect((await readdir(tiles)).map(Number).sort((a, b) => a - b)).toEqual(
+    return { ...work, stacks, tiles: tiles.sort() };
+  };
+
+  it('cuts all levels and a preview', async () => {
+    const { tilesFolder, preview } = await cut('small');
+    expect((await readdir(tilesFolder)).map(Number).sort((a, b) => a - b)).toEqual(
       Array.from({ length: 11 }, (_, i) => i),
     );
-    expect((await readdir(join(tiles, '10'))).sort()).toEqual(['0_0.jpg', '1_0.jpg']);
-    const last = await sharp(join(tiles, '10', '1_0.jpg')).metadata();
+    expect((await readdir(join(tilesFolder, '10'))).sort()).toEqual(['0_0.jpg', '1_0.jpg']);
+    const last = await sharp(join(tilesFolder, '10', '1_0.jpg')).metadata();
     expect([last.width, last.height]).toEqual([WIDTH - 512, HEIGHT]);
-    expect((await sharp(join(folder, 'preview.jpg')).metadata()).width).toBe(WIDTH);
+    expect((await sharp(preview).metadata()).width).toBe(WIDTH);
+  });
+
+  it('gives the same tiles however many stacks it is divided into', async () => {
+    const [width, height] = [2203, 651];
+    const one = await cut('one', width, height);
+    const three = await cut('three', width, height, 3);
+    expect(one.stacks).toEqual([{ from: 0, to: width }]);
+    expect(three.stacks.map((c) => c.from)).toEqual([0, 1024, 2048]);
+    const places = zoomLevels(width, height, TILE).flatMap((l) =>
+      Array.from({ length: l.rows * l.columns }, (_, i) =>
+        join(String(l.level), `${i % l.columns}_${Math.floor(i / l.columns)}.jpg`),
+      ),
+    );
+    expect(one.tiles).toEqual(places.sort());
+    for (const tile of [...one.tiles]) {
+      const [a, b] = [one, three].map((w) => join(w.tilesFolder, tile));
+      expect([tile, await readFile(b!)]).toEqual([tile, await readFile(a!)]);
+    }
+    expect(await readFile(three.preview)).toEqual(await readFile(one.preview));
+  });
+
+  it('halves level by level to the mean of the picture', async () => {
+    const { tilesFolder } = await cut('mean', 1024, 512);
+    const top = await sharp(join(tilesFolder, '0', '0_0.jpg'))
+      .raw()
+      .toBuffer();
+    const full = await Promise.all(
+      ['0_0', '1_0'].map((t) => sharp(join(tilesFolder, '10', `${t}.jpg`)).stats()),
+    );
+    for (const c of [0, 1, 2]) {
+      const mean = (full[0]!.channels[c]!.mean + full[1]!.channels[c]!.mean) / 2;
+      expect(Math.abs(top[c]! - mean)).toBeLessThan(3);
+    }
   });
 });

@@ -10,9 +10,10 @@ export interface MasterColour {
   assumedSpace: SpaceId | null;
 }
 
-/** Turns rows of a master into 16-bit RGB of a target space. */
+/** Turns rows of a master into RGB of a target space, 16 bit, or 8 bit for the screen. */
 export interface RowConverter {
   toTarget(rows: Uint16Array, pixels: number): Uint16Array;
+  toScreen(rows: Uint16Array, pixels: number, out: Uint8Array): void;
   close(): void;
 }
 
@@ -41,12 +42,15 @@ export async function rowConverter(
     native,
     options,
   );
+  const samples = (rows: Uint16Array, pixels: number) =>
+    native === channels ? rows : expand(rows, pixels);
   return {
     toTarget(rows, pixels) {
       const out = new Uint16Array(pixels * 3);
-      transform.convert(native === channels ? rows : expand(rows, pixels), out, pixels);
+      transform.convert(samples(rows, pixels), out, pixels);
       return out;
     },
+    toScreen: (rows, pixels, out) => transform.toEight(samples(rows, pixels), out, pixels),
     close: () => transform.close(),
   };
 }

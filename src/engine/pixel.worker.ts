@@ -12,7 +12,7 @@ export type WorkerWord =
   | { kind: 'failed'; message: string; code?: string; refused?: RefusedFile };
 
 /** Nice enough that the thread which answers requests always comes first. */
-const NICENESS = 10;
+const NICENESS = 19;
 const SAY_EVERY_MS = 100;
 
 try {

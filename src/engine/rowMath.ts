@@ -65,10 +65,7 @@ export function intoSixteenBits(row: Float32Array, out: Uint16Array, at: number)
   }
 }
 
-/** Every 16-bit value rounded to 8 bits: v x 255 / 65535 to the nearest. */
-const EIGHT_BITS = Uint8Array.from({ length: 65536 }, (_, v) => (v * 255 + 32767) / 65535);
-
-/** 16-bit samples from `from` on, rounded to 8 bits and put at `at`. */
+/** 16-bit samples from `from` on, v x 255 / 65535 rounded to the nearest, put at `at`. */
 export function intoEightBits(
   deep: Uint16Array,
   from: number,
@@ -76,7 +73,7 @@ export function intoEightBits(
   out: Uint8Array,
   at: number,
 ): void {
-  for (let i = 0; i < count; i += 1) out[at + i] = EIGHT_BITS[deep[from + i]!]!;
+  for (let i = 0; i < count; i += 1) out[at + i] = (deep[from + i]! * 255 + 32895) >> 16;
 }
 
 /** Half the size by the mean of 2 x 2; an odd edge counts twice. Both 8-bit RGB. */

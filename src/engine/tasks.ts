@@ -3,7 +3,8 @@ import { decodeMaster } from './workingCopy';
 import { printFileRows } from './printFilePass';
 import { reopenPrintFile } from './reopenPrintFile';
 import { hashFile } from './store';
-import { tilesPass } from './tilesPass';
+import { joinTiles, tileColumns } from './tilesPass';
+import type { Columns, TilesWork } from './tilesPass';
 import type { Progress } from './progress';
 
 /**
@@ -12,7 +13,9 @@ import type { Progress } from './progress';
  */
 export const TASKS = {
   decode: decodeMaster,
-  tiles: tilesPass,
+  tileColumns: (input: { work: TilesWork; columns: Columns }, progress: Progress) =>
+    tileColumns(input.work, input.columns, progress),
+  joinTiles,
   printFileRows: (
     input: {
       work: Parameters<typeof printFileRows>[0];
@@ -24,6 +27,8 @@ export const TASKS = {
   pack: packArchive,
   unpack: unpackArchive,
   checkStored,
+  /** Nothing: starts a thread ahead of its first work. */
+  rest: (_: null) => Promise.resolve(),
   hash: (input: { path: string }) => hashFile(input.path),
 };
 

@@ -1,127 +1,135 @@
-import { mkdir, rename, rm } from 'node:fs/promises';
+import { writeSync } from 'node:fs';
+import { mkdir, open, rename, rm } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { zoomLevels } from '@/core/image';
-import type { ZoomLevel } from '@/core/image';
+import { sliceRows } from '@/core/jobs';
 import { rowConverter } from './masterColour';
 import type { MasterColour } from './masterColour';
 import { PixelSource } from './pixelSource';
 import type { Progress } from './progress';
-import { halve, intoEightBits } from './rowMath';
-import { sharp } from './sharpSetup';
+import { Pyramid, TILE, jpeg } from './pyramid';
 
-export const TILE = 512;
 const PREVIEW_LONGEST = 2000;
-const QUALITY = 88;
+/** Levels that are cut in stacks of columns side by side; the smaller ones follow in one. */
+const SPLIT_LEVELS = 2;
+const BAND = 64;
 
 /** The working copy and its colour; where tiles and preview go, and a folder to make them in. */
 export interface TilesWork {
   pixels: string;
+  width: number;
+  height: number;
   colour: MasterColour;
   scratch: string;
   tilesFolder: string;
   preview: string;
 }
 
-/** Rows waiting at one level until a row of tiles is full. */
-interface Shelf extends ZoomLevel {
-  pixels: Uint8Array;
-  filled: number;
-  tileRow: number;
+/** Columns `from` to `to - 1` of the picture. */
+export interface Columns {
+  from: number;
+  to: number;
 }
 
-const encode = (data: Uint8Array, width: number, height: number) =>
-  sharp(data, { raw: { width, height, channels: 3 } }).jpeg({ quality: QUALITY });
-
-/** Cuts the rows on a shelf into one row of tiles; the shelf is free before they are written. */
-function cut(shelf: Shelf, folder: string): Promise<unknown> {
-  const jobs: Promise<unknown>[] = [];
-  for (let column = 0; column < shelf.columns; column += 1) {
-    const left = column * TILE;
-    const width = Math.min(TILE, shelf.width - left);
-    const tile = new Uint8Array(width * shelf.filled * 3);
-    for (let y = 0; y < shelf.filled; y += 1) {
-      const at = (y * shelf.width + left) * 3;
-      tile.set(shelf.pixels.subarray(at, at + width * 3), y * width * 3);
-    }
-    const path = join(folder, String(shelf.level), `${column}_${shelf.tileRow}.jpg`);
-    jobs.push(encode(tile, width, shelf.filled).toFile(path));
-  }
-  return Promise.all(jobs);
+function layOut({ width, height, scratch }: TilesWork) {
+  const levels = zoomLevels(width, height, TILE);
+  const preview = levels.findIndex((l) => Math.max(l.width, l.height) <= PREVIEW_LONGEST);
+  const split = Math.min(SPLIT_LEVELS, preview);
+  return {
+    upper: levels.slice(0, split),
+    lower: levels.slice(split),
+    preview: levels[preview]!,
+    folder: join(scratch, 'tiles'),
+    /** Rows of the first level that is not split, 8-bit RGB, from all stacks. */
+    middle: join(scratch, 'middle.rgb'),
+    step: 2 ** split,
+  };
 }
 
-/**
- * One pass over the working copy: all levels of the deep-zoom pyramid in sRGB, and the
- * preview. Memory: two shelves of `TILE` rows over all levels.
- */
-export async function tilesPass(
-  { pixels, colour, scratch, tilesFolder, preview: previewPath }: TilesWork,
+/** Makes the folders and divides the picture into at most `parts` stacks of whole tiles. */
+export async function layOutTiles(work: TilesWork, parts: number): Promise<Columns[]> {
+  const { upper, lower, folder, middle, step } = layOut(work);
+  for (const { level } of [...upper, ...lower])
+    await mkdir(join(folder, String(level)), { recursive: true });
+  const file = await open(middle, 'w');
+  await file.truncate(lower[0]!.width * lower[0]!.height * 3);
+  await file.close();
+  const unit = TILE * step;
+  return sliceRows(Math.ceil(work.width / unit), parts, 1).map(({ from, to }) => ({
+    from: from * unit,
+    to: Math.min(to * unit, work.width),
+  }));
+}
+
+/** Cuts the largest levels of one stack of columns in sRGB, and halves it for the others. */
+export async function tileColumns(
+  work: TilesWork,
+  { from, to }: Columns,
   progress: Progress,
 ): Promise<void> {
-  const source = await PixelSource.open(pixels);
-  const converter = await rowConverter(colour, source.channels, 'srgb', {
+  const { upper, lower, folder, middle, step } = layOut(work);
+  const source = await PixelSource.open(work.pixels);
+  const converter = await rowConverter(work.colour, source.channels, 'srgb', {
     intent: 'relative',
     blackPoint: true,
     exact: false,
   });
-  const part = join(scratch, 'tiles');
-  const shelves: Shelf[] = zoomLevels(source.width, source.height, TILE).map((level) => ({
-    ...level,
-    pixels: new Uint8Array(level.width * TILE * 3),
-    filled: 0,
-    tileRow: 0,
+  const file = await open(middle, 'r+');
+  const own = Math.ceil((to - from) / step) * 3;
+  let at = (from / step) * 3;
+  const below = (rows: Uint8Array) => {
+    for (let i = 0; i < rows.length; i += own, at += lower[0]!.width * 3)
+      writeSync(file.fd, rows, i, own, at);
+  };
+  const stack = upper.map(({ level }, i) => ({
+    level,
+    width: Math.ceil((to - from) / 2 ** i),
+    firstColumn: from / 2 ** i / TILE,
   }));
-  await Promise.all(
-    shelves.map((s) => mkdir(join(part, String(s.level)), { recursive: true })),
-  );
-  const previewLevel = shelves.findIndex(
-    (s) => Math.max(s.width, s.height) <= PREVIEW_LONGEST,
-  );
-  const previewRows: Uint8Array[] = [];
-  let writing: Promise<unknown> = Promise.resolve();
-
-  const flush = async (i: number): Promise<void> => {
-    const shelf = shelves[i]!;
-    if (shelf.filled === 0) return;
-    const rows = shelf.pixels.subarray(0, shelf.filled * shelf.width * 3);
-    if (i === previewLevel) previewRows.push(rows.slice());
-    // While the library writes one row of tiles, the next is converted and halved.
-    const earlier = writing;
-    writing = cut(shelf, part);
-    writing.catch(() => undefined);
-    await earlier;
-    const height = shelf.filled;
-    shelf.filled = 0;
-    shelf.tileRow += 1;
-    if (i + 1 < shelves.length) await put(i + 1, halve(rows, shelf.width, height));
-  };
-  const put = async (i: number, rows: Uint8Array): Promise<void> => {
-    const shelf = shelves[i]!;
-    shelf.pixels.set(rows, shelf.filled * shelf.width * 3);
-    shelf.filled += rows.length / (shelf.width * 3);
-    if (shelf.filled === TILE) await flush(i);
-  };
-
-  const band = TILE / 4;
-  for (let top = 0; top < source.height; top += band) {
-    const rows = Math.min(band, source.height - top);
-    const deep = converter.toTarget(await source.rows(top, rows), rows * source.width);
-    const flat = new Uint8Array(deep.length);
-    intoEightBits(deep, 0, deep.length, flat, 0);
-    await put(0, flat);
-    progress('cutting tiles', (top + rows) / source.height);
+  const pyramid = new Pyramid(stack, folder, { below });
+  const flat = new Uint8Array(BAND * (to - from) * 3);
+  try {
+    for (let top = 0; top < source.height; top += BAND) {
+      const rows = Math.min(BAND, source.height - top);
+      const samples = source.part(top, rows, from, to);
+      converter.toScreen(samples, rows * (to - from), flat);
+      await pyramid.put(flat.subarray(0, rows * (to - from) * 3));
+      progress('cutting tiles', (top + rows) / source.height);
+    }
+    await pyramid.finish();
+  } finally {
+    converter.close();
+    await Promise.all([source.close(), file.close()]);
   }
-  for (let i = 0; i < shelves.length; i += 1) await flush(i);
-  await writing;
-  converter.close();
-  await source.close();
+}
 
-  const preview = shelves[previewLevel]!;
-  await mkdir(dirname(previewPath), { recursive: true });
-  const previewPart = join(scratch, 'preview.jpg');
-  await encode(Buffer.concat(previewRows), preview.width, preview.height).toFile(
-    previewPart,
-  );
-  await rename(previewPart, previewPath);
-  await rm(tilesFolder, { recursive: true, force: true });
-  await rename(part, tilesFolder);
+/** After all stacks: cuts the smaller levels, writes the preview and puts all in its place. */
+export async function joinTiles(work: TilesWork, progress: Progress): Promise<void> {
+  const { lower, folder, middle, preview } = layOut(work);
+  const { width, height } = lower[0]!;
+  const previewRows: Uint8Array[] = [];
+  const seen = (level: number, rows: Uint8Array) => {
+    if (level === preview.level) previewRows.push(rows.slice());
+  };
+  const levels = lower.map((l) => ({ ...l, firstColumn: 0 }));
+  const pyramid = new Pyramid(levels, folder, { seen });
+  const file = await open(middle, 'r');
+  const band = Buffer.allocUnsafeSlow(BAND * width * 3);
+  try {
+    for (let top = 0; top < height; top += BAND) {
+      const rows = band.subarray(0, Math.min(BAND, height - top) * width * 3);
+      await file.read(rows, 0, rows.length, top * width * 3);
+      await pyramid.put(rows);
+      progress('cutting tiles', Math.min(1, (top + BAND) / height));
+    }
+    await pyramid.finish();
+  } finally {
+    await file.close();
+  }
+  await mkdir(dirname(work.preview), { recursive: true });
+  const part = join(work.scratch, 'preview.jpg');
+  await jpeg(Buffer.concat(previewRows), preview.width, preview.height).toFile(part);
+  await rename(part, work.preview);
+  await rm(work.tilesFolder, { recursive: true, force: true });
+  await rename(folder, work.tilesFolder);
 }

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { I18nProvider } from 'react-aria-components';
 import {
   formatAmount,
+  formatDay,
   formatDistance,
   formatLength,
   formatMass,
@@ -41,15 +42,6 @@ export const BenchProvider = ({
 );
 
 export const useBench = () => useContext(BenchContext);
-
-/** A calendar day as the locale writes it, from an ISO day or instant. */
-export const formatDay = (iso: string, locale: string): string =>
-  new Intl.DateTimeFormat(locale, {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    timeZone: 'UTC',
-  }).format(new Date(iso.length === 10 ? `${iso}T12:00:00Z` : iso));
 
 /** Formatters in the reader's units, locale and currency. */
 export function useFormat() {

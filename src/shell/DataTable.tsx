@@ -24,6 +24,8 @@ export interface Column<T> {
   value: (row: T) => string | number;
   cell?: (row: T) => ReactNode;
   figure?: boolean;
+  /** Words that stay on one line: sizes, days. */
+  short?: boolean;
   width?: number | string;
   /** The list cannot be sorted by it. */
   unsorted?: boolean;
@@ -34,8 +36,6 @@ const features = tableFeatures({
   sortedRowModel: createSortedRowModel(),
   sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
 });
-
-const PAGE_LINES = 50;
 
 const Wrap = styled.div`
   position: relative;
@@ -76,6 +76,9 @@ const Grid = styled.table`
   }
   .figure {
     text-align: right;
+  }
+  .figure,
+  .short {
     white-space: nowrap;
   }
   tbody tr {
@@ -138,9 +141,9 @@ function walk(event: KeyboardEvent<HTMLTableRowElement>, open: () => void) {
 function PageTurner({ asked, total }: { asked: ListAsked; total: number }) {
   const address = useAddress();
   const turn = (page: number) => address({ page: page === 1 ? null : String(page) });
-  const last = Math.max(1, Math.ceil(total / PAGE_LINES));
+  const last = Math.max(1, Math.ceil(total / asked.lines));
   if (last === 1 && asked.page === 1) return null;
-  const from = (asked.page - 1) * PAGE_LINES + 1;
+  const from = (asked.page - 1) * asked.lines + 1;
   return (
     <Pages>
       <Button
@@ -154,7 +157,7 @@ function PageTurner({ asked, total }: { asked: ListAsked; total: number }) {
       <span>
         {from > total
           ? `${total} lines, none on page ${asked.page}`
-          : `${from} to ${Math.min(total, from + PAGE_LINES - 1)} of ${total}`}
+          : `${from} to ${Math.min(total, from + asked.lines - 1)} of ${total}`}
       </span>
       <Button
         $plain
@@ -282,7 +285,10 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
               onKeyDown={(e) => opens && walk(e, () => open(original))}
             >
               {columns.map((c) => (
-                <td key={c.key} className={c.figure ? 'figure' : undefined}>
+                <td
+                  key={c.key}
+                  className={c.figure ? 'figure' : c.short ? 'short' : undefined}
+                >
                   {c.cell ? c.cell(original) : c.value(original)}
                 </td>
               ))}

@@ -9,8 +9,9 @@ import {
   TextArea,
   TextField,
 } from 'react-aria-components';
+import { useRef } from 'react';
 import { Controller } from 'react-hook-form';
-import type { UseFormReturn } from 'react-hook-form';
+import type { ControllerRenderProps, UseFormReturn } from 'react-hook-form';
 import styled from 'styled-components';
 
 export type TypedValues = Record<string, string>;
@@ -103,8 +104,22 @@ const ErrorLine = ({ message }: { message: string | undefined }) =>
     </FieldError>
   ) : null;
 
+type Typing = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement;
+
+/** Hands an input to its form, with what was typed into it before the page came alive. */
+function useTypedEarly() {
+  const seen = useRef(false);
+  return (field: ControllerRenderProps<TypedValues>) => (input: Typing | null) => {
+    field.ref(input);
+    if (input === null || seen.current) return;
+    seen.current = true;
+    if (input.value !== (field.value ?? '')) field.onChange(input.value);
+  };
+}
+
 /** A field with its unit; its error stands under it and what was typed stays. */
 export function Field({ form, name, label, unit, hint, words, lines, type }: FieldProps) {
+  const early = useTypedEarly();
   return (
     <Controller
       control={form.control}
@@ -122,10 +137,10 @@ export function Field({ form, name, label, unit, hint, words, lines, type }: Fie
             <Label>{label}</Label>
             <Box>
               {lines ? (
-                <TextArea ref={field.ref} rows={lines} />
+                <TextArea ref={early(field)} rows={lines} />
               ) : (
                 <Figure
-                  ref={field.ref}
+                  ref={early(field)}
                   $figure={!words}
                   type={type ?? 'text'}
                   autoComplete="off"
@@ -163,6 +178,7 @@ export function ChoiceField({
   options: readonly (readonly [value: string, label: string])[];
   words?: boolean;
 }) {
+  const early = useTypedEarly();
   return (
     <Controller
       control={form.control}
@@ -171,7 +187,7 @@ export function ChoiceField({
         <div>
           <Row $stacked={words === true} as="label">
             <span style={{ fontSize: 13, color: 'var(--soft)' }}>{label}</span>
-            <Select {...field} aria-invalid={fieldState.invalid}>
+            <Select {...field} ref={early(field)} aria-invalid={fieldState.invalid}>
               {options.map(([value, text]) => (
                 <option key={value} value={value}>
                   {text}

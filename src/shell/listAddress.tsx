@@ -11,6 +11,8 @@ export interface ListAsked {
   down: boolean;
   page: number;
   find: string;
+  /** Lines a page. */
+  lines: number;
 }
 
 type Change = Record<string, string | null>;

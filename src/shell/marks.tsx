@@ -1,13 +1,9 @@
 'use client';
 import { AlertTriangle, Check, Circle } from 'lucide-react';
-import styled from 'styled-components';
 import type { Mark } from '@/core/work';
 
-const Wrap = styled.span<{ $mark: Mark }>`
-  display: inline-flex;
-  align-items: center;
-  color: ${({ $mark }) => ($mark === 'attention' ? 'var(--ochre)' : 'inherit')};
-`;
+const WRAP = { display: 'inline-flex', alignItems: 'center' } as const;
+const ATTENTION = { ...WRAP, color: 'var(--ochre)' } as const;
 
 const WORDS: Record<Mark, string> = {
   done: 'done',
@@ -15,14 +11,30 @@ const WORDS: Record<Mark, string> = {
   notYet: 'not yet',
 };
 
+/** Pixels by which a symbol is smaller than its place. */
+const LESS: Record<Mark, number> = { done: 0, attention: 1, notYet: 8 };
+
+/** The symbols, once a page: a list shows hundreds of them. */
+export const MarkSymbols = () => (
+  <svg width={0} height={0} style={{ position: 'absolute' }} aria-hidden>
+    <symbol id="mark-done" viewBox="0 0 24 24">
+      <Check strokeWidth={1.6} />
+    </symbol>
+    <symbol id="mark-attention" viewBox="0 0 24 24">
+      <AlertTriangle strokeWidth={1.8} />
+    </symbol>
+    <symbol id="mark-notYet" viewBox="0 0 24 24">
+      <Circle strokeWidth={1.4} />
+    </symbol>
+  </svg>
+);
+
 /** Done, needs attention, not yet: by shape and by word, never by colour alone. */
 export const StationMark = ({ mark, size = 15 }: { mark: Mark; size?: number }) => (
-  <Wrap $mark={mark}>
-    {mark === 'done' && <Check size={size} strokeWidth={1.6} aria-hidden />}
-    {mark === 'attention' && (
-      <AlertTriangle size={size - 1} strokeWidth={1.8} aria-hidden />
-    )}
-    {mark === 'notYet' && <Circle size={size - 8} strokeWidth={1.4} aria-hidden />}
+  <span style={{ ...(mark === 'attention' ? ATTENTION : WRAP), height: size }}>
+    <svg width={size - LESS[mark]} height={size - LESS[mark]} aria-hidden>
+      <use href={`#mark-${mark}`} />
+    </svg>
     <span className="sr">{WORDS[mark]}</span>
-  </Wrap>
+  </span>
 );

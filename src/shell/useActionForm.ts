@@ -1,4 +1,5 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Form, TypedValues } from './fields';
@@ -75,12 +76,14 @@ export function useAction<T>(
   const [sending, start] = useTransition();
   const [problem, setProblem] = useState<string | null>(null);
   const { say } = useToast();
+  const router = useRouter();
   const run = (typed: TypedValues) =>
     start(async () => {
       try {
         const answer = await action(typed);
         setProblem(answer.ok ? null : answer.message);
-        if (!answer.ok) return;
+        // Refused, things are not as the page shows them: it is read again.
+        if (!answer.ok) return router.refresh();
         if (done) say(done, answer.undo);
         onDone?.(answer.value);
       } catch {

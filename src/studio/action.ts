@@ -37,6 +37,27 @@ export interface ActionTools {
   undoable: (tx: Writing, label: string, step: UndoStep) => Promise<void>;
 }
 
+/** Carries a refusal out of a write, so that what was written before it is taken back. */
+class RefusedWrite extends Error {
+  constructor(readonly result: ActionResult<never>) {
+    super('refused');
+  }
+}
+
+/** One write: kept whole, or, where the work answers with a refusal, not at all. */
+async function wholly<T>(open: Studio, work: (tx: Writing) => Promise<T>): Promise<T> {
+  try {
+    return await open.db.write(async (tx) => {
+      const result = await work(tx);
+      if (isRefusal(result)) throw new RefusedWrite(result);
+      return result;
+    });
+  } catch (error) {
+    if (error instanceof RefusedWrite) return error.result as T;
+    throw error;
+  }
+}
+
 /**
  * The one way in: reads and validates what was typed, runs the write, puts a refused rule
  * into the room's words, and makes the views read again.
@@ -59,7 +80,7 @@ export async function act<T, R>(
       studio: open,
       settings,
       at,
-      write: (work) => open.db.write(work),
+      write: (work) => wholly(open, work),
       undoable: async (tx, label, step) => {
         undo = await noteUndo(tx, { at, label, step });
       },

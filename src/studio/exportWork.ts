@@ -1,27 +1,11 @@
-import { createWriteStream } from 'node:fs';
-import { mkdir } from 'node:fs/promises';
+import { mkdir, open } from 'node:fs/promises';
 import { join } from 'node:path';
-import { once } from 'node:events';
 import { stringify } from 'csv-stringify/sync';
 import { guardCell } from '@/core/csv';
 import { exportTables } from '@/data';
 import type { Reading } from '@/data';
 
 type Row = Record<string, string | number | null>;
-
-/** A file that is written some lines at a time. */
-function lines(path: string) {
-  const stream = createWriteStream(path, { flush: true });
-  return {
-    async write(text: string) {
-      if (!stream.write(text)) await once(stream, 'drain');
-    },
-    async end() {
-      stream.end();
-      await once(stream, 'close');
-    },
-  };
-}
 
 /**
  * Writes every table of facts into a folder, as CSV (RFC 4180, UTF-8, guarded against
@@ -34,24 +18,28 @@ export async function exportEverything(
   await mkdir(folder, { recursive: true });
   const counts: Record<string, number> = {};
   for (const { name, columns, rows } of exportTables(db)) {
-    const csv = lines(join(folder, `${name}.csv`));
-    const json = lines(join(folder, `${name}.json`));
-    await csv.write(stringify([columns]));
-    await json.write('[');
+    const csv = await open(join(folder, `${name}.csv`), 'w');
+    const json = await open(join(folder, `${name}.json`), 'w');
     let count = 0;
-    for await (const part of rows()) {
-      await csv.write(
-        stringify(part.map((row: Row) => columns.map((c) => guardCell(row[c] ?? null)))),
-      );
-      await json.write(
-        part
-          .map((row, i) => `${count + i === 0 ? '' : ','}\n${JSON.stringify(row)}`)
-          .join(''),
-      );
-      count += part.length;
+    try {
+      await csv.writeFile(stringify([columns]));
+      await json.writeFile('[');
+      for await (const part of rows()) {
+        await csv.writeFile(
+          stringify(part.map((row: Row) => columns.map((c) => guardCell(row[c] ?? null)))),
+        );
+        await json.writeFile(
+          part
+            .map((row, i) => `${count + i === 0 ? '' : ','}\n${JSON.stringify(row)}`)
+            .join(''),
+        );
+        count += part.length;
+      }
+      await json.writeFile('\n]\n');
+      await Promise.all([csv.sync(), json.sync()]);
+    } finally {
+      await Promise.all([csv.close(), json.close()]);
     }
-    await json.write('\n]\n');
-    await Promise.all([csv.end(), json.end()]);
     counts[name] = count;
   }
   return counts;

@@ -1,4 +1,5 @@
 export * from './open';
+export * from './rowId';
 export * from './action';
 export * from './faults';
 export * from './stale';

@@ -3,7 +3,7 @@ import type { Declaration } from '@/core/edition';
 import { RGB_SPACES } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import { nominalSize } from '@/core/sizing';
-import { formatAmount } from '@/core/units';
+import { formatAmount, formatDay } from '@/core/units';
 import type { Minor } from '@/core/units';
 import type { LogLine } from '@/data';
 
@@ -28,13 +28,6 @@ export interface SaidLine {
 }
 
 type Detail = LogLine['detail'];
-const dayOf = (iso: string, c: LogContext) =>
-  new Intl.DateTimeFormat(c.locale, {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    timeZone: 'UTC',
-  }).format(new Date(`${iso.slice(0, 10)}T12:00:00Z`));
 const spaceOf = (id: string) => RGB_SPACES[id as SpaceId]?.name ?? id;
 const plain = (d: Detail, key: string) =>
   d[key] === null || d[key] === undefined ? '' : String(d[key]);
@@ -80,7 +73,7 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Price ${formatAmount(Number(d.price) as Minor, c.currency, c.locale)} ${c.currency}, net ${formatAmount(Number(d.net) as Minor, c.currency, c.locale)}, ${plain(d, 'channel')}.`,
   'finish.planned': () => 'Mat and frame planned.',
   'order.taken': (d, c) =>
-    `Order ${plain(d, 'order')} from ${plain(d, 'customer')}, leaves by ${dayOf(plain(d, 'dueOn'), c)}.`,
+    `Order ${plain(d, 'order')} from ${plain(d, 'customer')}, leaves by ${formatDay(plain(d, 'dueOn'), c.locale)}.`,
   'order.weighed': (d) => `Order ${plain(d, 'order')} weighed: ${plain(d, 'grams')} g.`,
   'order.labelled': (d) =>
     `Order ${plain(d, 'order')} sealed: ${plain(d, 'carrier')}, ${plain(d, 'service')}, ${plain(d, 'tracking')}.`,

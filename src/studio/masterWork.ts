@@ -4,9 +4,11 @@ import type { MasterFacts } from '@/core/image';
 import { addJob, addMaster, currentMaster } from '@/data';
 import type { JobRow, Master } from '@/data';
 import {
+  cutTiles,
   keep,
   masterColourOf,
   partOf,
+  pixelSize,
   readMaster,
   runInWorker,
   settle,
@@ -102,18 +104,16 @@ export async function readRun(
   const scratch = paths.temporary();
   try {
     await ensureWorkingCopy(open, sha256, partOf(progress, 0, 0.4), signal);
-    await runInWorker(
-      'tiles',
-      {
-        pixels: paths.pixels(sha256),
-        colour: await masterColourOf(paths.file(sha256), assumedSpace),
-        scratch,
-        tilesFolder: paths.tiles(sha256),
-        preview: paths.preview(sha256),
-      },
-      progress,
-      signal,
-    );
+    const pixels = paths.pixels(sha256);
+    const work = {
+      pixels,
+      ...(await pixelSize(pixels)),
+      colour: await masterColourOf(paths.file(sha256), assumedSpace),
+      scratch,
+      tilesFolder: paths.tiles(sha256),
+      preview: paths.preview(sha256),
+    };
+    await cutTiles(work, partOf(progress, 0.4, 1), signal);
   } finally {
     await rm(scratch, { recursive: true, force: true });
   }

@@ -1,19 +1,10 @@
 import { mkdir, rm, stat } from 'node:fs/promises';
-import { sliceRows } from '@/core/jobs';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { printFileName, verifyPrintFile } from '@/core/prepare';
 import { RGB_SPACES } from '@/core/colour';
 import { addPrintFile, getMaster, printFilesOf } from '@/data';
-import {
-  WORKERS,
-  keep,
-  layOutPrintFile,
-  partOf,
-  runInWorker,
-  sideBySide,
-  storePaths,
-} from '@/engine';
-import type { PrintFileWork, Progress } from '@/engine';
+import { fillPrintFile, keep, partOf, runInWorker, storePaths } from '@/engine';
+import type { Progress } from '@/engine';
 import { colourOf, ensureWorkingCopy } from './masterWork';
 import { now } from './open';
 import type { Studio } from './open';
@@ -28,26 +19,6 @@ export interface PrintFileOrder {
   recipe: Recipe;
   /** When it was ordered; now, unless told otherwise. */
   at?: string;
-}
-
-/** Ranges are not cut shorter than this: each reads some rows of its neighbours. */
-const LEAST_ROWS = 400;
-
-/** Lays the file out and fills it by all worker threads, each a range of its rows. */
-async function fillPrintFile(
-  work: PrintFileWork,
-  progress: Progress,
-  signal: AbortSignal,
-): Promise<void> {
-  await layOutPrintFile(work);
-  const ranges = sliceRows(work.plan.height, WORKERS, LEAST_ROWS);
-  const parts = sideBySide(progress, ranges.length);
-  const ends = await Promise.allSettled(
-    ranges.map((range, i) =>
-      runInWorker('printFileRows', { work, range }, parts[i]!, signal),
-    ),
-  );
-  for (const end of ends) if (end.status === 'rejected') throw end.reason;
 }
 
 /**

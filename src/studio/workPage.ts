@@ -8,6 +8,7 @@ import type { BenchSettings, JobKind, Reading } from '@/data';
 import type { JobNow } from '@/engine';
 import { storePaths } from '@/engine';
 import { followedJob } from './jobRuns';
+import { rowId } from './rowId';
 import { studio } from './open';
 import type { Studio } from './open';
 
@@ -49,7 +50,7 @@ async function jobNow(open: Studio, workId: number, kind: JobKind): Promise<JobN
 export async function loadWorkPage(id: string): Promise<WorkPage> {
   const open = await studio();
   const db = open.db.read;
-  const work = /^\d+$/.test(id) ? await getWork(db, Number(id)) : undefined;
+  const work = await getWork(db, rowId(id));
   if (!work) notFound();
   const [settings, master, intake, read, printFile] = await Promise.all([
     readSettings(db),

@@ -40,10 +40,16 @@ export type ChainCheck =
   | { sound: true; entries: number }
   | { sound: false; brokenAt: number; why: 'missing' | 'changed' | 'unlinked' };
 
-/** Walks the whole chain in order and names the first entry that does not hold. */
-export function verifyChain(entries: Iterable<LedgerEntry>, sha256: Sha256): ChainCheck {
-  let seq = 0;
-  let previousHash = GENESIS;
+/**
+ * Walks a chain in order and names the first entry that does not hold. A long chain can be
+ * walked piece by piece: `after` is the last entry of the piece before, itself held.
+ */
+export function verifyChain(
+  entries: Iterable<LedgerEntry>,
+  sha256: Sha256,
+  after: Pick<LedgerEntry, 'seq' | 'hash'> = { seq: 0, hash: GENESIS },
+): ChainCheck {
+  let { seq, hash: previousHash } = after;
   for (const entry of entries) {
     seq += 1;
     if (entry.seq !== seq) return { sound: false, brokenAt: seq, why: 'missing' };

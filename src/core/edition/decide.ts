@@ -1,4 +1,5 @@
 import type { Impression } from './impressions';
+import { impressionLabel } from './label';
 import type { Declaration, Series } from './types';
 
 export type EditionRefusal =
@@ -71,6 +72,16 @@ export function assign(
   for (let n = 1; n <= Math.min(limit, taken.size + 1); n += 1)
     if (isFree(taken.get(n))) return yes(n);
   return no('soldOut');
+}
+
+/** The next number of a series as pencilled; null when all are given out. */
+export function nextLabel(
+  declaration: Declaration,
+  impressions: readonly Impression[],
+  series: Series,
+): string | null {
+  const next = assign(declaration, impressions, series);
+  return next.allowed ? impressionLabel(declaration, series, next.value) : null;
 }
 
 /** May this impression be recorded as spoiled and destroyed? */

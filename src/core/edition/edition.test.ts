@@ -121,6 +121,20 @@ describe('verifyChain', () => {
     );
     expect(verifyChain(reordered, sha256)).toEqual({ sound: true, entries: 3 });
   });
+  it('walks piece by piece as in one go', () => {
+    const [first, ...rest] = entries;
+    expect(verifyChain(rest, sha256, first)).toEqual({ sound: true, entries: 3 });
+    expect(verifyChain([], sha256, entries[2])).toEqual({ sound: true, entries: 3 });
+    expect(verifyChain(rest.slice(1), sha256, first)).toMatchObject({
+      brokenAt: 2,
+      why: 'missing',
+    });
+    const other = { ...first!, hash: sha256('other') };
+    expect(verifyChain(rest, sha256, other)).toMatchObject({
+      brokenAt: 2,
+      why: 'unlinked',
+    });
+  });
   it('names the first entry that was changed, removed or put in', () => {
     const changed = entries.map((e, i) => (i === 1 ? { ...e, number: 9 } : e));
     expect(verifyChain(changed, sha256)).toEqual({

@@ -1,3 +1,23 @@
+export interface Movement {
+  /** ISO 8601. */
+  at: string;
+  reason: string;
+  /** Received positive, used negative. */
+  pieces: number;
+}
+
+/** Movements of one day for one reason, that follow each other, as one line. */
+export function foldMovements(movements: readonly Movement[]): Movement[] {
+  const lines: Movement[] = [];
+  for (const { at, reason, pieces } of movements) {
+    const last = lines.at(-1);
+    if (last?.reason === reason && last.at.slice(0, 10) === at.slice(0, 10))
+      lines[lines.length - 1] = { ...last, pieces: last.pieces + pieces };
+    else lines.push({ at, reason, pieces });
+  }
+  return lines;
+}
+
 export type StockLevel = 'enough' | 'low' | 'out';
 
 /** Sheets at hand from all movements (received positive, used negative), and what that means. */

@@ -20,7 +20,14 @@ export type TodayLine = { urgency: Urgency } & (
       round: number;
       days: number;
     }
-  | { what: 'paper'; paperId: number; paper: string; sheets: number; reorderPoint: number }
+  | {
+      what: 'paper';
+      paperId: number;
+      paper: string;
+      sheets: number;
+      reorderPoint: number;
+      discontinued: boolean;
+    }
   | {
       what: 'edition';
       workId: number;
@@ -48,7 +55,13 @@ export interface TodayFacts {
     round: number;
     sentAt: string;
   }[];
-  papers: { id: number; name: string; sheets: number; reorderPoint: number }[];
+  papers: {
+    id: number;
+    name: string;
+    sheets: number;
+    reorderPoint: number;
+    discontinuedAt: string | null;
+  }[];
   editions: { workId: number; work: string; size: string; left: number; of: number }[];
   untagged: { workId: number; work: string }[];
   noMaster: { workId: number; work: string }[];
@@ -117,7 +130,8 @@ export function todayLines(
       ...f,
     })),
     ...facts.papers
-      .filter((p) => p.sheets <= p.reorderPoint)
+      // Of what is no longer made, an empty shelf is nothing to do any more.
+      .filter((p) => p.sheets <= p.reorderPoint && !(p.discontinuedAt && p.sheets <= 0))
       .map((p): TodayLine => ({
         what: 'paper',
         urgency: 'low',
@@ -125,6 +139,7 @@ export function todayLines(
         paper: p.name,
         sheets: p.sheets,
         reorderPoint: p.reorderPoint,
+        discontinued: p.discontinuedAt !== null,
       })),
     ...clockLine(facts),
     ...backupLine(facts.kept, today, rules),

@@ -31,8 +31,8 @@ it('puts the late before the due before the low before what can wait', () => {
         order('1', '2026-11-20'),
       ],
       papers: [
-        { id: 1, name: 'Linen', sheets: 4, reorderPoint: 5 },
-        { id: 2, name: 'Chalk', sheets: 40, reorderPoint: 5 },
+        { id: 1, name: 'Linen', sheets: 4, reorderPoint: 5, discontinuedAt: null },
+        { id: 2, name: 'Chalk', sheets: 40, reorderPoint: 5, discontinuedAt: null },
       ],
       editions: [
         { ...work, size: 'A3', left: 3, of: 30 },
@@ -100,4 +100,28 @@ it('notices a clock that was set back', () => {
     TODAY_RULES,
   );
   expect(now).toEqual([]);
+});
+
+describe('papers', () => {
+  const paper = (over: object) => ({
+    id: 3,
+    name: 'Reed',
+    sheets: 4,
+    reorderPoint: 5,
+    discontinuedAt: null,
+    ...over,
+  });
+  const of = (over: object) =>
+    todayLines({ ...none, papers: [paper(over)] }, '2026-11-23', TODAY_RULES);
+
+  it('are low at the reorder point, and say when they are no longer made', () => {
+    expect(of({ sheets: 6 })).toEqual([]);
+    expect(of({ sheets: 5 })).toMatchObject([{ urgency: 'low', discontinued: false }]);
+    expect(of({ discontinuedAt: '2026-10-01' })).toMatchObject([{ discontinued: true }]);
+  });
+
+  it('are forgotten when discontinued and used up; out of stock they are not', () => {
+    expect(of({ sheets: 0 })).toHaveLength(1);
+    expect(of({ sheets: 0, discontinuedAt: '2026-10-01' })).toEqual([]);
+  });
 });

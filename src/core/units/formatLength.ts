@@ -1,3 +1,4 @@
+import { numberFormat } from './intl';
 import { toInches } from './length';
 import type { Size } from './length';
 import type { UnitMode } from './parseLength';
@@ -7,7 +8,7 @@ import type { Millimetres } from './quantity';
 export const THIN = '\u202f';
 
 const figure = (n: number, digits: number, locale: string) =>
-  new Intl.NumberFormat(locale, {
+  numberFormat(locale, {
     maximumFractionDigits: digits,
     useGrouping: false,
   }).format(Object.is(Math.round(n * 10 ** digits), -0) ? 0 : n);
@@ -51,7 +52,7 @@ export const formatSize = (s: Size, mode: UnitMode, locale: string): string =>
 
 /** A bare figure in the locale. */
 export const formatNumber = (n: number, digits: number, locale: string): string =>
-  new Intl.NumberFormat(locale, {
+  numberFormat(locale, {
     minimumFractionDigits: digits,
     maximumFractionDigits: digits,
     useGrouping: Math.abs(n) >= 10000,

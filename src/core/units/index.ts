@@ -5,3 +5,4 @@ export * from './parseNumber';
 export * from './parseLength';
 export * from './formatLength';
 export * from './money';
+export { formatDay } from './intl';

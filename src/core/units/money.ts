@@ -1,10 +1,11 @@
+import { numberFormat } from './intl';
 import { parseNumber } from './parseNumber';
 import { minor } from './quantity';
 import type { Minor } from './quantity';
 
 /** Decimal places of a currency (ISO 4217, as the platform's Intl knows it): 2 for EUR, 0 for JPY. */
 export const currencyDigits = (currency: string): number =>
-  new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
+  numberFormat('en', { style: 'currency', currency }).resolvedOptions()
     .maximumFractionDigits ?? 2;
 
 /** Reads money as typed (`120`, `1.234,50`, `€ 85`); null when it is not an amount. */
@@ -15,14 +16,14 @@ export function parseMoney(text: string, currency: string): Minor | null {
 
 /** An amount with its currency: `€85.00`. */
 export const formatMoney = (amount: Minor, currency: string, locale: string): string =>
-  new Intl.NumberFormat(locale, { style: 'currency', currency }).format(
+  numberFormat(locale, { style: 'currency', currency }).format(
     amount / 10 ** currencyDigits(currency),
   );
 
 /** An amount without the currency sign, for columns that name it in their head. */
 export const formatAmount = (amount: Minor, currency: string, locale: string): string => {
   const digits = currencyDigits(currency);
-  return new Intl.NumberFormat(locale, {
+  return numberFormat(locale, {
     minimumFractionDigits: digits,
     maximumFractionDigits: digits,
   }).format(amount / 10 ** digits);

@@ -8,7 +8,9 @@ export function parseNumber(text: string): number | null {
   const fraction = /^(?:(-?\d+)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(trimmed);
   if (fraction) {
     const [, whole = '0', top, bottom] = fraction;
-    return Number(bottom) === 0 ? null : Number(whole) + Number(top) / Number(bottom);
+    if (Number(bottom) === 0) return null;
+    const part = Number(top) / Number(bottom);
+    return whole.startsWith('-') ? Number(whole) - part : Number(whole) + part;
   }
   const compact = trimmed.replace(/\s/g, '');
   if (!/^-?[\d.,]*\d[\d.,]*$/.test(compact)) return null;

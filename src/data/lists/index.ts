@@ -7,3 +7,5 @@ export * from './salesList';
 export * from './todayFacts';
 export * from './searchList';
 export * from './names';
+export * from './sizesOfWorks';
+export * from './papersList';

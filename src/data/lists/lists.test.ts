@@ -13,6 +13,7 @@ import type { Database, OpenDatabase } from '../database';
 import { ALL, PAGE_LINES } from '../page';
 import type { Asked, Page } from '../page';
 import { ordersOf } from '../repositories/orders';
+import { paperMovements, paperNamed } from '../repositories/papers';
 import { readLog } from '../repositories/log';
 import { ledger, works } from '../schema';
 import * as facts from '../schema';
@@ -29,6 +30,8 @@ import {
   orderCounts,
   ordersDue,
   ordersPage,
+  papersPage,
+  papersToPrintOn,
   proofCounts,
   proofsOut,
   proofsPage,
@@ -322,6 +325,8 @@ describe('query plans', () => {
     ['orders by state', (d) => ordersPage(d, asked({ sort: 'state' }), 'all')],
     ['open orders', (d) => ordersPage(d, asked(), 'open')],
     ['proofs, newest', (d) => proofsPage(d, asked())],
+    ['papers by name', (d) => papersPage(d, asked())],
+    ['papers to print on', (d) => papersToPrintOn(d, 40)],
     ['log book', (d) => readLog(d, {}, 50)],
     ['log of a work', (d) => readLog(d, { workId: 7 }, 50)],
     ['orders due', (d) => ordersDue(d, 40)],
@@ -338,6 +343,8 @@ describe('query plans', () => {
       'log of an impression',
       (d) => readLog(d, { editionId: 3, series: 'number', impression: 2 }, 9),
     ],
+    ['a paper by its name', (d) => paperNamed(d, 'Sheet 3')],
+    ['movements of a paper', (d) => paperMovements(d, 3, 40)],
     ['find words', (d) => findAll(d, 'orla', 9)],
     ['find a number', (d) => findAll(d, '2/7', 9)],
   ];

@@ -14,6 +14,18 @@ export const ordersDue = (
     JOIN work w ON w.id = o.work_id JOIN customer c ON c.id = o.customer_id
     WHERE n.shipped_at IS NULL ORDER BY n.due_on LIMIT ${limit}`);
 
+/** Open orders that are late, and that leave from `today` to `until`; ISO days. */
+export async function dueCounts(
+  db: Reading,
+  today: string,
+  until: string,
+): Promise<{ late: number; due: number }> {
+  const [row] = await db.all<{ late: number; due: number }>(sql`
+    SELECT (SELECT count(*) FROM order_now WHERE shipped_at IS NULL AND due_on < ${today}) AS late,
+      (SELECT count(*) FROM order_now WHERE shipped_at IS NULL AND due_on BETWEEN ${today} AND ${until}) AS due`);
+  return row!;
+}
+
 type Named = { workId: number; work: string };
 
 /** Works whose master carries no profile and about which nothing was said. */

@@ -1,17 +1,14 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { PackingMaterial } from '@/core/packing';
-import { stockLevel } from '@/core/paper';
-import type { StockLevel } from '@/core/paper';
 import type { Reading, Writing } from '../database';
 import { materials, movements, papers } from '../schema';
 import { stockNow } from '../schema';
 import { addLogLine } from './log';
 
 export type PaperRow = typeof papers.$inferSelect;
-export type Paper = PaperRow & { sheets: number; level: StockLevel };
 export type MaterialRow = typeof materials.$inferSelect;
 
-export type NewPaper = Omit<PaperRow, 'id'>;
+export type NewPaper = Omit<PaperRow, 'id' | 'discontinuedAt' | 'replacementId'>;
 
 export async function addPaper(tx: Writing, paper: NewPaper): Promise<number> {
   const [row] = await tx.insert(papers).values(paper).returning({ id: papers.id });
@@ -49,21 +46,9 @@ export async function moveStock(
   });
 }
 
-async function stockOf(
-  db: Reading,
-  of: 'paper' | 'material',
-): Promise<Map<number, number>> {
-  const rows = await db.select().from(stockNow).where(eq(stockNow.of, of));
+async function materialStock(db: Reading): Promise<Map<number, number>> {
+  const rows = await db.select().from(stockNow).where(eq(stockNow.of, 'material'));
   return new Map(rows.map((r) => [r.ref, r.pieces]));
-}
-
-export async function listPapers(db: Reading): Promise<Paper[]> {
-  const stock = await stockOf(db, 'paper');
-  const rows = await db.select().from(papers).orderBy(asc(papers.name));
-  return rows.map((paper) => ({
-    ...paper,
-    ...stockLevel([stock.get(paper.id) ?? 0], paper.reorderPoint),
-  }));
 }
 
 export const getPaper = (db: Reading, id: number): Promise<PaperRow | undefined> =>
@@ -74,7 +59,7 @@ export async function paperNamed(db: Reading, name: string): Promise<PaperRow | 
   const [row] = await db
     .select()
     .from(papers)
-    .where(sql`lower(${papers.name}) = ${name.toLowerCase()}`);
+    .where(sql`lower(${papers.name}) = lower(${name})`);
   return row;
 }
 
@@ -88,17 +73,20 @@ export async function paperMoved(db: Reading, id: number): Promise<boolean> {
   return row !== undefined;
 }
 
-/** Movements of one paper, oldest first. */
-export const paperMovements = (db: Reading, id: number) =>
-  db
-    .select()
-    .from(movements)
-    .where(and(eq(movements.of, 'paper'), eq(movements.ref, id)))
-    .orderBy(asc(movements.id));
+/** The last movements of one paper, oldest first. */
+export const paperMovements = async (db: Reading, id: number, limit: number) =>
+  (
+    await db
+      .select()
+      .from(movements)
+      .where(and(eq(movements.of, 'paper'), eq(movements.ref, id)))
+      .orderBy(desc(movements.id))
+      .limit(limit)
+  ).reverse();
 
 /** Packing material with what is left of it. */
 export async function listMaterials(db: Reading): Promise<PackingMaterial[]> {
-  const stock = await stockOf(db, 'material');
+  const stock = await materialStock(db);
   const rows = await db.select().from(materials).orderBy(asc(materials.id));
   return rows.map(({ width, height, thickness, ...m }): PackingMaterial => {
     const left = stock.get(m.id) ?? 0;

@@ -6,7 +6,8 @@ import { openDatabase } from '../database';
 import type { OpenDatabase, Writing } from '../database';
 import type { Refused } from '../refused';
 import { readLog } from './log';
-import { addPaper, getPaper, listPapers, moveStock } from './papers';
+import { paperWithStock } from '../lists/papersList';
+import { addPaper, getPaper, moveStock } from './papers';
 import { readSettings, saveSettings, storedSettings } from './settings';
 import { addSizeEvent, offeredSizes, sizeStands } from './sizes';
 import { editRow, noteUndo, removeRow, undoStep } from './undo';
@@ -186,7 +187,10 @@ it('edits a paper without touching its stock', async () => {
       ),
     }),
   );
-  expect(await listPapers(db.read)).toMatchObject([{ name: 'Linen 310', sheets: 12 }]);
+  expect(await paperWithStock(db.read, id)).toMatchObject({
+    name: 'Linen 310',
+    sheets: 12,
+  });
   await db.write((tx) => undoStep(tx, step, at));
   expect(await getPaper(db.read, id)).toMatchObject({ name: 'Linen 300', weight: 300 });
 });

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import {
   index,
   integer,
@@ -11,24 +12,31 @@ import type { Grams, GramsPerSquareMetre } from '@/core/units';
 import { id, mm, money, at } from './columns';
 import { printFiles, workId } from './works';
 
-export const papers = sqliteTable('paper', {
-  id: id(),
-  name: text('name').notNull(),
-  maker: text('maker').notNull(),
-  base: text('base').notNull(),
-  surface: text('surface').notNull(),
-  weight: real('weight_gsm').$type<GramsPerSquareMetre>().notNull(),
-  thickness: mm('thickness_mm').notNull(),
-  sheetWidth: mm('sheet_width_mm').notNull(),
-  sheetHeight: mm('sheet_height_mm').notNull(),
-  price: money('price_minor').notNull(),
-  reorderPoint: integer('reorder_point').notNull(),
-  printerSetting: text('printer_setting').notNull(),
-  /** Never a bare number of years: figure, source and display condition in one line. */
-  permanence: text('permanence').notNull(),
-  note: text('note').notNull(),
-  createdAt: at('created_at'),
-});
+export const papers = sqliteTable(
+  'paper',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    maker: text('maker').notNull(),
+    base: text('base').notNull(),
+    surface: text('surface').notNull(),
+    weight: real('weight_gsm').$type<GramsPerSquareMetre>().notNull(),
+    thickness: mm('thickness_mm').notNull(),
+    sheetWidth: mm('sheet_width_mm').notNull(),
+    sheetHeight: mm('sheet_height_mm').notNull(),
+    price: money('price_minor').notNull(),
+    reorderPoint: integer('reorder_point').notNull(),
+    printerSetting: text('printer_setting').notNull(),
+    /** Never a bare number of years: figure, source and display condition in one line. */
+    permanence: text('permanence').notNull(),
+    note: text('note').notNull(),
+    createdAt: at('created_at'),
+    /** Since when its maker no longer makes it, and the paper that takes its place. */
+    discontinuedAt: text('discontinued_at'),
+    replacementId: integer('replacement_id'),
+  },
+  (t) => [index('paper_named').on(sql`lower(${t.name})`)],
+);
 
 /** Packing material; sizes inside. A tube has its diameter in `width` and its length in `height`. */
 export const materials = sqliteTable('material', {

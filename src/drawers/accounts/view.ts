@@ -6,15 +6,17 @@ import { studio } from '@/studio';
 export async function loadAccounts(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
   const asked = askedOf(query);
-  const [page, best, sums, settings] = await Promise.all([
-    salesPage(db, asked),
-    salesPage(db, ALL),
+  const page = await salesPage(db, asked);
+  const asUsual = asked.sort === null && asked.find === '' && asked.page === 1;
+  const [best, sums, settings] = await Promise.all([
+    asUsual ? page : salesPage(db, ALL),
     salesSums(db),
     readSettings(db),
   ]);
   const sized = <T extends { sizeKey: string }>(row: T) => ({
     ...row,
-    size: nominalSize(row.sizeKey)?.label ?? '',
+    // Of one piece, so that a sentence does not break within it.
+    size: (nominalSize(row.sizeKey)?.label ?? '').replaceAll(' ', '\u00a0'),
   });
   return {
     page: { ...page, rows: page.rows.map(sized) },

@@ -1,4 +1,5 @@
 import {
+  MOST_CHOICES,
   PAGE_LINES,
   askedOf,
   countLog,
@@ -8,19 +9,17 @@ import {
   workTitles,
 } from '@/data';
 import type { LogFilter } from '@/data';
-import { logContext, sayLogLine, studio } from '@/studio';
-
-/** Works in the choice list; more are found by the search. */
-const CHOICES = 200;
+import { logContext, rowId, sayLogLine, studio } from '@/studio';
 
 /** `edition:series:number` of an address, as a filter. */
 function filterOf(query: Record<string, string | undefined>): LogFilter {
   const [edition, series, number] = (query.impression ?? '').split(':');
+  const workId = rowId(query.work ?? '');
   const one = series === 'number' || series === 'ap';
   return {
-    ...(query.work && /^\d+$/.test(query.work) ? { workId: Number(query.work) } : {}),
+    ...(workId ? { workId } : {}),
     ...(one
-      ? { editionId: Number(edition), series: series, impression: Number(number) }
+      ? { editionId: rowId(edition ?? ''), series, impression: rowId(number ?? '') }
       : {}),
   };
 }
@@ -33,7 +32,7 @@ export async function loadLog(query: Record<string, string | undefined>) {
   const [lines, total, titles] = await Promise.all([
     readLog(db, filter, PAGE_LINES, offsetOf(asked)),
     countLog(db, filter),
-    workTitles(db, CHOICES),
+    workTitles(db, MOST_CHOICES),
   ]);
   const context = await logContext(db, lines);
   const said = lines.map((line) => sayLogLine(line, context));

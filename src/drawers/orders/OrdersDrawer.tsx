@@ -27,6 +27,7 @@ import type { Column } from '@/shell';
 import styled from 'styled-components';
 import { takeOrder } from './actions';
 import type { OrdersView } from './view';
+import { stateWords } from './words';
 
 type Row = OrdersView['page']['rows'][number];
 type Adding = NonNullable<OrdersView['adding']>;
@@ -123,16 +124,6 @@ const NewOrder = ({
   );
 };
 
-function state(r: Row): string {
-  if (r.shippedAt) return '✓ shipped';
-  if (r.sealed) return 'sealed';
-  return r.days < 0
-    ? `▲ ${-r.days} days late`
-    : r.days === 0
-      ? 'leaves today'
-      : `in ${r.days} days`;
-}
-
 /** Orders: what is open, what is late, what has gone. */
 export function OrdersDrawer(view: OrdersView) {
   const { page, asked, shown, counts, adding, currency, handlingDays } = view;
@@ -187,7 +178,7 @@ export function OrdersDrawer(view: OrdersView) {
               color: !r.shippedAt && r.days < 0 ? 'var(--brick)' : undefined,
             }}
           >
-            {state(r)}
+            {stateWords(r)}
           </span>
         ),
       },

@@ -1,7 +1,7 @@
 'use server';
 import { promisedDay } from '@/core/packing';
 import { addOrder, getEdition, getPaper } from '@/data';
-import { act, refuse } from '@/studio';
+import { act, refuse, rowId } from '@/studio';
 import type { ActionResult } from '@/studio';
 import { choice, defineInput, money, text, whole } from '@/studio/input';
 
@@ -29,7 +29,7 @@ export async function takeOrder(
   return act(order, typed, WORDS, async (v, { studio, settings, write, at }) => {
     const { item, paperId, channel, price, ...customer } = v;
     const match = /^(\d+):(number|ap):(\d+):(.+)$/.exec(item);
-    const edition = match && (await getEdition(studio.db.read, Number(match[1])));
+    const edition = match && (await getEdition(studio.db.read, rowId(match[1]!)));
     if (!match || !edition) {
       const message =
         'Impression: choose one that is numbered and here. Number one at its edition first.';
@@ -47,7 +47,7 @@ export async function takeOrder(
         paperId,
         editionId: edition.id,
         series: match[2] === 'ap' ? 'ap' : 'number',
-        impression: Number(match[3]),
+        impression: rowId(match[3]!),
         channel,
         price,
         placedAt: at,

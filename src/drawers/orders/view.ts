@@ -3,57 +3,44 @@ import { daysUntil } from '@/core/packing';
 import { nominalSize } from '@/core/sizing';
 import { formatAmount } from '@/core/units';
 import {
+  MOST_CHOICES,
   askedOf,
   freeImpressions,
-  listPapers,
-  offeredSizes,
+  papersToPrintOn,
   orderCounts,
   ordersPage,
-  pricesOf,
-  proofsOf,
   readSettings,
+  sizesOfWorks,
 } from '@/data';
 import type { BenchSettings, FreeImpression, OrdersShown, Reading } from '@/data';
-import { now, studio } from '@/studio';
+import { now, rowId, studio } from '@/studio';
 
 /** Impressions offered to a new order at once; more are found by typing. */
 const CHOICES = 60;
 const SHOWN: OrdersShown[] = ['all', 'open', 'shipped'];
 
-/** What a work's impressions were printed on and cost, by size. */
-async function knownOf(db: Reading, workId: number) {
-  const [sizes, prices, proofs] = await Promise.all([
-    offeredSizes(db, workId),
-    pricesOf(db, workId),
-    proofsOf(db, workId),
-  ]);
-  return { sizes, prices, proofs };
-}
-
 /** Each free impression at each size it can be of, with its price and paper as far as known. */
 async function choices(db: Reading, free: FreeImpression[], settings: BenchSettings) {
-  const ids = [...new Set(free.map((f) => f.workId))];
-  const known = new Map(
-    await Promise.all(ids.map(async (id) => [id, await knownOf(db, id)] as const)),
-  );
+  const sizes = await sizesOfWorks(db, [...new Set(free.map((f) => f.workId))]);
   return free.flatMap((f) => {
-    const { sizes, prices, proofs } = known.get(f.workId)!;
+    const own = sizes.filter((s) => s.workId === f.workId);
     const declared = { kind: f.kind, size: f.of, artistsProofs: f.aps };
-    const keys = f.sizeKey === 'all' ? sizes.map((s) => s.sizeKey) : [f.sizeKey];
+    const keys =
+      f.sizeKey === 'all'
+        ? own.filter((s) => s.offered).map((s) => s.sizeKey)
+        : [f.sizeKey];
     return keys.map((sizeKey) => {
-      const price = prices.find((p) => p.sizeKey === sizeKey);
-      const proofed = proofs
-        .filter((p) => p.sizeKey === sizeKey && p.verdict === 'approved')
-        .at(-1);
+      const known = own.find((s) => s.sizeKey === sizeKey);
       return {
         key: `${f.editionId}:${f.series}:${f.number}:${sizeKey}`,
         label: `${f.work}, ${impressionLabel(declared, f.series, f.number)}, ${nominalSize(sizeKey)?.label ?? ''}`,
         sizeKey,
         impression: `${f.series}:${f.number}`,
-        price: price
-          ? formatAmount(price.price, settings.currency, 'en-GB').replace(/,/g, '')
-          : '',
-        paperId: proofed?.paperId ?? null,
+        price:
+          known?.price != null
+            ? formatAmount(known.price, settings.currency, 'en-GB').replace(/,/g, '')
+            : '',
+        paperId: known?.paperId ?? null,
       };
     });
   });
@@ -65,11 +52,11 @@ async function newOrder(
   query: Record<string, string | undefined>,
   settings: BenchSettings,
 ) {
-  const workId = Number(query.work) || undefined;
+  const workId = rowId(query.work ?? '') || undefined;
   const item = (query.item ?? '').trim().slice(0, 100);
   const [free, papers] = await Promise.all([
     freeImpressions(db, { workId, find: item }, CHOICES + 1),
-    listPapers(db),
+    papersToPrintOn(db, MOST_CHOICES),
   ]);
   const listed = await choices(db, free.slice(0, CHOICES), settings);
   const wanted = listed.find(

@@ -17,6 +17,8 @@ import type { Form } from '@/shell';
 import { createPaper, editPaper, removePaper } from './actions';
 import { BASES, SURFACES } from './kinds';
 import { NO_PAPER } from './paperForm';
+import { Made } from './PaperShelf';
+import type { PapersView } from './view';
 
 const Pair = styled.div`
   display: grid;
@@ -94,15 +96,18 @@ export function NewPaper({ currency, first }: { currency: string; first: boolean
 
 /** A paper put right; one that nothing depends on can be taken out. */
 export function EditPaper({
-  paperId,
+  paper,
+  others,
   stored,
   currency,
 }: {
-  paperId: number;
+  paper: PapersView['page']['rows'][number];
+  others: PapersView['others'];
   stored: Record<string, string>;
   currency: string;
 }) {
   const router = useRouter();
+  const paperId = paper.id;
   const { form, submit, sending, problem } = useActionForm(editPaper, stored, {
     fixed: { paperId: String(paperId), seen: JSON.stringify(stored) },
     done: 'Changed.',
@@ -128,6 +133,7 @@ export function EditPaper({
       <SlipTitle>{stored.name}</SlipTitle>
       <PaperFields form={form} currency={currency} />
       <Problem>{problem}</Problem>
+      <Made paper={paper} others={others} />
       <Small>Prints already made keep what was noted of them.</Small>
       <Button
         $plain

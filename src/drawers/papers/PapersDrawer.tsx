@@ -1,65 +1,38 @@
 'use client';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import {
   Bench,
-  Button,
   ButtonLink,
   DataTable,
   DrawerHead,
   FactList,
-  Field,
+  FindField,
   Figures,
-  Problem,
-  SectionLabel,
   Sentence,
   Slip,
   SlipSub,
   SlipTitle,
   Surface,
-  useActionForm,
+  useAddress,
   useFormat,
 } from '@/shell';
 import type { Column } from '@/shell';
-import { movePaper } from './actions';
 import { BringPapers } from './BringPapers';
 import { EditPaper, NewPaper } from './PaperForms';
+
 import type { PapersView } from './view';
+import { Stock } from './PaperShelf';
+import { stockSentence, stockWords } from './words';
 
-type Row = PapersView['papers'][number];
-
-const LEVELS = { enough: 'enough', low: '▲ low', out: '▲ out' } as const;
-
-const Stock = ({ paper }: { paper: Row }) => {
-  const { form, submit, sending, problem } = useActionForm(
-    movePaper,
-    { pieces: '', reason: 'delivery' },
-    { fixed: { paperId: String(paper.id) }, done: 'Stock noted.' },
-  );
-  return (
-    <>
-      <SectionLabel>Sheets received, or used with a minus</SectionLabel>
-      <Field form={form} name="pieces" label="Sheets" />
-      <Field form={form} name="reason" label="Why" words />
-      <Problem>{problem}</Problem>
-      <Button
-        $small
-        onPress={submit}
-        isDisabled={sending}
-        style={{ alignSelf: 'flex-start' }}
-      >
-        Note it
-      </Button>
-    </>
-  );
-};
+type Row = PapersView['page']['rows'][number];
 
 /** Papers: every stock, what is left of it, what it is, and how it behaves. */
 export function PapersDrawer(view: PapersView) {
-  const { papers, picked, movements, adding, editing, bringing, currency } = view;
+  const { page, asked, counts, picked, replacement, movements, others } = view;
+  const { adding, editing, bringing, currency } = view;
   const format = useFormat();
-  const router = useRouter();
+  const address = useAddress();
   const columns = useMemo<Column<Row>[]>(
     () => [
       {
@@ -99,20 +72,20 @@ export function PapersDrawer(view: PapersView) {
         value: (r) => r.level,
         cell: (r) => (
           <span style={{ color: r.level === 'enough' ? undefined : 'var(--ochre)' }}>
-            {LEVELS[r.level]}
+            {stockWords(r)}
           </span>
         ),
       },
     ],
     [format, currency],
   );
-  const low = papers.filter((p) => p.level !== 'enough').length;
   return (
     <>
       <DrawerHead
         title="Papers"
-        sum={`${papers.length} papers, ${low} at or under the reorder point`}
+        sum={`${counts.all} papers, ${counts.low} at or under the reorder point`}
       >
+        <FindField label="Find a paper" value={asked.find} />
         <ButtonLink $plain href="/papers?bring=1">
           From a list
         </ButtonLink>
@@ -120,7 +93,7 @@ export function PapersDrawer(view: PapersView) {
       </DrawerHead>
       <Bench>
         <Surface>
-          {papers.length === 0 ? (
+          {counts.all === 0 ? (
             <p>
               No paper yet. Describe the first one at the right: sample packs are tried
               before a stock is chosen.
@@ -128,22 +101,26 @@ export function PapersDrawer(view: PapersView) {
           ) : (
             <DataTable
               label="Papers"
-              rows={papers}
+              rows={page.rows}
+              list={{ asked, total: page.total }}
               columns={columns}
               id={(r) => r.id}
               picked={adding ? null : (picked?.id ?? null)}
-              onPick={(r) => router.push(`/papers?paper=${r.id}`, { scroll: false })}
+              onPick={(r) =>
+                address({ paper: String(r.id), edit: null, new: null, bring: null })
+              }
             />
           )}
         </Surface>
         {bringing ? (
           <BringPapers />
         ) : adding || !picked ? (
-          <NewPaper currency={currency} first={papers.length === 0} />
+          <NewPaper currency={currency} first={counts.all === 0} />
         ) : editing ? (
           <EditPaper
             key={picked.id}
-            paperId={picked.id}
+            paper={picked}
+            others={others}
             stored={editing}
             currency={currency}
           />
@@ -152,7 +129,9 @@ export function PapersDrawer(view: PapersView) {
             <SlipTitle>{picked.name}</SlipTitle>
             <SlipSub>
               {picked.maker} ·{' '}
-              <Link href={`/papers?paper=${picked.id}&edit=1`}>change</Link>
+              <Link href={`/papers?paper=${picked.id}&edit=1`}>
+                change, or note as discontinued
+              </Link>
             </SlipSub>
             <Figures
               figures={[
@@ -166,12 +145,12 @@ export function PapersDrawer(view: PapersView) {
                 { value: format.number(picked.thickness, 2), unit: 'mm', label: 'thick' },
               ]}
             />
-            <Sentence $tone={picked.level === 'enough' ? 'plain' : 'caution'}>
-              {picked.level === 'enough'
-                ? `Enough: ${picked.sheets - picked.reorderPoint} sheets above the reorder point.`
-                : picked.level === 'out'
-                  ? 'None left. Order before the next print is promised.'
-                  : `At or under the reorder point of ${picked.reorderPoint}: order now.`}
+            <Sentence
+              $tone={
+                picked.level === 'enough' && !picked.discontinuedAt ? 'plain' : 'caution'
+              }
+            >
+              {stockSentence(picked, replacement, format.day)}
             </Sentence>
             <FactList
               facts={[
@@ -189,13 +168,10 @@ export function PapersDrawer(view: PapersView) {
             {picked.note && <p style={{ fontSize: 12.5 }}>{picked.note}</p>}
             <Stock key={picked.id} paper={picked} />
             <FactList
-              facts={movements
-                .slice(-6)
-                .reverse()
-                .map((m) => [
-                  `${format.day(m.at)}, ${m.reason}`,
-                  m.pieces > 0 ? `+${m.pieces}` : String(m.pieces),
-                ])}
+              facts={movements.map((m) => [
+                `${format.day(m.at)}, ${m.reason}`,
+                m.pieces > 0 ? `+${m.pieces}` : `−${-m.pieces}`,
+              ])}
             />
           </Slip>
         )}

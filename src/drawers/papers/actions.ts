@@ -12,7 +12,7 @@ import {
 } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { defineInput, text, whole } from '@/studio/input';
+import { choice, defineInput, text, whole } from '@/studio/input';
 import { PAPER_TITLES, paperForm } from './paperForm';
 import { PAPER_FIELDS, paperInput } from './paperInput';
 import type { PaperInput } from './paperInput';
@@ -67,6 +67,37 @@ export async function editPaper(typed: unknown): Promise<ActionResult<number>> {
       const step = await editRow(tx, 'paper', paperId, paper, { at, name: paper.name });
       await undoable(tx, `changing ${paper.name}`, step);
       return paperId;
+    });
+  });
+}
+
+const made = defineInput({
+  paperId: whole('Paper', { min: 1 }),
+  discontinued: choice('Discontinued', ['yes', 'no']),
+  replacementId: text('Replaced by', { min: 0, max: 15 }),
+});
+
+/** Notes that a paper is no longer made, and what takes its place; or that it is made again. */
+export async function discontinuePaper(typed: unknown): Promise<ActionResult<null>> {
+  return act(made, typed, WORDS, async (value, { write, at, undoable }) => {
+    const { paperId, discontinued } = value;
+    const replacementId = Number(value.replacementId) || null;
+    return write(async (tx) => {
+      const paper = await getPaper(tx, paperId);
+      if (!paper) return refuse(WORDS.gone!);
+      const other = replacementId === null ? null : await getPaper(tx, replacementId);
+      if (other === undefined || other?.id === paperId || other?.discontinuedAt) {
+        const message =
+          'Replaced by: choose another paper of the drawer that is still made, or none yet.';
+        return refuse(message, { replacementId: message });
+      }
+      const after =
+        discontinued === 'yes'
+          ? { discontinuedAt: paper.discontinuedAt ?? at, replacementId }
+          : { discontinuedAt: null, replacementId: null };
+      const step = await editRow(tx, 'paper', paperId, after, { at, name: paper.name });
+      await undoable(tx, `changing ${paper.name}`, step);
+      return null;
     });
   });
 }

@@ -1,5 +1,5 @@
 import { formatAmount } from '@/core/units';
-import type { PaperRow } from '@/data';
+import type { NewPaper } from '@/data';
 
 /** An empty form, with what is usual where there is something usual. */
 export const NO_PAPER: Record<string, string> = {
@@ -20,7 +20,7 @@ export const NO_PAPER: Record<string, string> = {
 
 /** A paper as it stands in its form: lengths in millimetres, so that nothing is rounded. */
 export const paperForm = (
-  paper: Omit<PaperRow, 'id' | 'createdAt'>,
+  paper: Omit<NewPaper, 'createdAt'>,
   currency: string,
 ): Record<string, string> => ({
   name: paper.name,

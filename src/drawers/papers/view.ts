@@ -1,18 +1,55 @@
-import { listPapers, paperMovements, readSettings } from '@/data';
-import { studio } from '@/studio';
+import { foldMovements } from '@/core/paper';
+import {
+  MOST_CHOICES,
+  askedOf,
+  paperCounts,
+  paperMovements,
+  paperWithStock,
+  papersPage,
+  papersToPrintOn,
+  readSettings,
+} from '@/data';
+import { rowId, studio } from '@/studio';
 import { paperForm } from './paperForm';
 
-/** The paper drawer: every stock with what is left, and the one picked. */
+/** The latest lines of movements that the slip has room for, and what they are folded from. */
+const SHOWN = 4;
+const MOVEMENTS = 200;
+
+/** The paper drawer: a page of stocks with what is left, and the one picked. */
 export async function loadPapers(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
-  const [papers, settings] = await Promise.all([listPapers(db), readSettings(db)]);
-  const picked = papers.find((p) => String(p.id) === query.paper) ?? papers[0] ?? null;
+  const asked = askedOf(query);
+  const [page, counts, settings, named] = await Promise.all([
+    papersPage(db, asked),
+    paperCounts(db),
+    readSettings(db),
+    paperWithStock(db, rowId(query.paper ?? '')),
+  ]);
+  const picked = named ?? page.rows[0] ?? null;
+  const editing =
+    query.edit === '1' && picked ? paperForm(picked, settings.currency) : null;
+  const replacement =
+    picked?.replacementId != null ? await paperWithStock(db, picked.replacementId) : null;
   return {
-    papers,
+    page,
+    asked,
+    counts,
     picked,
-    movements: picked ? await paperMovements(db, picked.id) : [],
-    adding: query.new === '1' || papers.length === 0,
-    editing: query.edit === '1' && picked ? paperForm(picked, settings.currency) : null,
+    replacement: replacement?.name ?? null,
+    movements: picked
+      ? foldMovements(await paperMovements(db, picked.id, MOVEMENTS))
+          .slice(-SHOWN)
+          .reverse()
+      : [],
+    /** What may take the place of the one that is changed. */
+    others: editing
+      ? (await papersToPrintOn(db, MOST_CHOICES))
+          .filter((p) => p.id !== picked?.id && p.discontinuedAt === null)
+          .map(({ id, name }) => ({ id, name }))
+      : [],
+    adding: query.new === '1' || counts.all === 0,
+    editing,
     bringing: query.bring === '1',
     currency: settings.currency,
   };

@@ -33,20 +33,22 @@ export function ProofsDrawer({ page, asked, counts }: ProofsView) {
           <span style={{ font: "400 16px/1.3 'Newsreader', serif" }}>{r.work}</span>
         ),
       },
-      { key: 'size', head: 'Size', value: (r) => r.size },
-      { key: 'paper', head: 'Paper', value: (r) => r.paper },
+      { key: 'size', head: 'Size', value: (r) => r.size, short: true },
+      { key: 'paper', head: 'Paper', value: (r) => r.paper, short: true },
       { key: 'round', head: 'Round', value: (r) => r.round, figure: true },
       {
         key: 'sent',
         head: 'Sent',
         value: (r) => r.sentAt,
         cell: (r) => format.day(r.sentAt),
+        short: true,
       },
       {
         key: 'back',
         head: 'Back',
         value: (r) => r.backAt ?? '',
         cell: (r) => (r.backAt ? format.day(r.backAt) : 'out'),
+        short: true,
       },
       {
         key: 'cost',
@@ -59,11 +61,8 @@ export function ProofsDrawer({ page, asked, counts }: ProofsView) {
         key: 'verdict',
         head: 'Verdict',
         value: (r) => r.verdict ?? '',
-        cell: (r) => (
-          <span style={{ whiteSpace: 'nowrap' }}>
-            {r.verdict ? VERDICTS[r.verdict] : 'waiting'}
-          </span>
-        ),
+        cell: (r) => (r.verdict ? VERDICTS[r.verdict] : 'waiting'),
+        short: true,
       },
       {
         key: 'seen',

@@ -14,6 +14,7 @@ import {
   Sentence,
   Slip,
   SlipTitle,
+  Small,
   Surface,
   TableHead,
   splitUnit,
@@ -72,10 +73,23 @@ const Jobs = styled.div`
   max-width: 620px;
 `;
 
+const Rest = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  padding: 10px 2px;
+  color: var(--soft);
+  font-size: 13px;
+`;
+
 /** The table: today's work, most urgent first, each line a way to where it is dealt with. */
 export function TableDrawer({
   lines,
+  rest,
   jobs,
+  jobsMore,
+  late,
+  due,
   today,
   works,
   openOrders,
@@ -100,8 +114,6 @@ export function TableDrawer({
     .filter((g) => g.of.length > 0);
   const [first] = lines;
   const said = first && sayLine(first);
-  const late = lines.filter((l) => l.urgency === 'late').length;
-  const due = lines.filter((l) => l.urgency === 'due').length;
   return (
     <>
       <DrawerHead title="Table" sum={format.day(today)}>
@@ -117,12 +129,15 @@ export function TableDrawer({
           {jobs.length > 0 && (
             <section>
               <TableHead>
-                Under way <small style={{ fontSize: 13 }}>{jobs.length}</small>
+                Under way <small style={{ fontSize: 13 }}>{jobs.length + jobsMore}</small>
               </TableHead>
               <Jobs>
                 {jobs.map(({ job, work }) => (
                   <JobLine key={job.id} job={job} what={jobWords(job.kind, work)} />
                 ))}
+                {jobsMore > 0 && (
+                  <Small>{jobsMore} more wait for these, in the order they came.</Small>
+                )}
               </Jobs>
             </section>
           )}
@@ -150,6 +165,16 @@ export function TableDrawer({
               </section>
             );
           })}
+          {rest.length > 0 && (
+            <Rest>
+              What presses most of each kind is shown. In the drawers:{' '}
+              {rest.map(({ what, href }) => (
+                <Link key={what} href={href}>
+                  {what}
+                </Link>
+              ))}
+            </Rest>
+          )}
         </Surface>
         <Slip
           label="Today"
@@ -161,10 +186,10 @@ export function TableDrawer({
               {
                 value: String(late),
                 unit: '',
-                label: 'late',
+                label: 'orders late',
                 tone: late > 0 ? 'brick' : undefined,
               },
-              { value: String(due), unit: '', label: 'due' },
+              { value: String(due), unit: '', label: 'due soon' },
               { value: String(openOrders), unit: '', label: 'orders open' },
             ]}
           />

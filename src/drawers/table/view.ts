@@ -5,8 +5,9 @@ import { mm } from '@/core/units';
 import {
   cutOffJobs,
   drawerCounts,
+  dueCounts,
   lastDone,
-  listPapers,
+  papersLow,
   writtenSpan,
   nearlyClosed,
   offeredMark,
@@ -26,8 +27,10 @@ import { followedJob, judgeOffered, now, studio } from '@/studio';
 export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'all sizes';
 
 /** Lines of one kind at most: what presses is on top, the drawers hold the rest. */
-const MOST = 40;
-const MONTH_MS = 30 * 86_400_000;
+const MOST = 12;
+const MOST_JOBS = 5;
+const DAY_MS = 86_400_000;
+const MONTH_MS = 30 * DAY_MS;
 
 /** Sizes on offer that the master of now is too small for. */
 async function judgeAll(db: Reading, settings: BenchSettings) {
@@ -57,14 +60,23 @@ async function fallingShort(db: Reading, settings: BenchSettings) {
 async function jobsNow() {
   const open = await studio();
   const cutOff = (await cutOffJobs(open.db.read)).map((row) => followedJob(open, row));
-  const jobs = [...open.jobs.list(), ...cutOff];
+  const all = [...open.jobs.list(), ...cutOff];
+  const jobs = all.slice(0, MOST_JOBS);
   const ids = jobs.flatMap((j) => (j.workId === null ? [] : [j.workId]));
   const titles = await titlesOf(open.db.read, ids);
-  return jobs.map((job) => ({
-    job,
-    work: job.workId === null ? null : (titles.get(job.workId) ?? null),
-  }));
+  return {
+    jobs: jobs.map((job) => ({
+      job,
+      work: job.workId === null ? null : (titles.get(job.workId) ?? null),
+    })),
+    jobsMore: all.length - jobs.length,
+  };
 }
+
+const more = (n: number, what: string) => `${n} more ${what}`;
+
+const dayAfter = (day: string, days: number) =>
+  new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10);
 
 /** What is due, waiting, low and late today. */
 export async function loadTable() {
@@ -77,7 +89,7 @@ export async function loadTable() {
       drawerCounts(db),
       ordersDue(db, MOST),
       proofsOut(db, MOST),
-      listPapers(db),
+      papersLow(db, MOST),
       nearlyClosed(db, settings.today.nearlyClosedShare, MOST),
       untaggedWorks(db, MOST),
       worksWithoutMaster(db, MOST),
@@ -101,12 +113,27 @@ export async function loadTable() {
     today,
     settings.today,
   );
-  const month = await salesSums(db, monthAgo);
+  const [month, pressing] = await Promise.all([
+    salesSums(db, monthAgo),
+    dueCounts(db, today, dayAfter(today, settings.today.dueWithinDays)),
+  ]);
+  const full = (rows: unknown[]) => rows.length === MOST;
+  const rest: { what: string; href: string }[] = [];
+  if (counts.ordersOpen > orders.length)
+    rest.push({ what: more(counts.ordersOpen - orders.length, 'orders'), href: '/orders' });
+  if (counts.proofsOut > out.length)
+    rest.push({ what: more(counts.proofsOut - out.length, 'proofs out'), href: '/proofs' });
+  if (full(papers)) rest.push({ what: 'more papers', href: '/papers?sort=level' });
+  if (full(editions)) rest.push({ what: 'more editions', href: '/editions' });
+  if ([untagged, noMaster, noSizes, fallsShort].some(full))
+    rest.push({ what: 'more works', href: '/works' });
   return {
     lines,
-    jobs: await jobsNow(),
+    rest,
+    ...(await jobsNow()),
     today,
     works: counts.works,
+    ...pressing,
     openOrders: counts.ordersOpen,
     shippedMonth: month.sold,
     grossMonth: month.gross,

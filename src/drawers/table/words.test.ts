@@ -42,9 +42,14 @@ it('leads each line to where it is dealt with', () => {
     paper: 'Linen',
     sheets: 1,
     reorderPoint: 5,
+    discontinued: false,
   };
   expect(sayLine(paper)).toMatchObject({
     figure: '1 sheet left, reorder at 5',
     href: '/papers?paper=2',
+  });
+  expect(sayLine({ ...paper, discontinued: true })).toMatchObject({
+    figure: 'discontinued, 1 sheet left',
+    verb: 'Replace it',
   });
 });

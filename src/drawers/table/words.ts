@@ -36,9 +36,11 @@ export function sayLine(line: TodayLine): Said {
     case 'paper':
       return {
         what: line.paper,
-        figure: `${count(line.sheets, 'sheet', 'sheets')} left, reorder at ${line.reorderPoint}`,
+        figure: line.discontinued
+          ? `discontinued, ${count(line.sheets, 'sheet', 'sheets')} left`
+          : `${count(line.sheets, 'sheet', 'sheets')} left, reorder at ${line.reorderPoint}`,
         href: `/papers?paper=${line.paperId}`,
-        verb: 'Order paper',
+        verb: line.discontinued ? 'Replace it' : 'Order paper',
       };
     case 'edition':
       return {

@@ -54,7 +54,7 @@ const Marks = styled.span`
     font-size: 10.5px;
     color: var(--soft);
   }
-  svg {
+  > span > span {
     color: var(--ink);
   }
 `;

@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { nextStation } from '@/core/work';
 import { askedOf, countWorks, getWork, readSettings, worksPage } from '@/data';
 import { storePaths } from '@/engine';
-import { markedWorks, now, studio } from '@/studio';
+import { markedWorks, now, rowId, studio } from '@/studio';
 import { workForm } from './workForm';
 import { access } from 'node:fs/promises';
 
@@ -11,7 +11,7 @@ const today = () => now().slice(0, 10);
 /** The rule of one work: its marks, and the station to go to next. */
 export async function loadRule(id: string) {
   const db = (await studio()).db.read;
-  const [found] = /^\d{1,15}$/.test(id) ? await markedWorks(db, [Number(id)], today()) : [];
+  const [found] = await markedWorks(db, [rowId(id)], today());
   if (!found) notFound();
   return { workId: found.work.id, marks: found.marks, next: nextStation(found.marks) };
 }
@@ -24,7 +24,14 @@ export async function loadWorks(query: Record<string, string | undefined>) {
   const marked = await markedWorks(open.db.read, page.rows, today());
   const rows = await Promise.all(
     marked.map(async ({ work, master, facts, marks }) => ({
-      work,
+      work: {
+        id: work.id,
+        title: work.title,
+        medium: work.medium,
+        year: work.year,
+        width: work.width,
+        height: work.height,
+      },
       marks,
       next: nextStation(marks),
       sizes: facts.offered,
@@ -57,7 +64,7 @@ export async function loadNewWork() {
 /** A work as it stands in its form. */
 export async function loadEditWork(id: string) {
   const db = (await studio()).db.read;
-  const work = /^\d{1,15}$/.test(id) ? await getWork(db, Number(id)) : undefined;
+  const work = await getWork(db, rowId(id));
   if (!work) notFound();
   const { currency } = await readSettings(db);
   return { workId: work.id, stored: workForm(work, currency), currency };

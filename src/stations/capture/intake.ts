@@ -5,7 +5,7 @@ import type { Readable } from 'node:stream';
 import { getWork, worksOfFile } from '@/data';
 import { Cancelled, FileRefusal, MAX_BYTES, isWhole, keep, receive } from '@/engine';
 import type { Received } from '@/engine';
-import { faultWords, refusalWords, studio, takeMaster } from '@/studio';
+import { faultWords, refusalWords, rowId, studio, takeMaster } from '@/studio';
 
 export type IntakeAnswer = { ok: true; name: string } | { ok: false; message: string };
 
@@ -29,9 +29,7 @@ export async function receiveMaster(
 ): Promise<IntakeAnswer> {
   const open = await studio();
   const name = shownName(givenName);
-  const work = /^\d+$/.test(workId)
-    ? await getWork(open.db.read, Number(workId))
-    : undefined;
+  const work = await getWork(open.db.read, rowId(workId));
   if (!work) {
     source.resume();
     return no(

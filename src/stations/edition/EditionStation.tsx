@@ -83,7 +83,12 @@ export function EditionStation(view: EditionView) {
     (c) => asked && c.series === asked.series && c.number === asked.number,
   );
   const give = (series: 'number' | 'ap') =>
-    numbering.run({ editionId: String(edition?.id), sizeKey: picked?.key ?? '', series });
+    numbering.run({
+      editionId: String(edition?.id),
+      sizeKey: picked?.key ?? '',
+      series,
+      shown: series === 'number' ? (next ?? '') : '',
+    });
   const again = () =>
     numbering.run({
       editionId: String(edition?.id),

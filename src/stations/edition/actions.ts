@@ -1,5 +1,5 @@
 'use server';
-import { impressionLabel } from '@/core/edition';
+import { impressionLabel, nextLabel } from '@/core/edition';
 import {
   assignNumber,
   checkLedger,
@@ -7,10 +7,10 @@ import {
   getEdition,
   spoilImpression,
 } from '@/data';
-import { act, studio } from '@/studio';
+import { act, refuse, studio } from '@/studio';
 import type { ActionResult } from '@/studio';
 import { choice, defineInput, optional, text, whole } from '@/studio/input';
-import { EDITION_WORDS, checkWords } from './words';
+import { EDITION_WORDS, checkWords, movedOnWords } from './words';
 
 const declaration = defineInput({
   workId: whole('Work', { min: 1 }),
@@ -46,13 +46,20 @@ const assignment = defineInput({
   sizeKey: text('Size', { max: 40 }),
   series: choice('Series', ['number', 'ap']),
   requested: optional(whole('Number', { min: 1, max: 100_000 })),
+  shown: optional(text('Number shown', { max: 40 })),
 });
 
-/** Gives out the next free number, or the one asked for; answers with its label. */
+/**
+ * Gives out the next free number, or the one asked for; answers with its label. When the page
+ * had promised another number than is next by now, none is given and it is said why.
+ */
 export async function assign(typed: unknown): Promise<ActionResult<string>> {
   return act(assignment, typed, EDITION_WORDS, async (v, { write, at }) =>
     write(async (tx) => {
-      const { editionId, series, sizeKey, requested } = v;
+      const { editionId, series, sizeKey, requested, shown } = v;
+      const before = shown ? await getEdition(tx, editionId) : null;
+      const next = before && nextLabel(before.declaration, before.impressions, series);
+      if (before && shown && next !== shown) return refuse(movedOnWords(shown, next));
       const number = await assignNumber(tx, {
         editionId,
         series,

@@ -1,4 +1,4 @@
-import { assign, impressionLabel, usualArtistsProofs } from '@/core/edition';
+import { impressionLabel, nextLabel, usualArtistsProofs } from '@/core/edition';
 import { referenceProof } from '@/core/proof';
 import { editionFor, editionsOf, proofsOf, readLog } from '@/data';
 import { loadWorkPage, logContext, offeredRungs, sayLogLine } from '@/studio';
@@ -10,7 +10,6 @@ export async function loadEdition(id: string, query: Record<string, string | und
   const { offered, picked } = await offeredRungs(page, query.size);
   const edition = picked ? await editionFor(db, work.id, picked.key) : null;
   const [all, proofs] = await Promise.all([editionsOf(db, work.id), proofsOf(db, work.id)]);
-  const next = edition && assign(edition.declaration, edition.impressions, 'number');
   const asked = edition?.impressions.find(
     (i) => `${i.series}:${i.number}` === query.impression,
   );
@@ -36,10 +35,7 @@ export async function loadEdition(id: string, query: Record<string, string | und
       })),
     },
     editionKeys: all.map((e) => e.sizeKey),
-    next:
-      next?.allowed && edition
-        ? impressionLabel(edition.declaration, 'number', next.value)
-        : null,
+    next: edition && nextLabel(edition.declaration, edition.impressions, 'number'),
     hasReference: picked ? referenceProof(proofs, picked.key) !== undefined : false,
     usualProofs: usualArtistsProofs(30),
     asked: asked

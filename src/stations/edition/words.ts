@@ -25,6 +25,10 @@ export const EDITION_WORDS: Record<string, string> = {
   noEdition: 'This edition is not there. Open the edition station anew.',
 };
 
+/** The number that a page promised was given out before it was pressed. */
+export const movedOnWords = (shown: string, next: string | null): string =>
+  `${shown} was given out elsewhere meanwhile, so nothing was numbered. ${next === null ? 'No number is left.' : `The next free number is ${next}: press again to number it.`}`;
+
 const WHY = {
   missing: 'an entry before it is missing',
   changed: 'its content was changed after it was written',

@@ -38,6 +38,10 @@ export function MatDrawing({ fit, plan, input, picture }: Props) {
   const ow = plan.opening.width * scale;
   const oh = plan.opening.height * scale;
   const rightEdge = x + across * scale + 26;
+  const rabbet = {
+    across: `rabbet ${format.length(plan.frame.width)}`,
+    down: `rabbet ${format.length(plan.frame.height)}`,
+  };
   const notes: [string, number][] = [
     [`moulding ${format.length(m)} wide`, y + (m * scale) / 2],
     [
@@ -62,7 +66,9 @@ export function MatDrawing({ fit, plan, input, picture }: Props) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={notes.map(([n]) => n).join(', ')}
+      aria-label={[...notes.map(([n]) => n), `${rabbet.across} × ${rabbet.down}`].join(
+        ', ',
+      )}
     >
       <rect x={x} y={y} width={across * scale} height={down * scale} fill="#4c4740" />
       <path
@@ -104,13 +110,13 @@ export function MatDrawing({ fit, plan, input, picture }: Props) {
         from={x + m * scale}
         to={x + (m + plan.frame.width) * scale}
         at={22}
-        text={`rabbet ${format.length(plan.frame.width)}`}
+        text={rabbet.across}
       />
       <Dimension
         from={y + m * scale}
         to={y + (m + plan.frame.height) * scale}
         at={34}
-        text={`rabbet ${format.length(plan.frame.height)}`}
+        text={rabbet.down}
         upright
       />
       {notes.map(([text, at]) => (

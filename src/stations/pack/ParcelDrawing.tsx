@@ -81,7 +81,12 @@ export function ParcelDrawing({
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         width="100%"
         role="img"
-        aria-label={layers.map((l) => `${l.name} ${l.note}`).join('; ')}
+        aria-label={[
+          ...layers.map(
+            (l) => `${l.name}${l.name === 'Print' ? ` ${label}` : ''} ${l.note}`,
+          ),
+          `Mailer ${format.length(first.width)} wide`,
+        ].join('; ')}
       >
         <Dimension
           from={8}
@@ -156,7 +161,7 @@ export function ParcelDrawing({
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={`Print ${format.size(print)}, rolled into ${tube.name}, inside diameter ${format.length(tube.diameter)}, length ${format.length(tube.length)}`}
+      aria-label={`Print ${label}, ${format.length(print.width)} wide, rolled into ${tube.name}, inside ${format.length(tube.diameter)}, length ${format.length(tube.length)}, ${format.mass(tube.mass)}`}
     >
       <Dimension from={10} to={10 + w} at={18} text={format.length(print.width)} />
       {fit && <PrintOnSheet fit={fit} picture={picture} scale={scale} x={10} y={TOP} />}

@@ -49,12 +49,20 @@ const SheetDrawing = ({ view, plan }: { view: PrepareView; plan: PrintPlan }) =>
   const scale = Math.min(392 / sheet.height, 480 / sheet.width);
   const w = sheet.width * scale;
   const h = sheet.height * scale;
+  const across = `${format.length(sheet.width)} = ${plan.width} px`;
+  const down = `${format.length(sheet.height)} = ${plan.height} px`;
+  const notes = [
+    `picture ${plan.image.width} × ${plan.image.height} px`,
+    `from master ${format.number(plan.source.width)} × ${format.number(plan.source.height)} px`,
+    `factor ${format.number(plan.factor, 3)} ${plan.factor > 1 ? '(enlarged)' : '(reduced)'}`,
+    `border ${format.length(picked.fit.sides)} sides, ${format.length(picked.fit.above)} above, ${format.length(picked.fit.below)} below`,
+  ];
   return (
     <svg
       viewBox={`0 0 770 ${h + 52}`}
       width="100%"
       role="img"
-      aria-label={`Print file of ${picked.label}: ${plan.width} by ${plan.height} pixels, picture ${plan.image.width} by ${plan.image.height} pixels`}
+      aria-label={`Print file of ${picked.label}: ${across} by ${down}; ${notes.join('; ')}`}
     >
       <PrintOnSheet
         fit={picked.fit}
@@ -63,26 +71,10 @@ const SheetDrawing = ({ view, plan }: { view: PrepareView; plan: PrintPlan }) =>
         x={56}
         y={40}
       />
-      <Dimension
-        from={56}
-        to={56 + w}
-        at={22}
-        text={`${format.length(sheet.width)} = ${plan.width} px`}
-      />
-      <Dimension
-        from={40}
-        to={40 + h}
-        at={30}
-        text={`${format.length(sheet.height)} = ${plan.height} px`}
-        upright
-      />
+      <Dimension from={56} to={56 + w} at={22} text={across} />
+      <Dimension from={40} to={40 + h} at={30} text={down} upright />
       <g fontSize={12.5} fill="var(--ink)">
-        {[
-          `picture ${plan.image.width} × ${plan.image.height} px`,
-          `from master ${format.number(plan.source.width)} × ${format.number(plan.source.height)} px`,
-          `factor ${format.number(plan.factor, 3)} ${plan.factor > 1 ? '(enlarged)' : '(reduced)'}`,
-          `border ${format.length(picked.fit.sides)} sides, ${format.length(picked.fit.above)} above, ${format.length(picked.fit.below)} below`,
-        ].map((line, i) => (
+        {notes.map((line, i) => (
           <text key={line} x={56 + w + 28} y={58 + i * 21}>
             {line}
           </text>

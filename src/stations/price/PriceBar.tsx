@@ -1,7 +1,7 @@
 'use client';
 import { scaleLinear } from 'd3';
 import { useFormat } from '@/shell';
-import type { Reckoning } from './actions';
+import type { Reckoning } from './reckon';
 
 /** The parts of the cost as they are named on the slip and in the drawing. */
 export const PARTS: Record<string, string> = {

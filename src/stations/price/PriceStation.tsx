@@ -1,6 +1,5 @@
 'use client';
-import { currencyDigits } from '@/core/units';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import {
   Bench,
@@ -28,7 +27,6 @@ import {
 import type { TypedValues } from '@/shell';
 import { PARTS, PriceBar } from './PriceBar';
 import { keepPrice, reckonPrice } from './actions';
-import type { Reckoning } from './actions';
 import type { PriceView } from './view';
 
 const Columns = styled.div`
@@ -43,46 +41,24 @@ const Columns = styled.div`
   }
 `;
 
-const startOf = (view: PriceView): TypedValues => {
-  const kept = view.set?.input as TypedValues | undefined;
-  const blank: TypedValues = {
-    printing: '0',
-    paper: '0',
-    capture: '0',
-    proofs: String(view.proofCost / 10 ** currencyDigits(view.currency)),
-    expectedImpressions: String(view.editionSize || 10),
-    spoilage: '4',
-    finishing: '0',
-    packing: '4.50',
-    postage: '0',
-    hours: '0.5',
-    hourlyRate: '24',
-    channel: 'own site',
-    commission: '0',
-    payment: '2.9',
-    fixed: '0.30',
-    margin: '40',
-    step: '1',
-  };
-  return kept
-    ? Object.fromEntries(Object.keys(blank).map((k) => [k, kept[k] ?? blank[k] ?? '']))
-    : blank;
-};
-
 /** Price: what one impression costs, what the channel takes, and the price that leaves the margin. */
-export function PriceStation(view: PriceView) {
-  const { work, picked, currency, set, ladder } = view;
+export const PriceStation = (view: PriceView) => (
+  <PriceOfSize key={`${view.work.id} ${view.picked?.key}`} {...view} />
+);
+
+function PriceOfSize({ work, picked, currency, set, ladder, start, first }: PriceView) {
   const format = useFormat();
   const fixed = { workId: String(work.id), sizeKey: picked?.key ?? '' };
-  const { form, submit, sending, problem } = useActionForm(keepPrice, startOf(view), {
+  const { form, submit, sending, problem } = useActionForm(keepPrice, start, {
     fixed,
     done: 'Price kept.',
   });
-  const [reckoning, setReckoning] = useState<Reckoning | null>(null);
-  /** Whether what is typed was reckoned at all yet. */
-  const [answered, setAnswered] = useState(false);
+  /** What the numbers typed come to; the first comes with the page. */
+  const [answer, setAnswer] = useState(first);
   const typed = JSON.stringify(form.watch());
+  const reckoned = useRef(JSON.stringify(start));
   useEffect(() => {
+    if (typed === reckoned.current) return;
     let stale = false;
     const timer = setTimeout(() => {
       void reckonPrice({
@@ -91,15 +67,12 @@ export function PriceStation(view: PriceView) {
         sizeKey: picked?.key ?? '',
       }).then((r) => {
         if (stale) return;
-        setAnswered(true);
-        if (r.ok) {
-          form.clearErrors();
-          setReckoning(r.value);
-        } else {
+        reckoned.current = typed;
+        setAnswer(r);
+        if (r.ok) form.clearErrors();
+        else
           for (const [name, message] of Object.entries(r.fields))
             form.setError(name, { message });
-          setReckoning(null);
-        }
       });
     }, 120);
     return () => {
@@ -108,7 +81,7 @@ export function PriceStation(view: PriceView) {
     };
   }, [typed, work.id, picked?.key, form]);
   const field = { form };
-  const r = reckoning;
+  const r = answer.ok ? answer.value : null;
   return (
     <Bench>
       <Surface>
@@ -134,9 +107,7 @@ export function PriceStation(view: PriceView) {
               <PriceBar r={r} />
             ) : (
               <p style={{ color: 'var(--soft)', height: 92 }}>
-                {answered
-                  ? 'No price can be found from these numbers; the field says why.'
-                  : 'Reckoning …'}
+                No price can be found from these numbers; the field says why.
               </p>
             )}
             <form
@@ -229,9 +200,7 @@ export function PriceStation(view: PriceView) {
           <Sentence>
             {r
               ? `Of ${format.money(r.gross)}, ${format.money(r.total)} is cost and ${format.money(r.fees)} goes to the channel: ${format.percent(r.margin, 1)} stays.`
-              : answered
-                ? 'Margin and fees must leave something of the price.'
-                : 'Reckoning …'}
+              : 'Margin and fees must leave something of the price.'}
           </Sentence>
           <Field {...field} name="margin" label="Target margin" unit="%" />
           <Field {...field} name="step" label="Round up to" unit={currency} />

@@ -1,5 +1,6 @@
 import { costOfImpression, priceForMargin, saleAt } from '@/core/pricing';
 import { minor } from '@/core/units';
+import type { ActionResult } from '@/studio/action';
 import { choice, decimal, defineInput, money, percent, text, whole } from '@/studio/input';
 
 const MOST = 1e10;
@@ -36,4 +37,33 @@ export function reckon(v: PriceValues) {
   const fees = { commission: v.commission, payment: v.payment, fixed: v.fixed };
   const price = priceForMargin(cost.total, fees, v.margin, v.step);
   return { cost, sale: price === null ? null : saleAt(minor(price), cost.total, fees) };
+}
+
+export interface Reckoning {
+  cost: { part: string; amount: number }[];
+  total: number;
+  gross: number;
+  fees: number;
+  net: number;
+  margin: number;
+}
+
+/** Nothing would be left of any price: said at the margin. */
+export const NOTHING_LEFT =
+  'Target margin: margin and fees together take the whole price, so no price can be found. Lower one of them.';
+
+/** What the numbers typed so far come to, or why they come to nothing. */
+export function reckonTyped(
+  typed: unknown,
+  settings: Parameters<typeof priceInput.read>[1],
+): ActionResult<Reckoning> {
+  const read = priceInput.read(typed, settings);
+  if (!read.ok) return { ok: false, message: '', fields: read.fields };
+  const { cost, sale } = reckon(read.value);
+  if (!sale) return { ok: false, message: NOTHING_LEFT, fields: { margin: NOTHING_LEFT } };
+  const { gross, fees, net, margin } = sale;
+  return {
+    ok: true,
+    value: { cost: cost.parts, total: cost.total, gross, fees, net, margin },
+  };
 }

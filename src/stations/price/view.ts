@@ -1,4 +1,6 @@
 import { editionsOf, pricesOf, proofsOf } from '@/data';
+import { reckonTyped } from './reckon';
+import { startPrice } from './startPrice';
 import { loadWorkPage, offeredRungs } from '@/studio';
 
 /** The price station: the last reckoning of a size, or sensible blanks from what is known. */
@@ -14,22 +16,28 @@ export async function loadPrice(id: string, query: Record<string, string | undef
   const edition =
     editions.find((e) => e.sizeKey === picked?.key) ??
     editions.find((e) => e.sizeKey === 'all');
+  const set = prices.find((p) => p.sizeKey === picked?.key) ?? null;
+  const proofCost = proofs
+    .filter((p) => p.sizeKey === picked?.key)
+    .reduce((total, p) => total + p.cost, 0);
+  const editionSize = edition?.declaration.size ?? 0;
+  const { currency } = settings;
+  const start = startPrice(set?.input, { proofCost, editionSize, currency });
+  const fixed = { workId: String(work.id), sizeKey: picked?.key ?? '' };
   return {
     work,
     offered,
     picked,
-    currency: settings.currency,
-    set: prices.find((p) => p.sizeKey === picked?.key) ?? null,
+    currency,
+    set,
+    start,
+    first: reckonTyped({ ...start, ...fixed }, settings),
     ladder: offered.map((o) => ({
       key: o.key,
       label: o.label,
       area: o.fit.image.width * o.fit.image.height,
       price: prices.find((p) => p.sizeKey === o.key)?.price ?? null,
     })),
-    proofCost: proofs
-      .filter((p) => p.sizeKey === picked?.key)
-      .reduce((total, p) => total + p.cost, 0),
-    editionSize: edition?.declaration.size ?? 0,
   };
 }
 

@@ -208,7 +208,7 @@ export function ProofStation(view: ProofView) {
                 viewBox={`-4 -4 ${picked.fit.sheet.width * scale + 10} ${picked.fit.sheet.height * scale + 10}`}
                 width="100%"
                 role="img"
-                aria-label={`${picked.label} to scale`}
+                aria-label={`Print of ${picked.label}, to scale with its border`}
               >
                 <PrintOnSheet
                   fit={picked.fit}

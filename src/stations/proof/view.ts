@@ -1,5 +1,5 @@
 import { referenceProof } from '@/core/proof';
-import { listPapers, printFilesOf, proofsOf } from '@/data';
+import { MOST_CHOICES, papersToPrintOn, printFilesOf, proofsOf } from '@/data';
 import { loadWorkPage, now, offeredRungs } from '@/studio';
 
 /** The proof station: the rounds of a size, and which one is held as the reference. */
@@ -8,7 +8,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
   const { work, master, db } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
   const [papers, proofs, files] = await Promise.all([
-    listPapers(db),
+    papersToPrintOn(db, MOST_CHOICES),
     proofsOf(db, work.id),
     printFilesOf(db, work.id),
   ]);

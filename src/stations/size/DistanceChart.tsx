@@ -111,7 +111,7 @@ export function DistanceChart({
       })}
       <path d={`M${LEFT} ${bottom}H${WIDTH - 16}`} stroke="var(--ink)" />
       {ticks.map((t) => (
-        <g key={t}>
+        <g key={t} data-axis>
           <path d={`M${x(t)} ${bottom}v5`} stroke="var(--ink)" />
           <text
             x={x(t)}

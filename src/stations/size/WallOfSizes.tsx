@@ -26,12 +26,14 @@ export function WallOfSizes({ rungs, picture, picked, offered, onPick }: WallPro
   const ground = HEAD + tallest * scale;
   const height = ground + FOOT;
   let x = Math.min(spare / 2, 30) + 6;
+  const words = (r: Rung) =>
+    `${r.label}, ${format.length(r.fit.sheet.width)} wide, ${format.number(r.judgement.figures.ppi)} ppi${offered.has(r.key) ? ', on offer' : ''}`;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
       width="100%"
       role="group"
-      aria-label="Prints to one scale"
+      aria-label={`Prints to one scale: ${rungs.map(words).join('; ')}`}
     >
       <path d={`M0 ${ground + 6}H${WIDTH}`} stroke="var(--line)" />
       {rungs.map((r, i) => {
@@ -42,7 +44,7 @@ export function WallOfSizes({ rungs, picture, picked, offered, onPick }: WallPro
         const here = r.key === picked;
         return (
           <g key={r.key} onClick={() => onPick(r.key)} style={{ cursor: 'pointer' }}>
-            <title>{`${r.label}, ${format.number(r.judgement.figures.ppi)} ppi`}</title>
+            <title>{words(r)}</title>
             <PrintOnSheet
               fit={r.fit}
               picture={picture}

@@ -1,6 +1,6 @@
 import { getDocument } from '@/data';
 import { storePaths } from '@/engine';
-import { studio } from '@/studio';
+import { rowId, studio } from '@/studio';
 import { notThere, sendFile } from '../../send';
 
 /** A document of an order, as PDF. */
@@ -9,7 +9,7 @@ export async function GET(
   { params }: { params: Promise<{ id: string }> },
 ): Promise<Response> {
   const open = await studio();
-  const document = await getDocument(open.db.read, Number((await params).id));
+  const document = await getDocument(open.db.read, rowId((await params).id));
   return document
     ? sendFile(storePaths(open.home).file(document.sha256), 'application/pdf', {
         download: document.name,

@@ -1,5 +1,5 @@
 import { getJob } from '@/data';
-import { followedJob, now, runJobAgain, studio } from '@/studio';
+import { followedJob, now, rowId, runJobAgain, studio } from '@/studio';
 
 type Context = { params: Promise<{ id: string }> };
 
@@ -8,7 +8,7 @@ const AT_MOST_EVERY_MS = 200;
 
 /** Stream of a job's state: an event when it has changed, until it has ended. */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
-  const id = Number((await params).id);
+  const id = rowId((await params).id);
   const open = await studio();
   const row = await getJob(open.db.read, id);
   if (!row) return new Response('Not there.', { status: 404 });
@@ -50,13 +50,13 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
 
 /** Stops a job. */
 export async function DELETE(_request: Request, { params }: Context): Promise<Response> {
-  (await studio()).jobs.cancel(Number((await params).id));
+  (await studio()).jobs.cancel(rowId((await params).id));
   return new Response(null, { status: 204 });
 }
 
 /** Runs a job that did not finish once more. */
 export async function POST(_request: Request, { params }: Context): Promise<Response> {
-  const id = await runJobAgain(await studio(), Number((await params).id), now());
+  const id = await runJobAgain(await studio(), rowId((await params).id), now());
   return id === null
     ? Response.json({ message: 'This job is not there to be run again.' }, { status: 409 })
     : Response.json({ id }, { status: 201 });

@@ -1,6 +1,6 @@
 import { getPrintFile } from '@/data';
 import { storePaths } from '@/engine';
-import { studio } from '@/studio';
+import { rowId, studio } from '@/studio';
 import { notThere, sendFile } from '../../send';
 
 /** A written print file, under its own name. */
@@ -9,7 +9,7 @@ export async function GET(
   { params }: { params: Promise<{ id: string }> },
 ): Promise<Response> {
   const open = await studio();
-  const file = await getPrintFile(open.db.read, Number((await params).id));
+  const file = await getPrintFile(open.db.read, rowId((await params).id));
   return file
     ? sendFile(storePaths(open.home).file(file.sha256), 'image/tiff', {
         download: file.name,

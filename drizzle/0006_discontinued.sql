@@ -1,0 +1,2 @@
+ALTER TABLE `paper` ADD `discontinued_at` text;--> statement-breakpoint
+ALTER TABLE `paper` ADD `replacement_id` integer;

@@ -1,0 +1,1 @@
+CREATE INDEX `paper_named` ON `paper` (lower("name"));

@@ -1,0 +1,80 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Worker } from 'node:worker_threads';
+import type { MasterFacts } from '@/core/image';
+import { addMaster } from '@/data';
+import { startWorkersBy } from '@/engine';
+import { studio } from '@/studio/open';
+import type { Studio } from '@/studio/open';
+import { seedStudio } from './seedStudio';
+
+export const SIZE = 'metricFrames-30x40';
+export const MASTER: MasterFacts = {
+  format: 'tiff',
+  width: 7087,
+  height: 9449,
+  bitsPerChannel: 16,
+  channels: 3,
+  colourModel: 'rgb',
+  ppiTag: 600,
+  iccDescription: 'ROMM RGB',
+  orientation: 1,
+  bytes: 4e8,
+};
+
+/** Threads that take work and never end it: what is tested here is what was ordered. */
+const IDLE = "require('node:worker_threads').parentPort.on('message', () => {})";
+
+export interface InProcess {
+  open: Studio;
+  workId: number;
+  editionId: number;
+  orderNumbers: string[];
+  /** Notes another master of the work; its pixels are only claimed. */
+  take(facts?: Partial<MasterFacts>, sha256?: string): Promise<void>;
+  rows<T = Record<string, unknown>>(sql: string): Promise<T[]>;
+  end(): void;
+}
+
+/** A small studio opened in this very process, for actions and views without a server. */
+export async function inProcess(
+  made: { editionOf?: number; numbered?: number; orders?: number; empty?: boolean } = {},
+): Promise<InProcess> {
+  const home = mkdtempSync(join(tmpdir(), 'glassine-in-'));
+  process.env.GLASSINE_HOME = home;
+  const threads: Worker[] = [];
+  startWorkersBy(() => {
+    const thread = new Worker(IDLE, { eval: true });
+    threads.push(thread);
+    return thread;
+  });
+  const { editionOf = 30, numbered = 3, orders = 2, empty = false } = made;
+  const seeded = empty
+    ? { workId: 0, editionId: 0, orderNumbers: [] }
+    : await seedStudio(home, { editionOf, numbered, orders });
+  const open = await studio();
+  const take: InProcess['take'] = (facts = {}, sha256 = 'a'.repeat(64)) =>
+    open.db.write(async (tx) => {
+      const master = {
+        workId: seeded.workId,
+        sha256,
+        name: 'slack.tif',
+        at: '2026-11-02T11:00:00.000Z',
+        assumedSpace: null,
+      };
+      await addMaster(tx, master, { ...MASTER, ...facts });
+    });
+  if (!empty) await take();
+  return {
+    ...seeded,
+    open,
+    take,
+    rows: (sql) => open.db.read.all(sql),
+    end() {
+      for (const thread of threads) void thread.terminate();
+      open.db.close();
+      rmSync(home, { recursive: true });
+    },
+  };
+}

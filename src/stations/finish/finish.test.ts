@@ -1,0 +1,68 @@
+import { inProcess, SIZE } from '../../../e2e/support/inProcess';
+import type { InProcess } from '../../../e2e/support/inProcess';
+import { keepFinish } from './actions';
+import { loadFinish } from './view';
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
+
+let here: InProcess;
+beforeAll(async () => {
+  here = await inProcess();
+});
+afterAll(() => here.end());
+
+const MAT = {
+  workId: '1',
+  sizeKey: SIZE,
+  style: 'reveal',
+  perSide: '12 mm',
+  offPrint: '1',
+  offMat: '1',
+  offFrame: '1',
+  sides: '60',
+  above: '60',
+  below: '75',
+  moulding: '20',
+  glass: '2',
+  glazing: 'glass',
+};
+const keep = (over: Record<string, string> = {}) => keepFinish({ ...MAT, ...over });
+
+it('keeps a mat as it was typed, and a later one beside it', async () => {
+  expect((await loadFinish('1', { size: SIZE })).kept).toBeNull();
+  expect(await keep()).toMatchObject({ ok: true });
+  expect(await keep({ perSide: '1/2 in' })).toMatchObject({ ok: true });
+  expect(await loadFinish('1', { size: SIZE })).toMatchObject({
+    kept: { perSide: '1/2 in', below: '75' },
+    keptKeys: [SIZE],
+    keptAt: expect.any(String),
+  });
+  const [row] = await here.rows<{ n: number }>('SELECT count(*) AS n FROM finish');
+  expect(row!.n).toBe(2);
+});
+
+it('refuses an overlap that leaves no opening, at its field', async () => {
+  expect(await keep({ style: 'overlap', perSide: '200 mm' })).toMatchObject({
+    ok: false,
+    fields: { perSide: 'Per side: the overlap covers the whole image. Make it smaller.' },
+  });
+});
+
+it.each([
+  [{ moulding: '0' }, 'moulding'],
+  [{ glass: '30 mm' }, 'glass'],
+  [{ glazing: 'ice' }, 'glazing'],
+  [{ sides: '' }, 'sides'],
+])('refuses %j at its field', async (over, field) => {
+  expect(await keep(over as Record<string, string>)).toMatchObject({
+    ok: false,
+    fields: { [field]: expect.any(String) },
+  });
+});
+
+it('is for sizes on offer only', async () => {
+  expect(await keep({ sizeKey: 'isoA-A4' })).toMatchObject({
+    ok: false,
+    message: 'This size is not on offer any more. Offer it at Size first.',
+  });
+});

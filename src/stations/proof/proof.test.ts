@@ -1,0 +1,104 @@
+import { inProcess, SIZE } from '../../../e2e/support/inProcess';
+import type { InProcess } from '../../../e2e/support/inProcess';
+import { loadPrice } from '@/stations/price/view';
+import { judgeProof, sendProof } from './actions';
+import { loadProof } from './view';
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
+
+let here: InProcess;
+beforeAll(async () => {
+  here = await inProcess();
+});
+afterAll(() => here.end());
+
+const send = (over: Record<string, string> = {}) =>
+  sendProof({
+    workId: '1',
+    sizeKey: SIZE,
+    paperId: '1',
+    route: 'own printer',
+    cost: '12.50',
+    sentOn: '2026-11-02',
+    remarks: 'as it is',
+    ...over,
+  });
+const judge = (roundId: number, over: Record<string, string> = {}) =>
+  judgeProof({
+    workId: '1',
+    roundId: String(roundId),
+    seen: 'shadows closed',
+    toChange: 'open the shadows',
+    verdict: 'changeAndRepeat',
+    ...over,
+  });
+const idOf = (answer: unknown) => (answer as { value: number }).value;
+
+it('goes round by round until one is the reference', async () => {
+  const first = await send();
+  expect(first).toMatchObject({ ok: true });
+  expect(await loadProof('1', { size: SIZE })).toMatchObject({
+    out: { round: 1 },
+    reference: null,
+  });
+  // One round on a paper at a time.
+  expect(await send()).toMatchObject({
+    ok: false,
+    message: 'Round 1 on this paper is still out. Say what was seen on it first.',
+  });
+  expect(await judge(idOf(first))).toMatchObject({ ok: true });
+  const second = await send({ cost: '9' });
+  expect(await judge(idOf(second), { verdict: 'approved', toChange: '' })).toMatchObject({
+    ok: true,
+  });
+  const view = await loadProof('1', { size: SIZE });
+  expect(view.rounds.map((r) => [r.round, r.verdict])).toEqual([
+    [1, 'changeAndRepeat'],
+    [2, 'approved'],
+  ]);
+  expect(view).toMatchObject({
+    out: null,
+    reference: idOf(second),
+    approvedKeys: [SIZE],
+  });
+});
+
+it('a verdict stands', async () => {
+  const { reference } = await loadProof('1', { size: SIZE });
+  expect(await judge(reference!)).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('judged already; its verdict stands'),
+  });
+  expect(await judge(99)).toMatchObject({
+    message: 'This round is not there. Open the proof station anew.',
+  });
+});
+
+it('says what the next round is to try, or is told so', async () => {
+  const round = idOf(await send());
+  expect(await judge(round, { toChange: '' })).toMatchObject({
+    ok: false,
+    fields: { toChange: 'To change: is empty. Say what the next round tries.' },
+  });
+  expect((await loadProof('1', { size: SIZE })).out).toMatchObject({ id: round });
+});
+
+it.each([
+  [{ paperId: '99' }, 'paperId'],
+  [{ cost: 'much' }, 'cost'],
+  [{ sentOn: '2026-13-40' }, 'sentOn'],
+  [{ route: '' }, 'route'],
+])('refuses %j at its field', async (over, field) => {
+  expect(await send(over as Record<string, string>)).toMatchObject({
+    ok: false,
+    fields: { [field]: expect.any(String) },
+  });
+});
+
+it('what the rounds have cost goes into the price, spread over the edition', async () => {
+  const { start, first } = await loadPrice('1', { size: SIZE });
+  // 12.50 and 9.00, and the 12.50 of the round that is still out.
+  expect(start).toMatchObject({ proofs: '34', expectedImpressions: '30' });
+  if (!first.ok) throw new Error(first.message);
+  expect(first.value.cost.find((c) => c.part === 'proofs')!.amount).toBe(113);
+});

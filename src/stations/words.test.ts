@@ -1,0 +1,162 @@
+import type { MasterCaution } from '@/core/capture';
+import { PACKING_RULES, checkScales } from '@/core/packing';
+import type { Parcel } from '@/core/packing';
+import { SIZING_RULES, fitToSheet, judgeSize } from '@/core/sizing';
+import {
+  formatDistance,
+  formatLength,
+  formatMass,
+  formatNumber,
+  formatSize,
+  grams,
+  mm,
+  size,
+} from '@/core/units';
+import type { Format } from '@/shell';
+import { cautionWords } from './capture/words';
+import { packingWords, scaleWords } from './pack/words';
+import { adviceTone, adviceWord, judgementWords } from './size/words';
+
+const format = {
+  number: (n: number, digits = 0) => formatNumber(n, digits, 'en-GB'),
+  length: (n: number) => formatLength(mm(n), 'metric', 'en-GB'),
+  distance: (n: number) => formatDistance(mm(n), 'metric', 'en-GB'),
+  mass: (n: number) => formatMass(n, 'en-GB'),
+  size: (s: Parameters<Format['size']>[0]) => formatSize(s, 'metric', 'en-GB'),
+} as Format;
+const plain = (text: string) => text.replaceAll('\u202f', ' ');
+
+/** The judgement of a 50 x 70 cm print of a master of so many pixels across. */
+const judged = (across: number, rules = SIZING_RULES) => {
+  const master = { width: across, height: Math.round(across * 1.4) };
+  return judgeSize(master, fitToSheet(size(500, 700), 1 / 1.4, mm(0), 'within'), rules);
+};
+const say = (across: number, rules = SIZING_RULES) =>
+  plain(judgementWords(judged(across, rules), rules, format));
+
+describe('a size is judged in one sentence, with its figure and its reason', () => {
+  it.each([
+    [7000, 'Crisp in the hand.', 'fits', undefined],
+    [
+      5000,
+      'Crisp where people stand, and when they step up. Enlarged 1.18 times for 300 ppi: a good resampler holds that.',
+      'fits',
+      undefined,
+    ],
+    [
+      3500,
+      'Crisp where people stand, and when they step up. Enlarged 1.69 times: order a resolution proof before paying for the big one.',
+      'proof first',
+      'caution',
+    ],
+    [
+      2000,
+      'Advised against: enlarged 2.95 times. It would pass from 86 cm.',
+      'leave out',
+      'stop',
+    ],
+    [
+      900,
+      'Falls short: soft even where people stand. It would pass from 1.9 m only: leave it out.',
+      'leave out',
+      'stop',
+    ],
+  ] as const)('%d px across', (across, sentence, word, tone) => {
+    expect(say(across)).toBe(sentence);
+    expect(adviceWord(judged(across))).toBe(word);
+    expect(adviceTone(judged(across))).toBe(tone);
+  });
+
+  it('by the rules in force, not by fixed ones', () => {
+    const rules = { ...SIZING_RULES, printPpi: 200, proofFirst: 4 };
+    expect(say(5000, rules)).toBe('Crisp where people stand, and when they step up.');
+    expect(say(2000, rules)).toContain('order a resolution proof');
+    // Who looks from nearer sees more.
+    const near = { ...SIZING_RULES, standingFactor: 1, proofFirst: 9 };
+    expect(say(2100, near)).toContain('soft up close');
+    expect(say(2100, { ...near, standingFactor: 2 })).toContain('when they step up');
+  });
+});
+
+it.each([
+  [{ code: 'untagged' }, 'No colour profile', /which space it was saved in/],
+  [{ code: 'eightBits' }, '8 bits per channel', /Scan at 16 bits/],
+  [{ code: 'ppiAbsent', sampled: 600 }, 'No ppi tag', /it is 600 ppi/],
+  [{ code: 'ppiWrong', tag: 72, sampled: 600.4 }, 'Tagged 72 ppi', /Only a tag.*600 ppi/],
+  [
+    { code: 'proportion', percent: -2.34 },
+    'Not the original’s proportion',
+    /off by 2\.3 %/,
+  ],
+  [{ code: 'small', longestMm: 254 }, 'Smaller than the original', /reaches 254 mm/],
+] as [MasterCaution, string, RegExp][])(
+  'the caution %j says what it means',
+  (caution, head, meaning) => {
+    const [name, words] = cautionWords(caution, format);
+    expect(name).toBe(head);
+    expect(plain(words)).toMatch(meaning);
+  },
+);
+
+const PARCEL: Parcel = {
+  parts: [
+    { part: 'print', name: 'print', mass: grams(62) },
+    { part: 'board', name: 'board', mass: grams(178) },
+    { part: 'mailer', name: 'mailer', mass: grams(310) },
+    { part: 'certificate', name: 'certificate', mass: grams(30) },
+    { part: 'note', name: 'note', mass: grams(6) },
+  ],
+  total: grams(586),
+  width: mm(430),
+  height: mm(530),
+  depth: mm(8),
+};
+
+it.each([
+  [586, 'The scales agree: 0 g apart, 15 g are allowed.'],
+  [600, 'The scales agree: 14 g apart, 15 g are allowed.'],
+  [556, '30 g too light. That is what the certificate in its folder weighs: is it in?'],
+  [408, '178 g too light. That is what the backing board weighs: is it in?'],
+  [476, '110 g too light. Something is missing: look again before sealing.'],
+  [650, '64 g too heavy. Something is in that does not belong: look again before sealing.'],
+])('at %d g the scales say %p', (weighed, words) =>
+  expect(
+    plain(scaleWords(checkScales(PARCEL, grams(weighed), PACKING_RULES), format)),
+  ).toBe(words),
+);
+
+it.each([
+  [
+    { way: 'flat', mailer: { name: 'mailer 43' }, spare: 24 },
+    ['Flat, mailer 43', 'fits with 24 mm to spare on the short side'],
+  ],
+  [
+    { way: 'rolled', tube: { name: 'tube 75' }, spare: 60, why: 'tooLargeFlat' },
+    ['Rolled, tube 75', 'too large to travel flat; 60 mm end play'],
+  ],
+  [
+    { way: 'rolled', tube: { name: 'tube 75' }, spare: 60, why: 'noMailer' },
+    ['Rolled, tube 75', 'no flat mailer in stock takes it; 60 mm end play'],
+  ],
+  [
+    {
+      way: 'none',
+      missing: ['tube', 'sleeve', 'mailer'],
+      needed: { flat: size(406, 506), tubeDiameter: 75, tubeLength: 540 },
+    },
+    [
+      'Nothing in stock takes it',
+      'Order a tube of 75 mm or more, 540 mm long; or flat: sleeve, mailer for 40.6 × 50.6 cm.',
+    ],
+  ],
+  [
+    {
+      way: 'none',
+      missing: ['tube'],
+      needed: { flat: size(706, 1006), tubeDiameter: 75, tubeLength: 740 },
+    },
+    ['Nothing in stock takes it', 'Order a tube of 75 mm or more, 740 mm long.'],
+  ],
+])('packing %j', (packing, words) =>
+  expect(packingWords({ packing } as never, format).map(plain)).toEqual(words),
+);
