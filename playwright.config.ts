@@ -6,7 +6,8 @@ export const HOME = '/tmp/glassine-e2e';
 export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results/browser',
-  workers: 1,
+  // Every file has its own server, data folder and port.
+  workers: 2,
   // Generous: a machine that others share may get a fifth of its time.
   timeout: 600_000,
   expect: { timeout: 45_000 },

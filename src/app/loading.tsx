@@ -1,5 +1,5 @@
 import { Empty } from '@/shell';
 
 export default function Loading() {
-  return <Empty title="Opening the drawer …" />;
+  return <Empty busy title="Opening the drawer …" />;
 }

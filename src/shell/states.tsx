@@ -19,15 +19,17 @@ const Quiet = styled.div`
   }
 `;
 
-/** Nothing yet: what to do first. */
+/** Nothing yet: what to do first. Busy while what belongs here is still being fetched. */
 export const Empty = ({
   title,
+  busy = false,
   children,
 }: {
   title: string;
+  busy?: boolean;
   children?: React.ReactNode;
 }) => (
-  <Quiet>
+  <Quiet aria-busy={busy || undefined}>
     <h2>{title}</h2>
     {children}
   </Quiet>
