@@ -28,7 +28,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `rm -rf ${HOME} && node --import tsx scripts/server.ts`,
+    command: `rm -rf ${HOME} && node .next/glassine-server.mjs`,
     url: `http://127.0.0.1:${PORT}`,
     env: {
       GLASSINE_HOME: HOME,

@@ -7,6 +7,7 @@ import sharp from 'sharp';
 import { readProfile } from '../src/engine/colourEngine';
 import { HOME } from '../playwright.config';
 import { pdfCode, pdfSize, pdfText, writeMaster } from './fixtures';
+import { opened } from './support/opened';
 
 const WIDTH = 6300;
 const HEIGHT = 8400;
@@ -34,7 +35,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   const original = createHash('sha256').update(readFileSync(master)).digest('hex');
 
   // Table and works, with nothing in them yet.
-  await page.goto('/');
+  await opened(page, '/');
   await expect(page.getByRole('heading', { name: 'The table is clear' })).toBeVisible();
   await page.getByRole('link', { name: 'New work' }).click();
   await page.getByLabel('Title').fill('Evening Tide');
@@ -121,7 +122,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await page.getByLabel('Price a sheet').fill('6.40');
   await page.getByRole('button', { name: 'Add this paper' }).click();
   await expect(page.getByText('None left.')).toBeVisible();
-  await page.goto('/works/1/proof');
+  await opened(page, '/works/1/proof');
   await page.getByRole('button', { name: 'Note it as sent' }).click();
   await page.getByLabel('What was seen').fill('Close enough to forget the panel.');
   await page.getByRole('button', { name: 'Keep this verdict' }).click();
@@ -158,13 +159,13 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await expect(page.getByText('Price kept.')).toBeVisible();
 
   // Finish.
-  await page.goto('/works/1/finish');
+  await opened(page, '/works/1/finish');
   await page.getByRole('button', { name: 'Keep this mat and frame' }).click();
   await expect(page.getByText('It holds: overlap 4')).toBeVisible();
   await expect(page.getByText('Mat and frame kept.')).toBeVisible();
 
   // The order.
-  await page.goto('/orders?new=1');
+  await opened(page, '/orders?new=1');
   await page
     .getByLabel('Impression')
     .selectOption({ label: 'Evening Tide, 1/3, 30 × 40 cm' });
@@ -238,9 +239,9 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
     'Sold with order 0401.',
   ])
     await expect(page.getByText(line).first()).toBeVisible();
-  await page.goto('/works/1/edition');
+  await opened(page, '/works/1/edition');
   await expect(page.getByRole('button', { name: '1/3, sold, order 0401' })).toBeVisible();
-  await page.goto(`/editions?code=${encodeURIComponent(code ?? '')}`);
+  await opened(page, `/editions?code=${encodeURIComponent(code ?? '')}`);
   await expect(page.getByText('Genuine: Evening Tide, 1/3, sold.')).toBeVisible();
   await expect(ask('UPDATE ledger SET number = 9')).rejects.toThrow(/append-only/);
 });

@@ -2,6 +2,7 @@ import { mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import sharp from 'sharp';
 import { writeMaster } from './fixtures';
+import { opened } from './support/opened';
 import { StudioServer } from './support/studioServer';
 
 const HOME = '/tmp/glassine-bad';
@@ -24,7 +25,7 @@ test('every bad file gets its sentence, and nothing is half-stored', async ({
   page,
   request,
 }) => {
-  await page.goto('/works/new');
+  await opened(page, '/works/new');
   for (const [label, value] of [
     ['Title', 'Bad Files'],
     ['Artist', 'Nobody'],
@@ -114,7 +115,7 @@ test('every bad file gets its sentence, and nothing is half-stored', async ({
   expect(rows).toMatchObject([{ name: '🌊 scan.jpg' }]);
 
   // Naming a file on this machine: a wrong path keeps what was typed and says what to do.
-  await page.goto(`/works/${work}/capture`);
+  await opened(page, `/works/${work}/capture`);
   await page.getByText('Bring a newer master').click();
   await page.getByLabel('or name a file on this machine').fill('/no/such/scan.tif');
   await page.getByRole('button', { name: 'Take this file' }).click();
@@ -129,7 +130,7 @@ test('every bad file gets its sentence, and nothing is half-stored', async ({
 test('units and grey of the table switch by key, and the key list opens', async ({
   page,
 }) => {
-  await page.goto('/works');
+  await opened(page, '/works');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');

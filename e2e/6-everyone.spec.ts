@@ -163,13 +163,16 @@ test('by keyboard alone: find a work, go to its sizes, withdraw one, take that b
     if (!(await dialog.isVisible())) await page.keyboard.press('f');
     await expect(dialog).toBeVisible({ timeout: 3000 });
   }).toPass();
+  await expect(dialog.locator('input:focus')).toHaveCount(1);
   await page.keyboard.type('slack');
   await expect(dialog.getByRole('link').first()).toBeVisible();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await page.waitForURL(/works\/1\//);
-  await page.keyboard.press('2');
-  await page.waitForURL(/works\/1\/size/);
+  await expect(async () => {
+    await page.keyboard.press('2');
+    await page.waitForURL(/works\/1\/size/, { timeout: 5000 });
+  }).toPass();
   await open(page, `/works/1/size?size=${SIZE}`);
   // Tab through the page: what has focus shows it.
   const focusOn = async (name: RegExp, most = 200) => {

@@ -115,7 +115,7 @@ test('a studio restored from one press is the same to the last byte, and works',
   page,
 }) => {
   await server.action('/safekeeping', SAFE, 'setBackupFolder', { folder: PLACE });
-  await page.goto(`${server.url}/safekeeping`);
+  await opened(page, `${server.url}/safekeeping`);
   await page.getByRole('button', { name: 'Make a backup' }).click();
   const made = () => readdirSync(PLACE).find((n) => n.startsWith('glassine-'));
   await expect.poll(made, { timeout: 240_000 }).toBeDefined();
@@ -244,7 +244,7 @@ test('words that look like code stay words, on every page and in every document'
     void d.dismiss();
   });
   page.on('pageerror', (e) => errors.push(e.message));
-  await page.goto(`${server.url}/works/1/edit`);
+  await opened(page, `${server.url}/works/1/edit`);
   await page.getByLabel('Title', { exact: true }).fill(`Slack Water ${ELEMENT}`);
   await page.getByRole('button', { name: 'Keep the changes' }).click();
   await page.waitForURL(/works\/1\/(?!edit)/);
@@ -254,7 +254,7 @@ test('words that look like code stay words, on every page and in every document'
     const html = await (await fetch(server.url + view)).text();
     expect(html).not.toContain('<img src=x');
   }
-  await page.goto(`${server.url}/works/1/size`);
+  await opened(page, `${server.url}/works/1/size`);
   await expect(page.getByRole('heading', { name: ELEMENT })).toBeVisible();
   await packOrder(server, seeded.orderNumbers[1]!);
   const [certificate] = await server.rows(

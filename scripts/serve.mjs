@@ -1,10 +1,10 @@
 /** Serves the built application; what is missing is installed and built first. */
 import { spawn } from 'node:child_process';
 import { resolve } from 'node:path';
-import { build, packages } from './setup.mjs';
+import { SERVER, build, packages } from './setup.mjs';
 
 export function serve(home) {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'scripts/server.ts'], {
+  const server = spawn(process.execPath, [SERVER], {
     stdio: 'inherit',
     env: {
       ...process.env,

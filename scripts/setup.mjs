@@ -11,6 +11,9 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 
+/** The server with its gate, as the build leaves it: starts in half the time of its source. */
+export const SERVER = '.next/glassine-server.mjs';
+
 const MARK = 'node_modules/.glassine';
 
 export function run(command, args, options = {}) {
@@ -52,6 +55,8 @@ export async function build() {
   const files = [
     ...sources('src'),
     'next.config.ts',
+    'scripts/server.ts',
+    'package.json',
     'package-lock.json',
     'tsconfig.json',
   ].sort();
@@ -60,7 +65,7 @@ export async function build() {
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
   console.log('Building …');
   const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
-  const child = spawn('npx', ['next', 'build'], { stdio: 'inherit', env });
+  const child = spawn('npm', ['run', '--silent', 'build'], { stdio: 'inherit', env });
   const status = await new Promise((done) => child.on('close', done));
   if (status !== 0) {
     console.error(`\nThe build ended with ${status}`);

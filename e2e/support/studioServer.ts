@@ -52,7 +52,7 @@ export class StudioServer {
   /** Starts it and waits until it answers; throws with its words when it ends instead. */
   async start(): Promise<void> {
     this.said = '';
-    const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/server.ts'], {
+    const child = spawn(process.execPath, ['.next/glassine-server.mjs'], {
       env: {
         ...process.env,
         GLASSINE_HOME: this.home,

@@ -71,6 +71,8 @@ export function Keys({
       event.preventDefault();
     };
     window.addEventListener('keydown', press);
+    // From now on the page listens.
+    document.documentElement.dataset.keys = 'on';
     return () => window.removeEventListener('keydown', press);
   }, [path, router, onUnits, onTone, onFinding, takeBack]);
   const lines: [string, string][] = [
