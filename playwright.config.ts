@@ -20,6 +20,7 @@ export default defineConfig({
       executablePath: '/usr/bin/chromium',
       args: [
         '--no-sandbox',
+        '--disable-gpu',
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
