@@ -22,5 +22,6 @@ export default {
     '^@/(.*)$': '<rootDir>/src/$1',
     '^@react-pdf/hyphenate/(.*)$': '<rootDir>/node_modules/@react-pdf/hyphenate/lib/$1.js',
   },
+  setupFiles: ['<rootDir>/scripts/propertyRuns.mjs'],
   testTimeout: 240000,
 };
