@@ -408,6 +408,53 @@ describe('tiles', () => {
     expect(await readFile(three.preview)).toEqual(await readFile(one.preview));
   });
 
+  it.each([[1536], [3072], [6144], [9216]])(
+    'shows the same picture in the preview and at every level, %i pixels wide',
+    async (width) => {
+      const height = 704;
+      const { tilesFolder, preview } = await cut(`all-${width}`, width, height, 2);
+      const levels = zoomLevels(width, height, TILE);
+      const grey = async (image: sharp.Sharp) => {
+        const joined = await image.removeAlpha().png().toBuffer();
+        const { data, info } = await sharp(joined)
+          .greyscale()
+          .raw()
+          .toBuffer({ resolveWithObject: true });
+        return { data, ...info };
+      };
+      const whole = ({ level, width: w, height: h, rows, columns }: (typeof levels)[0]) =>
+        grey(
+          sharp({
+            create: { width: w, height: h, channels: 3, background: '#f0f' },
+          }).composite(
+            Array.from({ length: rows * columns }, (_, i) => {
+              const [column, row] = [i % columns, Math.floor(i / columns)];
+              const input = join(tilesFolder, `${level}/${column}_${row}.jpg`);
+              return { input, left: column * TILE, top: row * TILE };
+            }),
+          ),
+        );
+      const largest = await whole(levels[0]!);
+      /** Mean difference to the largest level averaged, 8-bit grey; another band gives 20 and more. */
+      const differs = (shown: typeof largest) => {
+        const step = width / shown.width;
+        let sum = 0;
+        for (let y = 0; y < shown.height; y += 1)
+          for (let x = 0; x < shown.width; x += 1) {
+            let mean = 0;
+            for (let v = 0; v < step; v += 1)
+              for (let u = 0; u < step; u += 1)
+                mean += largest.data[(y * step + v) * width + x * step + u]! / step ** 2;
+            sum += Math.abs(mean - shown.data[y * shown.width + x]!);
+          }
+        return sum / shown.data.length;
+      };
+      expect(differs(await grey(sharp(preview)))).toBeLessThan(6);
+      for (const level of levels.filter((l) => l.height > 40))
+        expect(differs(await whole(level))).toBeLessThan(6);
+    },
+  );
+
   it('halves level by level to the mean of the picture', async () => {
     const { tilesFolder } = await cut('mean', 1024, 512);
     const top = await sharp(join(tilesFolder, '0', '0_0.jpg'))

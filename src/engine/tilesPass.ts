@@ -109,7 +109,7 @@ export async function joinTiles(work: TilesWork, progress: Progress): Promise<vo
   const { width, height } = lower[0]!;
   const previewRows: Uint8Array[] = [];
   const seen = (level: number, rows: Uint8Array) => {
-    if (level === preview.level) previewRows.push(rows.slice());
+    if (level === preview.level) previewRows.push(Uint8Array.from(rows));
   };
   const levels = lower.map((l) => ({ ...l, firstColumn: 0 }));
   const pyramid = new Pyramid(levels, folder, { seen });
