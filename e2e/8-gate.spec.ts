@@ -204,6 +204,7 @@ test('on a network everyone gives the passphrase, once for a session', async ({ 
   const [cookie] = await page.context().cookies();
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Strict' });
   // The page is alive behind the gate: an action passes with the cookie.
+  await expect(page.locator('html[data-keys=on]')).toHaveCount(1);
   await page.getByLabel('Medium', { exact: true }).fill('Casein');
   await page.getByRole('button', { name: 'Keep the changes' }).click();
   await page.waitForURL(/works\/1\/(?!edit)/);

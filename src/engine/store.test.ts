@@ -11,6 +11,7 @@ import {
   settle,
   storePaths,
   sweepLeftovers,
+  unfinished,
 } from './store';
 
 let home: string;
@@ -104,7 +105,11 @@ it('sweeps what a stopped server left, and nothing that is still wanted', async 
   await put(paths.arrival(orphan), 'x');
   await put(paths.file(ABC), 'abc');
   await put(paths.preview(ABC), 'jpeg');
-  expect(await sweepLeftovers(home, new Set([wanted]))).toBe(3);
+  const archive = join(home, 'elsewhere', 'kept.zip');
+  await put(archive, 'whole');
+  await put(unfinished(archive), 'half');
+  expect(await sweepLeftovers(home, new Set([wanted]), [archive])).toBe(4);
+  expect(await readdir(join(home, 'elsewhere'))).toEqual(['kept.zip']);
   expect(await readdir(paths.tmp)).toEqual([]);
   expect(await readdir(paths.arrivals)).toEqual([wanted]);
   expect(await there(paths.file(ABC))).toBe(true);

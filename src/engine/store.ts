@@ -1,7 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
@@ -109,18 +109,25 @@ export async function hashFile(path: string): Promise<string> {
 
 const namesIn = (folder: string): Promise<string[]> => readdir(folder).catch(() => []);
 
+/** Where an archive grows: beside its place, since that may be on another disk. */
+export const unfinished = (target: string): string =>
+  join(dirname(target), `.${basename(target)}.part`);
+
 /**
- * Removes what a stopped server left half-made: temporary files, and arrivals that no
- * cut-off job will take up again. Answers how many.
+ * Removes what a stopped server left half-made: temporary files, arrivals that no cut-off
+ * job will take up again, and archives that were cut off. Answers how many.
  */
 export async function sweepLeftovers(
   home: string,
   wantedArrivals: ReadonlySet<string>,
+  cutOffArchives: readonly string[] = [],
 ): Promise<number> {
   const paths = storePaths(home);
   const left = (await namesIn(paths.tmp)).map((name) => join(paths.tmp, name));
   for (const sha256 of await namesIn(paths.arrivals))
     if (!wantedArrivals.has(sha256)) left.push(paths.arrival(sha256));
+  for (const part of cutOffArchives.map(unfinished))
+    if ((await namesIn(dirname(part))).includes(basename(part))) left.push(part);
   await Promise.all(left.map((path) => rm(path, { recursive: true, force: true })));
   return left.length;
 }

@@ -13,6 +13,10 @@ export interface Studio {
 const arrivalOf = ({ kind, spec }: { kind: JobKind; spec: unknown }): string[] =>
   kind === 'intake' ? [(spec as { sha256: string }).sha256] : [];
 
+/** The archive that a cut-off backup was to write. */
+const archiveOf = ({ kind, spec }: { kind: JobKind; spec: unknown }): string[] =>
+  kind === 'backup' ? [(spec as { target: string }).target] : [];
+
 function running(home: string, db: OpenDatabase): Studio {
   const jobs = new JobQueue({
     atOnce: WORKERS,
@@ -26,8 +30,8 @@ function running(home: string, db: OpenDatabase): Studio {
 export async function openStudio(home: string): Promise<Studio> {
   const db = await openDatabase(home);
   await db.write(markCutOff);
-  const wanted = (await cutOffJobs(db.read)).flatMap(arrivalOf);
-  await sweepLeftovers(home, new Set(wanted));
+  const cutOff = await cutOffJobs(db.read);
+  await sweepLeftovers(home, new Set(cutOff.flatMap(arrivalOf)), cutOff.flatMap(archiveOf));
   return running(home, db);
 }
 

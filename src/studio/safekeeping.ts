@@ -12,7 +12,7 @@ import {
 } from '@/data';
 import type { Reading } from '@/data';
 import type { ChainCheck } from '@/core/edition';
-import { BadArchive, partOf, runInWorker, storePaths } from '@/engine';
+import { BadArchive, partOf, runInWorker, storePaths, unfinished } from '@/engine';
 import type { Manifest, PackResult, Progress } from '@/engine';
 import type { Studio } from './open';
 
@@ -57,8 +57,7 @@ export async function backupRun(
 ): Promise<{ result: BackupResult }> {
   const paths = storePaths(open.home);
   const copy = paths.temporary('.db');
-  // Beside its place, since a backup folder may be on another disk.
-  const part = join(dirname(target), `.${basename(target)}.part`);
+  const part = unfinished(target);
   await mkdir(paths.tmp, { recursive: true });
   try {
     progress('copying the database', 0);

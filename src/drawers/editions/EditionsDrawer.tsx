@@ -148,6 +148,7 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
           </Button>
           <SectionLabel>Hold a certificate against it</SectionLabel>
           <form
+            method="dialog"
             style={{ display: 'grid', gap: 8 }}
             onSubmit={(e) => {
               e.preventDefault();

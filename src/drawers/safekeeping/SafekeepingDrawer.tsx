@@ -183,6 +183,7 @@ export function SafekeepingDrawer(view: SafekeepingView) {
           />
           <SectionLabel>Where backups go</SectionLabel>
           <form
+            method="dialog"
             style={{ display: 'grid', gap: 8 }}
             onSubmit={(e) => {
               e.preventDefault();

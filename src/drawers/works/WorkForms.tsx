@@ -28,7 +28,10 @@ const Sides = styled.div`
   gap: 10px;
 `;
 
-/** The fields of a work. */
+/**
+ * The fields of a work. Like all forms here it never leaves the page by itself (method
+ * dialog): Enter pressed before the page is alive must not lose what was typed.
+ */
 const WorkFields = ({
   form,
   currency,
@@ -41,6 +44,7 @@ const WorkFields = ({
   const field = { form };
   return (
     <form
+      method="dialog"
       onSubmit={(e) => {
         e.preventDefault();
         submit();

@@ -52,6 +52,7 @@ const Bring = ({ workId, primary }: { workId: number; primary: boolean }) => {
         onDone={() => router.refresh()}
       />
       <form
+        method="dialog"
         onSubmit={(e) => {
           e.preventDefault();
           named.submit();

@@ -192,6 +192,7 @@ export function FinishStation(view: FinishView) {
             </>
           )}
           <form
+            method="dialog"
             onSubmit={(e) => {
               e.preventDefault();
               submit();

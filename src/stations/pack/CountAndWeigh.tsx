@@ -82,6 +82,7 @@ export const Weigh = ({ view }: { view: PackView }) => {
   return (
     <>
       <form
+        method="dialog"
         onSubmit={(e) => {
           e.preventDefault();
           submit();

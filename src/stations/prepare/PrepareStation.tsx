@@ -243,6 +243,7 @@ export function PrepareStation(view: PrepareView) {
           )}
           <SectionLabel>Recipe</SectionLabel>
           <form
+            method="dialog"
             onSubmit={(e) => {
               e.preventDefault();
               submit();

@@ -111,6 +111,7 @@ function PriceOfSize({ work, picked, currency, set, ladder, start, first }: Pric
               </p>
             )}
             <form
+              method="dialog"
               onSubmit={(e) => {
                 e.preventDefault();
                 submit();
