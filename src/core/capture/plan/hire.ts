@@ -1,0 +1,34 @@
+import type { Minor } from '../../units';
+
+/** Money in minor units. */
+export interface HireInput {
+  /** What a capture costs when it is hired out, for each work. */
+  feePerWork: Minor;
+  /** Scanner, lights, stand: paid once. */
+  equipment: Minor;
+  hoursPerWork: number;
+  hourlyRate: Minor;
+  /** Works to be captured in view. */
+  works: number;
+}
+
+export interface HireAnswer {
+  hired: number;
+  own: number;
+  /** Own cost of one more work, without the equipment. */
+  ownPerWork: number;
+  /** Works from which doing it oneself is cheaper; null when it never is. */
+  breakEven: number | null;
+}
+
+/** Fee per work against own equipment and time: break-even = ceil(equipment / (fee - own time)). */
+export function hireOrOwn(input: HireInput): HireAnswer {
+  const ownPerWork = input.hoursPerWork * input.hourlyRate;
+  const saved = input.feePerWork - ownPerWork;
+  return {
+    hired: input.feePerWork * input.works,
+    own: input.equipment + ownPerWork * input.works,
+    ownPerWork,
+    breakEven: saved > 0 ? Math.ceil(input.equipment / saved) : null,
+  };
+}

@@ -1,0 +1,208 @@
+import { Grower } from './grow';
+import type { Grey } from './grey';
+
+/** Samples of a block, 16 bit, interleaved, and its light in bytes. */
+export interface Block {
+  width: number;
+  height: number;
+  channels: 1 | 3;
+  samples: Uint16Array;
+  light: Grey;
+}
+
+/** Something that stands out but is no thing of its own: it tells of a busy ground. */
+export interface Clutter {
+  x: number;
+  y: number;
+  contrast: number;
+}
+
+/** A thing that stands out, as measured at full resolution. Lengths in pixels, light of 255. */
+export interface Measured extends Clutter {
+  /** Diameter of the disc of the same area. */
+  diameter: number;
+  /** Diagonal of its box. */
+  length: number;
+  /** Robust spread of the ground around it (1.4826 x median absolute deviation). */
+  ground: number;
+  /** Largest difference of one sixteenth of the ring from the ring's median. */
+  unevenness: number;
+  /** Area at a quarter of the contrast over area at three quarters: near 1 for a hard edge. */
+  softness: number;
+  /** How much more colourful it is than its ground, of 255; negative when it is greyer. */
+  colour: number;
+  /** Its mean colour, of 255. */
+  tone: number[];
+}
+
+export const isMeasured = (m: Measured | Clutter): m is Measured => 'diameter' in m;
+
+const SECTORS = 16;
+/** The ring on which the ground is judged: from here to there, pixels off the thing. */
+const RING_FROM = 2.5;
+const RING_TO = 7;
+/** Less contrast than this, of 255, is never looked at. */
+const LEAST = 4;
+
+const chroma = (colour: number[]): number => Math.max(...colour) - Math.min(...colour);
+
+/** Measures things in one block. */
+export class Examiner {
+  private readonly grower: Grower;
+  private readonly bins = new Uint32Array(256);
+  private readonly ring = new Int32Array(16384);
+
+  constructor(private readonly block: Block) {
+    this.grower = new Grower(block.light);
+  }
+
+  /** The value below which half of the counted bytes lie. */
+  private medianOfBins(n: number): number {
+    let left = n / 2;
+    for (let v = 0; v < 256; v += 1) {
+      if (left <= this.bins[v]!) return v;
+      left -= this.bins[v]!;
+    }
+    return 255;
+  }
+
+  /** Median light on a square ring around a place. */
+  private ringMedian(x: number, y: number, r: number): number {
+    const { width, height, data } = this.block.light;
+    this.bins.fill(0);
+    let n = 0;
+    for (let d = -r; d <= r; d += 1) {
+      const px = x + d;
+      if (px >= 0 && px < width) {
+        if (y - r >= 0) (this.bins[data[(y - r) * width + px]!]! += 1), (n += 1);
+        if (y + r < height) (this.bins[data[(y + r) * width + px]!]! += 1), (n += 1);
+      }
+      const py = y + d;
+      if (py >= 0 && py < height) {
+        if (x - r >= 0) (this.bins[data[py * width + x - r]!]! += 1), (n += 1);
+        if (x + r < width) (this.bins[data[py * width + x + r]!]! += 1), (n += 1);
+      }
+    }
+    return this.medianOfBins(n);
+  }
+
+  /** Mean colour of pixels, of 255. */
+  private meanColour(pixels: Int32Array, n: number): number[] {
+    const { channels, samples } = this.block;
+    const sums = new Array<number>(channels).fill(0);
+    for (let k = 0; k < n; k += 1)
+      for (let c = 0; c < channels; c += 1) sums[c]! += samples[pixels[k]! * channels + c]!;
+    return sums.map((s) => s / (257 * Math.max(1, n)));
+  }
+
+  /**
+   * Measures the thing around a peak. `sign`: lighter (1) or darker (-1) than its ground;
+   * `scale`: pixels a pixel of the level at which it was seen. Null when nothing is there.
+   */
+  measure(
+    peak: { x: number; y: number },
+    sign: number,
+    scale: number,
+  ): Measured | Clutter | null {
+    const { grower, block } = this;
+    const { width, height, data } = block.light;
+    const near = Math.ceil(scale);
+    let seed = -1;
+    let best = -Infinity;
+    for (let y = Math.max(0, peak.y - near); y <= Math.min(height - 1, peak.y + near); y += 1)
+      for (let x = Math.max(0, peak.x - near); x <= Math.min(width - 1, peak.x + near); x += 1)
+        if (sign * data[y * width + x]! > best) {
+          best = sign * data[y * width + x]!;
+          seed = y * width + x;
+        }
+    const seedX = seed % width;
+    const seedY = (seed - seedX) / width;
+    const first = this.ringMedian(seedX, seedY, 4 + 4 * scale);
+    const standsOut = best - sign * first;
+    if (standsOut < LEAST) return null;
+    const clutter = { x: seedX, y: seedY, contrast: sign * standsOut };
+    const area = grower.grow(seed, first, standsOut / 2, sign);
+    if (area < 4) return clutter;
+    const { pixels } = grower;
+    let sx = 0;
+    let sy = 0;
+    let light = 0;
+    let left = width;
+    let right = 0;
+    let top = height;
+    let bottom = 0;
+    for (let k = 0; k < area; k += 1) {
+      const i = pixels[k]!;
+      const x = i % width;
+      const y = (i - x) / width;
+      sx += x;
+      sy += y;
+      light += data[i]!;
+      if (x < left) left = x;
+      if (x > right) right = x;
+      if (y < top) top = y;
+      if (y > bottom) bottom = y;
+    }
+    const ring = this.lookAround({ left, right, top, bottom });
+    if (!ring) return clutter;
+    const contrast = light / area - ring.median;
+    if (sign * contrast < LEAST) return clutter;
+    const tone = this.meanColour(pixels, area);
+    const around = this.meanColour(this.ring, ring.count);
+    const quarter = grower.grow(seed, ring.median, standsOut / 4, sign);
+    const threeQuarters = grower.grow(seed, ring.median, (standsOut * 3) / 4, sign);
+    return {
+      x: sx / area,
+      y: sy / area,
+      contrast,
+      diameter: 2 * Math.sqrt(area / Math.PI),
+      length: Math.hypot(right - left + 1, bottom - top + 1),
+      ground: Math.max(ring.spread, 0.5),
+      unevenness: ring.unevenness,
+      softness: quarter ? quarter / Math.max(1, threeQuarters) : 99,
+      colour: block.channels === 3 ? chroma(tone) - chroma(around) : 0,
+      tone,
+    };
+  }
+
+  /** The ground in an elliptic ring around a box, what was grown last left out. */
+  private lookAround(box: { left: number; right: number; top: number; bottom: number }) {
+    const { width, height, data } = this.block.light;
+    const rx = (box.right - box.left + 1) / 2;
+    const ry = (box.bottom - box.top + 1) / 2;
+    const mx = (box.left + box.right) / 2;
+    const my = (box.top + box.bottom) / 2;
+    const { bins, ring, grower } = this;
+    bins.fill(0);
+    const sums = new Float64Array(SECTORS);
+    const counts = new Uint32Array(SECTORS);
+    let n = 0;
+    const toY = Math.min(height - 1, Math.ceil(my + ry + RING_TO));
+    const toX = Math.min(width - 1, Math.ceil(mx + rx + RING_TO));
+    for (let y = Math.max(0, Math.floor(my - ry - RING_TO)); y <= toY; y += 1)
+      for (let x = Math.max(0, Math.floor(mx - rx - RING_TO)); x <= toX; x += 1) {
+        const dx = x - mx;
+        const dy = y - my;
+        if ((dx / (rx + RING_FROM)) ** 2 + (dy / (ry + RING_FROM)) ** 2 < 1) continue;
+        if ((dx / (rx + RING_TO)) ** 2 + (dy / (ry + RING_TO)) ** 2 > 1) continue;
+        const i = y * width + x;
+        if (grower.holds(i) || n >= ring.length) continue;
+        const sector =
+          Math.floor((Math.atan2(dy, dx) / (2 * Math.PI) + 1) * SECTORS) % SECTORS;
+        sums[sector]! += data[i]!;
+        counts[sector]! += 1;
+        bins[data[i]!]! += 1;
+        ring[n++] = i;
+      }
+    if (n < 24) return null;
+    const median = this.medianOfBins(n);
+    bins.fill(0);
+    for (let k = 0; k < n; k += 1) bins[Math.abs(data[ring[k]!]! - median)]! += 1;
+    const spread = 1.4826 * this.medianOfBins(n);
+    let unevenness = 0;
+    for (let s = 0; s < SECTORS; s += 1)
+      if (counts[s]! > 0)
+        unevenness = Math.max(unevenness, Math.abs(sums[s]! / counts[s]! - median));
+    return { median, spread, unevenness, count: n };
+  }
+}
