@@ -6,6 +6,7 @@ export * from './repositories/log';
 export * from './repositories/settings';
 export * from './repositories/works';
 export * from './repositories/masters';
+export * from './repositories/captures';
 export * from './repositories/jobs';
 export * from './repositories/sizes';
 export * from './repositories/printFiles';

@@ -3,6 +3,8 @@ import type { PrintFileWork } from './printFilePass';
 import { layOutPrintFile } from './printFilePass';
 import { partOf, sideBySide } from './progress';
 import type { Progress } from './progress';
+import { layOutDerived, settleDerived } from './derivePass';
+import type { DeriveWork } from './derivePass';
 import { layOutTiles } from './tilesPass';
 import type { TilesWork } from './tilesPass';
 import { WORKERS, runInWorker } from './workerPool';
@@ -11,14 +13,17 @@ import { WORKERS, runInWorker } from './workerPool';
 const LEAST_ROWS = 400;
 
 /** Runs a task for every part at the same time; throws what the first that failed threw, once all have ended. */
-async function allOf<P>(
+export async function allOf<P, R>(
   parts: readonly P[],
   progress: Progress,
-  run: (part: P, progress: Progress) => Promise<unknown>,
-): Promise<void> {
+  run: (part: P, progress: Progress) => Promise<R>,
+): Promise<R[]> {
   const shares = sideBySide(progress, parts.length);
   const ends = await Promise.allSettled(parts.map((part, i) => run(part, shares[i]!)));
-  for (const end of ends) if (end.status === 'rejected') throw end.reason;
+  return ends.map((end) => {
+    if (end.status === 'rejected') throw end.reason;
+    return end.value;
+  });
 }
 
 /** Lays a print file out and fills it by all worker threads, each a range of its rows. */
@@ -45,4 +50,18 @@ export async function cutTiles(
     runInWorker('tileColumns', { work, columns }, p, signal),
   );
   await runInWorker('joinTiles', work, partOf(progress, 0.9, 1), signal);
+}
+
+/** Makes a derived working copy, by all worker threads, each a range of its rows. */
+export async function derive(
+  work: DeriveWork,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  const height = await layOutDerived(work);
+  const ranges = sliceRows(height, WORKERS, LEAST_ROWS);
+  await allOf(ranges, progress, (range, p) =>
+    runInWorker('deriveRows', { work, range }, p, signal),
+  );
+  await settleDerived(work);
 }

@@ -6,6 +6,7 @@ export * from './workerPool';
 export * from './fileRefusal';
 export * from './progress';
 export * from './divided';
+export * from './inspect';
 export { TILE } from './pyramid';
 export type { PrintFileWork } from './printFilePass';
 export { BadArchive } from './archive';

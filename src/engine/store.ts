@@ -13,6 +13,8 @@ export const storePaths = (home: string) => ({
   derived: (sha256: string) => join(home, 'derived', sha256),
   pixels: (sha256: string) => join(home, 'derived', sha256, 'pixels.v'),
   preview: (sha256: string) => join(home, 'derived', sha256, 'preview.jpg'),
+  /** Darkest and lightest values over a grid, for overlays. */
+  extremes: (sha256: string) => join(home, 'derived', sha256, 'extremes.bin'),
   tiles: (sha256: string) => join(home, 'derived', sha256, 'tiles'),
   /** A new name to write under until the thing is whole; swept when its writer died. */
   temporary: (extension = '') => join(home, 'tmp', `${randomUUID()}${extension}`),

@@ -1,5 +1,7 @@
 import { checkStored, packArchive, unpackArchive } from './archive';
 import { decodeMaster } from './workingCopy';
+import { deriveRows } from './derivePass';
+import { finishReading, inspectBlocks } from './inspectPass';
 import { printFileRows } from './printFilePass';
 import { reopenPrintFile } from './reopenPrintFile';
 import { hashFile } from './store';
@@ -16,6 +18,15 @@ export const TASKS = {
   tileColumns: (input: { work: TilesWork; columns: Columns }, progress: Progress) =>
     tileColumns(input.work, input.columns, progress),
   joinTiles,
+  inspectBlocks,
+  finishReading,
+  deriveRows: (
+    input: {
+      work: Parameters<typeof deriveRows>[0];
+      range: Parameters<typeof deriveRows>[1];
+    },
+    progress: Progress,
+  ) => deriveRows(input.work, input.range, progress),
   printFileRows: (
     input: {
       work: Parameters<typeof printFileRows>[0];

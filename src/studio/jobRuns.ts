@@ -4,6 +4,8 @@ import type { EndedJob, JobNow, Progress } from '@/engine';
 import { faultWords } from './faults';
 import { intakeRun, readRun } from './masterWork';
 import type { IntakeSpec, ReadSpec } from './masterWork';
+import { inspectRun } from './inspectWork';
+import type { InspectSpec } from './inspectWork';
 import { printFileRun } from './printFileWork';
 import type { PrintFileOrder } from './printFileWork';
 import type { Studio } from './open';
@@ -14,6 +16,7 @@ import type { BackupSpec } from './safekeeping';
 export interface JobSpecs {
   intake: IntakeSpec;
   read: ReadSpec;
+  inspect: InspectSpec;
   printFile: PrintFileOrder;
   backup: BackupSpec;
   check: Record<string, never>;
@@ -30,6 +33,7 @@ type Run<Spec> = (
 const RUNS: { [K in keyof JobSpecs]: Run<JobSpecs[K]> } = {
   intake: intakeRun,
   read: readRun,
+  inspect: inspectRun,
   printFile: printFileRun,
   backup: backupRun,
   check: checkRun,

@@ -1,10 +1,13 @@
+import { createHash } from 'node:crypto';
 import { rm, stat } from 'node:fs/promises';
+import type { Derivation } from '@/core/capture/derivation';
 import type { SpaceId } from '@/core/colour';
 import type { MasterFacts } from '@/core/image';
-import { addJob, addMaster, currentMaster } from '@/data';
+import { addJob, addMaster, currentMaster, masterReading } from '@/data';
 import type { JobRow, Master } from '@/data';
 import {
   cutTiles,
+  derive,
   keep,
   masterColourOf,
   partOf,
@@ -29,10 +32,32 @@ export interface IntakeSpec {
   at: string;
 }
 
+/** What a picture is made from: a stored file, how its colours are meant, and what is derived from it. */
+export type PictureSpec = Pick<Master, 'sha256' | 'assumedSpace'> &
+  Partial<Pick<Master, 'derivation' | 'picture'>>;
+
 /** A master whose tiles and preview are to be cut. */
-export interface ReadSpec {
-  sha256: string;
-  assumedSpace: SpaceId | null;
+export type ReadSpec = PictureSpec & { workId?: number };
+
+const pictureOf = ({ sha256, picture }: PictureSpec): string => picture ?? sha256;
+
+/** The spec of a master's picture, to be kept in a job. */
+export const pictureSpec = ({
+  sha256,
+  assumedSpace,
+  derivation,
+  picture,
+}: Master): PictureSpec => ({ sha256, assumedSpace, derivation, picture });
+
+/** The hash that names what is derived from a file; null when nothing is. */
+export function pictureKey(
+  sha256: string,
+  derivation: Derivation | null,
+  assumedSpace: SpaceId | null,
+): string | null {
+  if (!derivation) return null;
+  const words = JSON.stringify([sha256, derivation, assumedSpace]);
+  return createHash('sha256').update(words).digest('hex');
 }
 
 /** The colour of a master, its profile read from the stored original. */
@@ -64,7 +89,7 @@ export async function intakeRun(
     await keep(open.home, { path: arrival, sha256, bytes: spec.bytes });
     return await open.db.write(async (tx) => {
       await addMaster(tx, { workId, sha256, name, at, assumedSpace: null }, facts);
-      const read = { sha256, assumedSpace: null };
+      const read = { sha256, assumedSpace: null, workId };
       return { following: await addJob(tx, { kind: 'read', workId, spec: read, at }) };
     });
   } finally {
@@ -72,8 +97,14 @@ export async function intakeRun(
   }
 }
 
-/** Makes the working copy anew where it is not there, as after a restore. */
-export async function ensureWorkingCopy(
+const isThere = (path: string): Promise<boolean> =>
+  stat(path).then(
+    () => true,
+    () => false,
+  );
+
+/** Makes the working copy of a stored file anew where it is not there, as after a restore. */
+async function ensureDecoded(
   open: Studio,
   sha256: string,
   progress: Progress,
@@ -81,8 +112,7 @@ export async function ensureWorkingCopy(
 ): Promise<void> {
   const paths = storePaths(open.home);
   const target = paths.pixels(sha256);
-  const there = await stat(target).catch(() => null);
-  if (there) return;
+  if (await isThere(target)) return;
   const path = paths.file(sha256);
   const part = paths.temporary('.v');
   try {
@@ -93,30 +123,77 @@ export async function ensureWorkingCopy(
   }
 }
 
-/** Cuts tiles and preview of a master. */
-export async function readRun(
+/** Makes the working copy of a picture where it is not there: decoded, and derived if need be. */
+export async function ensureWorkingCopy(
   open: Studio,
-  { sha256, assumedSpace }: ReadSpec,
+  spec: PictureSpec,
   progress: Progress,
   signal: AbortSignal,
 ): Promise<void> {
   const paths = storePaths(open.home);
+  const { sha256, assumedSpace, derivation } = spec;
+  const target = paths.pixels(pictureOf(spec));
+  if (await isThere(target)) return;
+  await ensureDecoded(open, sha256, partOf(progress, 0, 0.5), signal);
+  if (!derivation) return;
+  const part = paths.temporary('.v');
+  const colour = await masterColourOf(paths.file(sha256), assumedSpace);
+  try {
+    const work = { pixels: paths.pixels(sha256), colour, derivation, part, target };
+    await derive(work, partOf(progress, 0.5, 1), signal);
+  } finally {
+    await rm(part, { force: true });
+  }
+}
+
+/** Cuts tiles and preview of one picture. */
+async function cut(
+  open: Studio,
+  spec: PictureSpec,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  const paths = storePaths(open.home);
+  const picture = pictureOf(spec);
   const scratch = paths.temporary();
   try {
-    await ensureWorkingCopy(open, sha256, partOf(progress, 0, 0.4), signal);
-    const pixels = paths.pixels(sha256);
+    await ensureWorkingCopy(open, spec, partOf(progress, 0, 0.4), signal);
+    const pixels = paths.pixels(picture);
     const work = {
       pixels,
       ...(await pixelSize(pixels)),
-      colour: await masterColourOf(paths.file(sha256), assumedSpace),
+      colour: await masterColourOf(paths.file(spec.sha256), spec.assumedSpace),
       scratch,
-      tilesFolder: paths.tiles(sha256),
-      preview: paths.preview(sha256),
+      tilesFolder: paths.tiles(picture),
+      preview: paths.preview(picture),
     };
     await cutTiles(work, partOf(progress, 0.4, 1), signal);
   } finally {
     await rm(scratch, { recursive: true, force: true });
   }
+}
+
+/**
+ * Cuts tiles and preview of a master, and of the file itself where a picture is derived from
+ * it; the reading of its pixels follows, unless it was read before.
+ */
+export async function readRun(
+  open: Studio,
+  spec: ReadSpec,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<{ following?: JobRow }> {
+  const { sha256, assumedSpace, workId } = spec;
+  const both = spec.derivation && !(await isThere(storePaths(open.home).preview(sha256)));
+  if (both) await cut(open, { sha256, assumedSpace }, partOf(progress, 0, 0.5), signal);
+  await cut(open, spec, partOf(progress, both ? 0.5 : 0, 1), signal);
+  if (workId === undefined || (await masterReading(open.db.read, sha256))) return {};
+  const at = now();
+  return {
+    following: await open.db.write((tx) =>
+      addJob(tx, { kind: 'inspect', workId, spec: { sha256, workId }, at }),
+    ),
+  };
 }
 
 /**

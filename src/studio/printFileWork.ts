@@ -39,9 +39,9 @@ export async function writePrintFile(
   const silent = () => undefined;
   try {
     const colour = await colourOf(open, master);
-    const pixels = paths.pixels(master.sha256);
+    const pixels = paths.pixels(master.picture);
     await mkdir(paths.tmp, { recursive: true });
-    await ensureWorkingCopy(open, master.sha256, silent, signal);
+    await ensureWorkingCopy(open, master, silent, signal);
     await fillPrintFile(
       { pixels, colour, plan, recipe, target },
       partOf(progress, 0, 0.95),

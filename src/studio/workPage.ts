@@ -1,10 +1,11 @@
 import { access } from 'node:fs/promises';
 import { notFound } from 'next/navigation';
+import type { Derivation } from '@/core/capture/derivation';
 import type { MasterFacts } from '@/core/image';
 import type { SpaceId } from '@/core/colour';
 import type { Work } from '@/data';
 import { getWork, currentMaster, newestJob, readSettings } from '@/data';
-import type { BenchSettings, JobKind, Reading } from '@/data';
+import type { BenchSettings, JobKind, PictureFacts, Reading } from '@/data';
 import type { JobNow } from '@/engine';
 import { storePaths } from '@/engine';
 import { followedJob } from './jobRuns';
@@ -17,7 +18,11 @@ export interface MasterView {
   id: number;
   sha256: string;
   name: string;
-  facts: MasterFacts;
+  /** Facts of the picture that prints are made from. */
+  facts: PictureFacts;
+  /** Facts of the file itself. */
+  file: MasterFacts;
+  derivation: Derivation | null;
   assumedSpace: SpaceId | null;
   /** Address of the preview, null until it is made. */
   preview: string | null;
@@ -31,7 +36,7 @@ export interface WorkPage {
   settings: BenchSettings;
   work: Work;
   master: MasterView | null;
-  jobs: { intake: JobNow | null; read: JobNow | null; printFile: JobNow | null };
+  jobs: Record<'intake' | 'read' | 'inspect' | 'printFile', JobNow | null>;
 }
 
 const previewOf = (home: string, sha256: string): Promise<string | null> =>
@@ -52,11 +57,12 @@ export async function loadWorkPage(id: string): Promise<WorkPage> {
   const db = open.db.read;
   const work = await getWork(db, rowId(id));
   if (!work) notFound();
-  const [settings, master, intake, read, printFile] = await Promise.all([
+  const [settings, master, intake, read, inspect, printFile] = await Promise.all([
     readSettings(db),
     currentMaster(db, work.id),
     jobNow(open, work.id, 'intake'),
     jobNow(open, work.id, 'read'),
+    jobNow(open, work.id, 'inspect'),
     jobNow(open, work.id, 'printFile'),
   ]);
   return {
@@ -70,11 +76,13 @@ export async function loadWorkPage(id: string): Promise<WorkPage> {
           sha256: master.sha256,
           name: master.name,
           facts: master.facts,
+          file: master.file,
+          derivation: master.derivation,
           assumedSpace: master.assumedSpace,
-          preview: await previewOf(open.home, master.sha256),
+          preview: await previewOf(open.home, master.picture),
           at: master.at,
         }
       : null,
-    jobs: { intake, read, printFile },
+    jobs: { intake, read, inspect, printFile },
   };
 }

@@ -2,3 +2,4 @@ export * from './facts';
 export * from './sniff';
 export * from './kernels';
 export * from './deepZoom';
+export * from './bicubic';

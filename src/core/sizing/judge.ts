@@ -8,12 +8,21 @@ export type Crispness = 'inHand' | 'whereStand' | 'softUpClose' | 'fallsShort';
 export type Enlarging = 'native' | 'resamplerHolds' | 'proofFirst' | 'tooFar';
 export type Advice = 'offer' | 'proof' | 'withdraw';
 
+/** A master's picture, pixels, and the fraction of them that is real detail, where it is known. */
+export interface MasterPixels {
+  width: number;
+  height: number;
+  detail?: number | null;
+}
+
 export interface SizeJudgement {
   verdict: Crispness;
   enlarging: Enlarging;
   advice: Advice;
   figures: {
     ppi: Ppi;
+    /** What the resolution is worth: detail fraction x ppi. */
+    worth: Ppi;
     /** Linear: needed pixels at the print resolution / pixels at hand. */
     enlargement: number;
     cropShare: number;
@@ -30,7 +39,7 @@ export interface SizeJudgement {
 
 /** Resolution on paper of a master's part printed at a size; the poorer axis decides. */
 export function resolutionOnPaper(
-  master: { width: number; height: number },
+  master: MasterPixels,
   fit: FitResult,
 ): Ppi {
   const across = (master.width * fit.crop.width) / toInches(fit.image.width);
@@ -56,16 +65,18 @@ function enlargingBand(enlargement: number, rules: SizingRules): Enlarging {
 
 /**
  * Judges one print size of a master (pixels): compares the distance from which it is crisp
- * with the distance at which people stand, and how far its pixels are stretched.
+ * with the distance at which people stand, and how far its detail is stretched. Where only a
+ * fraction of its pixels is detail, that fraction of the resolution counts.
  */
 export function judgeSize(
-  master: { width: number; height: number },
+  master: MasterPixels,
   fit: FitResult,
   rules: SizingRules,
 ): SizeJudgement {
   const resolution = resolutionOnPaper(master, fit);
-  const enlargement = ratio(ppi(rules.printPpi), resolution);
-  const from = crispFrom(resolution);
+  const worth = ppi(resolution * (master.detail ?? 1));
+  const enlargement = ratio(ppi(rules.printPpi), worth);
+  const from = crispFrom(worth);
   // Small prints are held in the hand, however short their diagonal.
   const standing = mm(
     Math.max(rules.handDistanceMm, standingDistance(fit.image, rules.standingFactor)),
@@ -88,6 +99,7 @@ export function judgeSize(
     roomToSign: fit.below >= rules.signingRoomMm,
     figures: {
       ppi: resolution,
+      worth,
       enlargement,
       cropShare: fit.cropShare,
       crispFrom: from,
@@ -97,13 +109,13 @@ export function judgeSize(
   };
 }
 
-/** The largest picture (mm) of a master at a given enlargement limit. */
+/** The largest picture (mm) of a master at a given enlargement limit of its detail. */
 export function largestAt(
-  master: { width: number; height: number },
+  master: MasterPixels,
   enlargement: number,
   rules: SizingRules,
 ): Size {
-  const perPixel = (25.4 * enlargement) / rules.printPpi;
+  const perPixel = (25.4 * enlargement * (master.detail ?? 1)) / rules.printPpi;
   return {
     width: (master.width * perPixel) as Millimetres,
     height: (master.height * perPixel) as Millimetres,

@@ -5,7 +5,7 @@ import type { FamilyId, NominalSize } from './families';
 import { fitToSheet } from './fit';
 import type { Fit, FitResult } from './fit';
 import { judgeSize } from './judge';
-import type { SizeJudgement } from './judge';
+import type { MasterPixels, SizeJudgement } from './judge';
 import type { SizingRules } from './rules';
 
 export interface Rung {
@@ -18,7 +18,7 @@ export interface Rung {
 /** One size of the ladder, turned the way the picture lies; null when the border eats the sheet. */
 export function rung(
   nominal: NominalSize,
-  master: { width: number; height: number },
+  master: MasterPixels,
   border: Millimetres,
   fit: Fit,
   rules: SizingRules,
@@ -42,7 +42,7 @@ export function rung(
 /** All sizes of a family that leave room to print inside the border, smallest first. */
 export const ladder = (
   family: FamilyId,
-  master: { width: number; height: number },
+  master: MasterPixels,
   border: Millimetres,
   fit: Fit,
   rules: SizingRules,

@@ -2,9 +2,10 @@ import { inArray, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 import type { Reading } from '../database';
 import type { SizeEvent } from '../repositories/sizes';
+import { asMaster, masterColumns, readingNow } from '../repositories/masters';
 import type { Master } from '../repositories/masters';
 import type { Work } from '../repositories/works';
-import { files, masters, sizeEvents, works } from '../schema';
+import { files, masters, readings, sizeEvents, works } from '../schema';
 import type { JobRow } from '../repositories/jobs';
 import { masterNow, sizeNow } from '../schema';
 import { eq, and } from 'drizzle-orm';
@@ -66,10 +67,11 @@ export async function countedWorks(
       counts(today, sql`${ids}`),
     ),
     db
-      .select({ master: masters, file: files })
+      .select(masterColumns)
       .from(masterNow)
       .innerJoin(masters, eq(masters.id, masterNow.masterId))
       .innerJoin(files, eq(files.sha256, masters.sha256))
+      .leftJoin(readings, readingNow)
       .where(inArray(masterNow.workId, ids)),
     db
       .select({ event: sizeEvents })
@@ -80,10 +82,7 @@ export async function countedWorks(
   const byId = new Map(rows.map((w) => [w.id, w]));
   const countOf = new Map(counted.map((c) => [c.id, c]));
   const masterOf = new Map(
-    taken.map(({ master, file }): [number, Master] => [
-      master.workId,
-      { ...master, facts: file },
-    ]),
+    taken.map((row): [number, Master] => [row.master.workId, asMaster(row)]),
   );
   return ids.flatMap((id) => {
     const work = byId.get(id);

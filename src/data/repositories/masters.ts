@@ -1,11 +1,26 @@
-import { eq } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
+import { derivedSize } from '@/core/capture/derivation';
+import { READING_VERSION } from '@/core/capture/reading';
 import type { MasterFacts } from '@/core/image';
 import type { Reading, Writing } from '../database';
-import { files, masters, works } from '../schema';
-import { masterNow } from '../schema';
+import { files, masterNow, masters, readings, works } from '../schema';
 import { addLogLine } from './log';
 
-export type Master = typeof masters.$inferSelect & { facts: MasterFacts };
+type MasterRow = typeof masters.$inferSelect;
+
+/** Facts of the picture that prints are made from: what is derived from the file, if anything is. */
+export type PictureFacts = MasterFacts & {
+  /** Measured detail fraction; null while it is not known or cannot be told. */
+  detail: number | null;
+};
+
+export type Master = Omit<MasterRow, 'picture'> & {
+  /** Hash under which pixels, tiles and preview lie. */
+  picture: string;
+  facts: PictureFacts;
+  /** Facts of the stored file itself. */
+  file: MasterFacts;
+};
 export type NewMaster = Omit<typeof masters.$inferInsert, 'id'>;
 
 /** Takes a stored file as the newest master of a work. */
@@ -13,19 +28,21 @@ export async function addMaster(
   tx: Writing,
   master: NewMaster,
   facts: MasterFacts,
+  what: 'master.taken' | 'master.space' | 'master.derived' = 'master.taken',
 ): Promise<number> {
   await tx
     .insert(files)
     .values({ ...facts, sha256: master.sha256, storedAt: master.at })
     .onConflictDoNothing();
   const [row] = await tx.insert(masters).values(master).returning({ id: masters.id });
+  const size = master.derivation ? derivedSize(facts, master.derivation) : facts;
   await addLogLine(tx, {
     at: master.at,
-    what: master.assumedSpace ? 'master.space' : 'master.taken',
+    what,
     workId: master.workId,
     detail: {
       name: master.name,
-      pixels: `${facts.width} × ${facts.height}`,
+      pixels: `${size.width} × ${size.height}`,
       space: master.assumedSpace ?? facts.iccDescription,
       sha256: master.sha256,
     },
@@ -33,16 +50,40 @@ export async function addMaster(
   return row!.id;
 }
 
-const joined = (db: Reading) =>
-  db.select().from(masters).innerJoin(files, eq(files.sha256, masters.sha256));
+/** A master's columns with its file and what was measured of it; joined by `withFile`. */
+export const masterColumns = { master: masters, file: files, detail: readings.detail };
 
-const asMaster = (row: {
-  master: typeof masters.$inferSelect;
+/** The reading that counts for a file. */
+export const readingNow = and(
+  eq(readings.sha256, masters.sha256),
+  eq(readings.version, READING_VERSION),
+);
+
+export function asMaster({
+  master,
+  file,
+  detail,
+}: {
+  master: MasterRow;
   file: typeof files.$inferSelect;
-}): Master => ({
-  ...row.master,
-  facts: row.file,
-});
+  detail: number | null;
+}): Master {
+  const size = master.derivation ? derivedSize(file, master.derivation) : file;
+  const { width, height } = size;
+  return {
+    ...master,
+    picture: master.picture ?? master.sha256,
+    facts: { ...file, width, height, detail },
+    file,
+  };
+}
+
+const joined = (db: Reading) =>
+  db
+    .select(masterColumns)
+    .from(masters)
+    .innerJoin(files, eq(files.sha256, masters.sha256))
+    .leftJoin(readings, readingNow);
 
 /** The newest master of a work. */
 export async function currentMaster(
@@ -60,18 +101,17 @@ export async function getMaster(db: Reading, id: number): Promise<Master | undef
   return row && asMaster(row);
 }
 
+/** Every master that a work has or had, newest first. */
+export const mastersOf = async (db: Reading, workId: number): Promise<Master[]> =>
+  (await joined(db).where(eq(masters.workId, workId)).orderBy(desc(masters.id))).map(
+    asMaster,
+  );
+
 /** The file of every work's newest master. */
-export const currentMasterFiles = (
-  db: Reading,
-): Promise<Pick<Master, 'workId' | 'sha256' | 'assumedSpace'>[]> =>
-  db
-    .select({
-      workId: masters.workId,
-      sha256: masters.sha256,
-      assumedSpace: masters.assumedSpace,
-    })
-    .from(masterNow)
-    .innerJoin(masters, eq(masters.id, masterNow.masterId));
+export async function currentMasterFiles(db: Reading): Promise<Master[]> {
+  const rows = await joined(db).innerJoin(masterNow, eq(masterNow.masterId, masters.id));
+  return rows.map(asMaster);
+}
 
 /** Titles of the works whose master this file is or was. */
 export async function worksOfFile(

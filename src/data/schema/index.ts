@@ -1,4 +1,5 @@
 export * from './works';
+export * from './capture';
 export * from './papers';
 export * from './editions';
 export * from './orders';

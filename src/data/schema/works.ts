@@ -1,4 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { Derivation } from '@/core/capture/derivation';
 import type { SpaceId } from '@/core/colour';
 import type { MasterFormat } from '@/core/image';
 import type { Check, Recipe } from '@/core/prepare';
@@ -62,6 +63,10 @@ export const masters = sqliteTable(
     name: text('name').notNull(),
     /** What the user said of an untagged file. */
     assumedSpace: text('assumed_space').$type<SpaceId>(),
+    /** Crop, turn and flat field that were accepted for it; null: the file as it is. */
+    derivation: text('derivation', { mode: 'json' }).$type<Derivation>(),
+    /** Under which the derived pixels, tiles and preview lie; null: under the file's own hash. */
+    picture: text('picture'),
     at: at(),
   },
   (t) => [index('master_of_work').on(t.workId), index('master_file').on(t.sha256)],

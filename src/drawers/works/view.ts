@@ -39,8 +39,8 @@ export async function loadWorks(query: Record<string, string | undefined>) {
       sold: facts.ordersShipped,
       megapixels: master ? (master.facts.width * master.facts.height) / 1e6 : null,
       preview: master
-        ? await access(storePaths(open.home).preview(master.sha256)).then(
-            () => `/api/previews/${master.sha256}`,
+        ? await access(storePaths(open.home).preview(master.picture)).then(
+            () => `/api/previews/${master.picture}`,
             () => null,
           )
         : null,

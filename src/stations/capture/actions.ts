@@ -1,7 +1,7 @@
 'use server';
 import { SPACE_IDS } from '@/core/colour';
 import { addMaster, currentMaster } from '@/data';
-import { act, noteJob, queueJob, refuse } from '@/studio';
+import { act, noteJob, pictureKey, queueJob, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
 import { choice, defineInput, text, whole } from '@/studio/input';
 import { receiveNamedFile } from './intake';
@@ -35,10 +35,12 @@ export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>
       const master = await currentMaster(studio.db.read, workId);
       if (!master)
         return refuse('There is no master to say this of. Bring the file first.');
-      const { sha256, name, facts } = master;
+      const { sha256, name, file, derivation } = master;
+      const picture = pictureKey(sha256, derivation, assumedSpace);
       const job = await write(async (tx) => {
-        await addMaster(tx, { workId, sha256, name, assumedSpace, at }, facts);
-        const spec = { sha256, assumedSpace };
+        const row = { workId, sha256, name, assumedSpace, derivation, picture, at };
+        await addMaster(tx, row, file, 'master.space');
+        const spec = { sha256, assumedSpace, derivation, picture: picture ?? sha256, workId };
         return noteJob(tx, { kind: 'read', workId, spec, at });
       });
       void queueJob(studio, job);

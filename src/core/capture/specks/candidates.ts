@@ -21,6 +21,8 @@ export interface Found {
   candidates: Candidate[];
   /** Cells with too much in them to speak of specks: by cell, row by row. */
   crowded: Uint8Array;
+  /** Median size of the response in each cell, of 255. */
+  texture: Float32Array;
   across: number;
   down: number;
 }
@@ -59,6 +61,7 @@ export function findCandidates(
   const across = Math.ceil(width / CELL);
   const down = Math.ceil(height / CELL);
   const crowded = new Uint8Array(across * down);
+  const texture = new Float32Array(across * down);
   const candidates: Candidate[] = [];
   for (let row = 0; row < down; row += 1)
     for (let column = 0; column < across; column += 1) {
@@ -69,7 +72,9 @@ export function findCandidates(
         bottom: Math.min(height - SURROUND, (row + 1) * CELL),
       };
       if (box.right <= box.left || box.bottom <= box.top) continue;
-      const least = Math.max(LEAST, ABOVE * medianIn(response, width, box));
+      const median = medianIn(response, width, box);
+      texture[row * across + column] = median;
+      const least = Math.max(LEAST, ABOVE * median);
       const from = candidates.length;
       for (let y = box.top; y < box.bottom; y += 1)
         for (let x = box.left, i = y * width + x; x < box.right; x += 1, i += 1) {
@@ -82,7 +87,7 @@ export function findCandidates(
         crowded[row * across + column] = 1;
       }
     }
-  return { candidates, crowded, across, down };
+  return { candidates, crowded, texture, across, down };
 }
 
 /** Whether a response is larger than its eight neighbours'; of equal ones the first counts. */

@@ -1,0 +1,25 @@
+import type { FlatField } from '../evenness';
+import type { Corners } from '../geometry';
+
+/**
+ * How a picture is derived from a master: the part between four corners (pixels of the
+ * master) made a rectangle, and the light evened out. The master itself stays as it is.
+ */
+export interface Derivation {
+  corners: Corners | null;
+  flatField: FlatField | null;
+}
+
+/** Width and height of what is derived, pixels: means of opposite sides, rounded. */
+export function derivedSize(
+  master: { width: number; height: number },
+  { corners }: Pick<Derivation, 'corners'>,
+): { width: number; height: number } {
+  if (!corners) return { width: master.width, height: master.height };
+  const [a, b, c, d] = corners;
+  const side = (p: typeof a, q: typeof a) => Math.hypot(p.x - q.x, p.y - q.y);
+  return {
+    width: Math.max(1, Math.round((side(a, b) + side(d, c)) / 2)),
+    height: Math.max(1, Math.round((side(a, d) + side(b, c)) / 2)),
+  };
+}

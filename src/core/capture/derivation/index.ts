@@ -1,0 +1,2 @@
+export * from './derivation';
+export * from './perspective';

@@ -1,0 +1,3 @@
+export * from './spectrum';
+export * from './periodicity';
+export * from './estimate';

@@ -1,0 +1,99 @@
+import FFT from 'fft.js';
+
+/** Sums of |second difference| over a picture: for every column, and for every row. */
+export interface Profiles {
+  along: Float64Array;
+  down: Float64Array;
+}
+
+/**
+ * Adds |second difference| of a part of a block of light (row by row) to profiles that begin
+ * at the part's own corner. The outermost pixels of the block have none.
+ */
+export function addSecondDifferences(
+  light: ArrayLike<number>,
+  width: number,
+  height: number,
+  part: { left: number; top: number; right: number; bottom: number },
+  { along, down }: Profiles,
+): void {
+  const left = Math.max(1, part.left);
+  const right = Math.min(width - 1, part.right);
+  const bottom = Math.min(height - 1, part.bottom);
+  for (let y = Math.max(1, part.top); y < bottom; y += 1) {
+    let sum = 0;
+    const to = y * width + right;
+    for (let i = y * width + left, x = left - part.left; i < to; i += 1, x += 1) {
+      const twice = 2 * light[i]!;
+      const a = twice - light[i - 1]! - light[i + 1]!;
+      const b = twice - light[i - width]! - light[i + width]!;
+      along[x]! += a < 0 ? -a : a;
+      sum += b < 0 ? -b : b;
+    }
+    down[y - part.top]! += sum;
+  }
+}
+
+/** Samples of a profile over which the slow part is taken out. */
+const SLOW = 12;
+/** Neighbouring frequencies by which the ground of the spectrum is judged. */
+const GROUND = 24;
+
+/** Strength of the periods in a profile, by frequency. */
+export interface Periods {
+  /** Cycles a pixel of bin 1 (bin i is i times as much). */
+  step: number;
+  /** Magnitude over the median of its neighbours; 1 is nothing. */
+  strength: Float64Array;
+}
+
+function medianOf(values: number[]): number {
+  values.sort((a, b) => a - b);
+  return values[values.length >> 1] ?? 0;
+}
+
+/** Spectrum of a profile's ratio to its running mean. Null under 64 samples. */
+export function periodsOf(profile: Float64Array): Periods | null {
+  const inner = profile.subarray(2, profile.length - 2);
+  const n = inner.length;
+  if (n < 64) return null;
+  const ratio = new Float64Array(n);
+  for (let i = 0; i < n; i += 1) {
+    let sum = 0;
+    let count = 0;
+    for (let k = Math.max(0, i - SLOW); k <= Math.min(n - 1, i + SLOW); k += 1, count += 1)
+      sum += inner[k]!;
+    ratio[i] = sum > 0 ? Math.max(-1, Math.min(1, (inner[i]! * count) / sum - 1)) : 0;
+  }
+  let side = 128;
+  while (side < 2 * n) side *= 2;
+  const fft = new FFT(side);
+  const line = new Array<number>(side).fill(0);
+  for (let i = 0; i < n; i += 1)
+    line[i] = ratio[i]! * (0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / n));
+  const out = fft.createComplexArray();
+  fft.realTransform(out, line);
+  const magnitude = Float64Array.from({ length: side / 2 + 1 }, (_, b) =>
+    Math.hypot(out[2 * b]!, out[2 * b + 1]!),
+  );
+  // A line of the spectrum is `side / n` bins wide: neighbours are looked up in such steps.
+  const wide = side / n;
+  const strength = magnitude.map((m, b) => {
+    const near: number[] = [];
+    for (let k = 2; k <= GROUND; k += 1)
+      for (const at of [b - k * wide, b + k * wide]) {
+        const v = magnitude[Math.round(at)];
+        if (v !== undefined) near.push(v);
+      }
+    return m / Math.max(1e-12, medianOf(near));
+  });
+  return { step: 1 / side, strength };
+}
+
+/** The highest strength within a line's width of a frequency. */
+export function strengthAt({ step, strength }: Periods, frequency: number, reach = 2): number {
+  const b = Math.round(frequency / step);
+  let best = 0;
+  for (let i = b - reach; i <= b + reach; i += 1) best = Math.max(best, strength[i] ?? 0);
+  return best;
+}

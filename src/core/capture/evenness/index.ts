@@ -1,0 +1,2 @@
+export * from './boardGrid';
+export * from './flatField';

@@ -1,0 +1,3 @@
+export * from './borderEdges';
+export * from './propose';
+export * from './skew';

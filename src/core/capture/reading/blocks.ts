@@ -1,0 +1,45 @@
+import { HALO } from '../specks';
+
+/** Side of the blocks in which a picture is read, pixels; a multiple of every cell and tile. */
+export const BLOCK = 1024;
+
+/** A part of a picture, pixels; `right` and `bottom` are just outside. */
+export interface Box {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** A block: the part that counts, and the part that is looked at. */
+export interface BlockPlace {
+  core: Box;
+  seen: Box;
+}
+
+export const blockRows = (height: number): number => Math.ceil(height / BLOCK);
+
+/** The blocks of one row of blocks, from the left. */
+export function blocksOfRow(width: number, height: number, row: number): BlockPlace[] {
+  const top = row * BLOCK;
+  const bottom = Math.min(height, top + BLOCK);
+  return Array.from({ length: Math.ceil(width / BLOCK) }, (_, i) => {
+    const core = { left: i * BLOCK, top, right: Math.min(width, (i + 1) * BLOCK), bottom };
+    return {
+      core,
+      seen: {
+        left: Math.max(0, core.left - HALO),
+        top: Math.max(0, top - HALO),
+        right: Math.min(width, core.right + HALO),
+        bottom: Math.min(height, bottom + HALO),
+      },
+    };
+  });
+}
+
+/** A power of two that brings the longest side down to `most` or less. */
+export function reduction(width: number, height: number, most: number): number {
+  let factor = 1;
+  while (Math.ceil(Math.max(width, height) / factor) > most) factor *= 2;
+  return factor;
+}

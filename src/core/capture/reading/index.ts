@@ -1,0 +1,4 @@
+export * from './blocks';
+export * from './blockReader';
+export * from './textureTiles';
+export * from './masterReading';

@@ -1,0 +1,102 @@
+import { CELL, findCandidates } from './candidates';
+import { centreSurround } from './centreSurround';
+import { halved, smoothed } from './grey';
+import type { Grey } from './grey';
+import { Examiner, isMeasured } from './measure';
+import type { Block, Clutter, Measured } from './measure';
+import { ownScore } from './score';
+
+/** Pixels around the part of a block that counts, so that what lies on its edge is seen whole. */
+export const HALO = 64;
+/** Levels that are searched: full size, half, quarter. */
+const LEVELS = 3;
+/** What scores lower by itself is no longer thought of as a speck, only as clutter. */
+const LEAST_SCORE = -3.5;
+
+/** What was seen in one block; places in pixels of the whole picture. */
+export interface Sweep {
+  things: Measured[];
+  /** x, y and contrast of everything else that stands out, one after the other. */
+  clutter: Float32Array;
+  /** Median response of each cell of the part that counts, row by row. */
+  texture: Float32Array;
+  /** Cells with too much in them. */
+  crowded: Uint8Array;
+  /** Cells across and down. */
+  across: number;
+  down: number;
+}
+
+/** Things found again at another level are the same. */
+class Seen {
+  private readonly places = new Map<number, Measured[]>();
+  readonly all: Measured[] = [];
+
+  private key = (x: number, y: number) => Math.floor(x / 16) * 65536 + Math.floor(y / 16);
+
+  add(thing: Measured): void {
+    const reach = Math.max(3, thing.diameter / 2);
+    for (let dy = -16; dy <= 16; dy += 16)
+      for (let dx = -16; dx <= 16; dx += 16)
+        for (const other of this.places.get(this.key(thing.x + dx, thing.y + dy)) ?? [])
+          if (Math.hypot(other.x - thing.x, other.y - thing.y) <= reach) return;
+    const key = this.key(thing.x, thing.y);
+    const here = this.places.get(key);
+    if (here) here.push(thing);
+    else this.places.set(key, [thing]);
+    this.all.push(thing);
+  }
+}
+
+/**
+ * Looks for specks in a block. `core` is the part that counts, in the block's own pixels, its
+ * corner on whole cells; `origin` is where the block lies in the picture.
+ */
+export function sweepBlock(
+  block: Block,
+  core: { left: number; top: number; right: number; bottom: number },
+  origin: { x: number; y: number },
+): Sweep {
+  const across = Math.ceil((core.right - core.left) / CELL);
+  const down = Math.ceil((core.bottom - core.top) / CELL);
+  const texture = new Float32Array(across * down);
+  const crowded = new Uint8Array(across * down);
+  const examiner = new Examiner(block);
+  const seen = new Seen();
+  const clutter: number[] = [];
+  const counts = ({ x, y }: { x: number; y: number }) =>
+    x >= core.left && x < core.right && y >= core.top && y < core.bottom;
+  let level: Grey = smoothed(block.light);
+  for (let l = 0, scale = 1; l < LEVELS; l += 1, scale *= 2) {
+    if (l > 0) level = smoothed(halved(level));
+    const found = findCandidates(centreSurround(level), level.width, level.height);
+    for (let row = 0; row < down; row += 1)
+      for (let column = 0; column < across; column += 1) {
+        const x = Math.floor((core.left / CELL + column) / scale);
+        const y = Math.floor((core.top / CELL + row) / scale);
+        if (x >= found.across || y >= found.down) continue;
+        const from = y * found.across + x;
+        if (l === 0) texture[row * across + column] = found.texture[from]!;
+        if (found.crowded[from]) crowded[row * across + column] = 1;
+      }
+    for (const c of found.candidates) {
+      const place = { x: (c.x + 0.5) * scale - 0.5, y: (c.y + 0.5) * scale - 0.5 };
+      const peak = { x: Math.round(place.x), y: Math.round(place.y) };
+      if (!counts(peak)) continue;
+      const thing = examiner.measure(peak, c.response < 0 ? -1 : 1, scale);
+      if (!thing) continue;
+      if (isMeasured(thing) && ownScore(thing) >= LEAST_SCORE) seen.add(thing);
+      else pushClutter(clutter, thing, origin);
+    }
+  }
+  const things = seen.all.map((t) => ({ ...t, x: t.x + origin.x, y: t.y + origin.y }));
+  return { things, clutter: Float32Array.from(clutter), texture, crowded, across, down };
+}
+
+function pushClutter(
+  list: number[],
+  { x, y, contrast }: Clutter,
+  origin: { x: number; y: number },
+): void {
+  list.push(x + origin.x, y + origin.y, contrast);
+}

@@ -1,0 +1,3 @@
+export * from './toneCounts';
+export * from './toneReading';
+export * from './noise';

@@ -1,0 +1,76 @@
+import { Spectrograph } from '@/core/capture/detail';
+import type { TileSpectrum } from '@/core/capture/detail';
+import { BLOCK, BlockReader, blocksOfRow, joinParts, readingOf } from '@/core/capture/reading';
+import type { MasterReading, ReadingPart, TilePlace } from '@/core/capture/reading';
+import type { RowRange } from './resampler';
+import { PixelSource } from './pixelSource';
+import type { Progress } from './progress';
+
+/** Reads some rows of blocks of a working copy. */
+export async function inspectBlocks(
+  { pixels, rows }: { pixels: string; rows: RowRange },
+  progress: Progress,
+): Promise<ReadingPart> {
+  const source = await PixelSource.open(pixels);
+  const { width, height, channels } = source;
+  const bottom = Math.min(height, rows.to * BLOCK);
+  const reader = new BlockReader(width, height, channels, rows.from * BLOCK, bottom);
+  try {
+    for (let row = rows.from; row < rows.to; row += 1) {
+      const places = blocksOfRow(width, height, row);
+      for (const [i, place] of places.entries()) {
+        const { left, top, right, bottom: to } = place.seen;
+        reader.add(source.part(top, to - top, left, right), place);
+        const done = (row - rows.from + (i + 1) / places.length) / (rows.to - rows.from);
+        progress('sweeping for specks, counting tones', done);
+      }
+    }
+    return reader.part();
+  } finally {
+    await source.close();
+  }
+}
+
+/** Power spectra of square tiles of a working copy, of light of 0..255. */
+function spectraOf(
+  source: PixelSource,
+  tiles: readonly TilePlace[],
+  side: number,
+  progress: Progress,
+): TileSpectrum[] {
+  const spectrograph = new Spectrograph(side);
+  const light = new Float32Array(side * side);
+  const { channels } = source;
+  return tiles.map(({ left, top }, k) => {
+    const samples = source.part(top, side, left, left + side);
+    for (let i = 0, s = 0; i < light.length; i += 1, s += channels)
+      light[i] =
+        channels === 1
+          ? samples[s]! / 257
+          : (77 * samples[s]! + 150 * samples[s + 1]! + 29 * samples[s + 2]!) / 65792;
+    progress('measuring detail', (k + 1) / tiles.length);
+    return spectrograph.of(light);
+  });
+}
+
+/** A reading, and the grid of darkest and lightest values that overlays are drawn from. */
+export interface Inspection {
+  reading: MasterReading;
+  extremes: Uint8Array;
+}
+
+/** Joins what was read of all rows of blocks, and takes the spectra that are still wanted. */
+export async function finishReading(
+  { pixels, parts }: { pixels: string; parts: ReadingPart[] },
+  progress: Progress,
+): Promise<Inspection> {
+  const source = await PixelSource.open(pixels);
+  try {
+    const joined = joinParts(parts, source.width, source.height);
+    const { tiles } = joined;
+    const spectra = tiles ? spectraOf(source, tiles.best, tiles.side, progress) : [];
+    return { reading: readingOf(joined, spectra), extremes: joined.part.extremes };
+  } finally {
+    await source.close();
+  }
+}
