@@ -7,6 +7,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { writePicture } from './picture';
+import { measureSpecks } from './specks';
 import { measureServer, serverMemory } from './server';
 
 const FOLDER = process.env.GLASSINE_BENCH_FOLDER ?? '/tmp/glassine-bench';
@@ -139,3 +140,4 @@ const run = (name: string) => wanted.length === 0 || wanted.includes(name);
 if (run('ratios')) await ratios();
 if (run('memory')) await memory();
 if (run('server')) await measureServer(join(FOLDER, 'server'));
+if (wanted[0] === 'specks') await measureSpecks(wanted[1]);

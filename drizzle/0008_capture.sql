@@ -70,8 +70,10 @@ CREATE TABLE `speck_event` (
 );
 --> statement-breakpoint
 CREATE INDEX `speck_event_of_work` ON `speck_event` (`work_id`);--> statement-breakpoint
+ALTER TABLE `file` ADD `icc_remark` text;--> statement-breakpoint
 ALTER TABLE `master` ADD `derivation` text;--> statement-breakpoint
-ALTER TABLE `master` ADD `picture` text;--> statement-breakpoint
+ALTER TABLE `master` ADD `picture` text;
+--> statement-breakpoint
 CREATE TRIGGER `reading_no_update` BEFORE UPDATE ON `reading` BEGIN SELECT RAISE(ABORT, 'reading is append-only'); END;
 --> statement-breakpoint
 CREATE TRIGGER `reading_no_delete` BEFORE DELETE ON `reading` BEGIN SELECT RAISE(ABORT, 'reading is append-only'); END;

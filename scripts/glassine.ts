@@ -1,4 +1,4 @@
-/** The command line of a studio: backup, restore, export, check, passphrase. */
+/** The command line of a studio: backup, restore, export, check, inspect, passphrase. */
 import { existsSync } from 'node:fs';
 import { chmod, mkdir, writeFile } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
@@ -10,6 +10,7 @@ import { exportEverything } from '@/studio/exportWork';
 import { startJob } from '@/studio/jobRuns';
 import { attachStudio, now } from '@/studio/open';
 import type { Studio } from '@/studio/open';
+import { filesIn, inspectFile } from '@/studio/inspectFiles';
 import { restoreBackup } from '@/studio/safekeeping';
 import type { BackupResult, CheckResult } from '@/studio/safekeeping';
 import { getJob } from '@/data';
@@ -20,6 +21,7 @@ const USAGE = `npm run -s glassine -- <command>
   restore FILE.zip FOLDER    into an empty or new folder, every file checked
   export FOLDER              every table as CSV and JSON
   check                      every stored file and the edition ledger
+  inspect PATH ... --json    reads masters, or all in a folder: one JSON object a line
   passphrase                 sets the passphrase that a network needs
 
 The data folder is GLASSINE_HOME, else ./var.`;
@@ -76,6 +78,25 @@ async function check(): Promise<void> {
   console.log('All are as they were stored; the ledger holds.');
 }
 
+/** One JSON object a file; true when every file could be read. */
+async function inspectAll(named: string[]): Promise<boolean> {
+  const files = await filesIn(named);
+  if (files.length === 0) throw new Stop('There is no TIFF, JPEG or PNG there.');
+  const never = new AbortController().signal;
+  let sound = true;
+  for (const file of files) {
+    const say = (stage: string, share: number) => {
+      if (process.stderr.isTTY)
+        process.stderr.write(`\r${file}: ${stage} ${Math.round(share * 100)} %      `);
+    };
+    const report = await inspectFile(file, say, never);
+    if (process.stderr.isTTY) process.stderr.write('\r');
+    if ('error' in report) sound = false;
+    console.log(JSON.stringify(report));
+  }
+  return sound;
+}
+
 async function passphrase(): Promise<void> {
   const reader = createInterface({ input: process.stdin, output: process.stderr });
   const typed = await reader.question(`Passphrase, at least ${SHORTEST} characters: `);
@@ -112,13 +133,21 @@ try {
     case 'check':
       await check();
       break;
+    case 'inspect': {
+      const named = process.argv.slice(3).filter((word) => word !== '--json');
+      need(named[0], 'The file or folder to read');
+      // Lines that are still on their way into a pipe are written before the end.
+      if (!(await inspectAll(named))) process.exitCode = 1;
+      break;
+    }
     case 'passphrase':
       await passphrase();
       break;
     default:
       throw new Stop(USAGE);
   }
-  process.exit(0);
+  await new Promise((done) => process.stdout.write('', done));
+  process.exit(process.exitCode ?? 0);
 } catch (error) {
   console.error(error instanceof Error ? error.message : String(error));
   process.exit(1);

@@ -49,6 +49,8 @@ export interface ProfileFacts {
   description: string;
   /** `RGB`, `GRAY`, `CMYK`, ... or null when unknown. */
   space: string | null;
+  /** ICC.1:2010, 7.2.5: `mntr`, `scnr`, `prtr`, `spac`, `link`, `abst`, `nmcl`. */
+  deviceClass: string;
 }
 
 /** Reads what an ICC profile says of itself; null when it is not a readable profile. */
@@ -59,7 +61,11 @@ export async function readProfile(bytes: Uint8Array): Promise<ProfileFacts | nul
   const description = cms.cmsGetProfileInfoASCII(profile, cmsInfoDescription, 'en', 'US');
   const space = cms.cmsGetColorSpaceASCII(profile);
   cms.cmsCloseProfile(profile);
-  return { description: description.replace(/\0.*$/s, '').trim(), space };
+  return {
+    description: description.replace(/\0.*$/s, '').trim(),
+    space,
+    deviceClass: String.fromCharCode(...bytes.subarray(12, 16)),
+  };
 }
 
 /** Levels of 65535 by which the direct way may differ from Little CMS. */

@@ -1,6 +1,6 @@
 import { Spectrograph } from '@/core/capture/detail';
 import type { TileSpectrum } from '@/core/capture/detail';
-import { BLOCK, BlockReader, blocksOfRow, joinParts, readingOf } from '@/core/capture/reading';
+import { BLOCK, BlockReader, blocksOfRow, joinParts, readingOf, tileLight } from '@/core/capture/reading';
 import type { MasterReading, ReadingPart, TilePlace } from '@/core/capture/reading';
 import type { RowRange } from './resampler';
 import { PixelSource } from './pixelSource';
@@ -39,17 +39,10 @@ function spectraOf(
   progress: Progress,
 ): TileSpectrum[] {
   const spectrograph = new Spectrograph(side);
-  const light = new Float32Array(side * side);
-  const { channels } = source;
   return tiles.map(({ left, top }, k) => {
     const samples = source.part(top, side, left, left + side);
-    for (let i = 0, s = 0; i < light.length; i += 1, s += channels)
-      light[i] =
-        channels === 1
-          ? samples[s]! / 257
-          : (77 * samples[s]! + 150 * samples[s + 1]! + 29 * samples[s + 2]!) / 65792;
     progress('measuring detail', (k + 1) / tiles.length);
-    return spectrograph.of(light);
+    return spectrograph.of(tileLight(samples, source.channels));
   });
 }
 

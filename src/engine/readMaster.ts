@@ -1,7 +1,8 @@
 import { open } from 'node:fs/promises';
-import type { MasterFacts } from '@/core/image';
+import type { IccRemark, MasterFacts } from '@/core/image';
 import { sniff } from '@/core/image';
 import { readProfile } from './colourEngine';
+import type { ProfileFacts } from './colourEngine';
 import { FileRefusal } from './fileRefusal';
 import { openPicture } from './sharpSetup';
 
@@ -33,6 +34,15 @@ export const decoderWords = (error: unknown): string =>
     .replace(/(\/[\w.-]+)+/g, '')
     .slice(0, 160);
 
+/** What is odd about an embedded profile, if anything is. */
+function iccRemark(profile: ProfileFacts | null, grey: boolean): IccRemark | null {
+  if (!profile) return 'unreadable';
+  if (!['mntr', 'scnr', 'spac', 'prtr'].includes(profile.deviceClass)) return 'wrongClass';
+  // The decoder hands out grey files with an RGB profile only as a mistake of whoever wrote them.
+  if (profile.space !== (grey ? 'GRAY' : 'RGB')) return 'otherModel';
+  return profile.deviceClass === 'prtr' ? 'output' : null;
+}
+
 /** Reads the facts of a picture file without decoding it. Throws FileRefusal. */
 export async function readMaster(
   path: string,
@@ -63,8 +73,8 @@ export async function readMaster(
     });
   const icc = meta.icc ? new Uint8Array(meta.icc) : null;
   const profile = icc ? await readProfile(icc) : null;
-  // The decoder hands out grey files with an RGB profile only as a mistake of whoever wrote them.
-  const fits = profile !== null && profile.space === (grey ? 'GRAY' : 'RGB');
+  const remark = icc ? iccRemark(profile, grey) : null;
+  const fits = profile !== null && (remark === null || remark === 'output');
   return {
     icc: fits ? icc : null,
     facts: {
@@ -81,6 +91,7 @@ export async function readMaster(
             ? null
             : (meta.density ?? null),
       iccDescription: fits ? profile.description || 'without a name' : null,
+      iccRemark: remark,
       orientation: meta.orientation ?? 1,
       bytes,
     },

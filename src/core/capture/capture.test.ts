@@ -1,6 +1,6 @@
 import type { MasterFacts } from '../image';
 import { size } from '../units';
-import { adviseMaster, sampledPpi } from '.';
+import { adviseSize, adviseTags, sampledPpi } from '.';
 
 const facts: MasterFacts = {
   format: 'tiff',
@@ -18,7 +18,14 @@ const codes = (
   over: Partial<MasterFacts>,
   original = size(300, 400),
   space: string | null = null,
-) => adviseMaster({ ...facts, ...over }, original, space, 300).map((c) => c.code);
+) => {
+  const given = { ...facts, ...over };
+  const { across, down } = sampledPpi(given, original);
+  return [
+    ...adviseTags(given, Math.min(across, down), space),
+    ...adviseSize(given, original, 300),
+  ].map((c) => c.code);
+};
 
 it('samples 600 ppi from 30 x 40 cm', () => {
   expect(sampledPpi(facts, size(300, 400)).across).toBeCloseTo(600, 0);
@@ -39,4 +46,6 @@ it('names what is missing or odd', () => {
     'ppiAbsent',
     'small',
   ]);
+  expect(codes({ ppiTag: 1 })).toEqual(['ppiNonsense']);
+  expect(codes({ iccRemark: 'output' })).toEqual(['strangeProfile']);
 });

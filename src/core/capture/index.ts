@@ -1,1 +1,2 @@
 export * from './advise';
+export * from './verdict';

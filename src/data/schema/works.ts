@@ -1,7 +1,7 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Derivation } from '@/core/capture/derivation';
 import type { SpaceId } from '@/core/colour';
-import type { MasterFormat } from '@/core/image';
+import type { IccRemark, MasterFormat } from '@/core/image';
 import type { Check, Recipe } from '@/core/prepare';
 import type { Fit } from '@/core/sizing';
 import type { WorkKind } from '@/core/work';
@@ -47,6 +47,7 @@ export const files = sqliteTable('file', {
   colourModel: text('colour_model').$type<'rgb' | 'grey'>().notNull(),
   ppiTag: real('ppi_tag'),
   iccDescription: text('icc_description'),
+  iccRemark: text('icc_remark').$type<IccRemark>(),
   orientation: integer('orientation').notNull(),
   storedAt: at('stored_at'),
 });

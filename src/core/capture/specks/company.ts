@@ -36,11 +36,18 @@ export class Neighbours<T extends { x: number; y: number }> {
 
 const ratio = (a: number, b: number) => Math.max(a / b, b / a);
 
-/** Company of every thing, in the same order. */
-export function companyOf(things: readonly Measured[], clutter: Float32Array): Company[] {
+/** Company of every thing, in the same order. `textureAt`: of the cell at a place. */
+export function companyOf(
+  things: readonly Measured[],
+  clutter: Float32Array,
+  textureAt: (x: number, y: number) => number,
+): Company[] {
   const own = new Neighbours(things, FAR);
   const company = new Map(
-    things.map((thing) => [thing, { clutter: 0, similar: 0, alike: 0 }]),
+    things.map((thing) => [
+      thing,
+      { clutter: 0, similar: 0, alike: 0, texture: textureAt(thing.x, thing.y) },
+    ]),
   );
   // Clutter is by far the larger crowd: it is gone through once, and looks for things.
   for (let i = 0; i + 2 < clutter.length; i += 3) {

@@ -34,15 +34,15 @@ export interface SpeckReading {
 /** Side of the tiles that are called busy, pixels. */
 export const BUSY_TILE = 512;
 /** Confidence from which a speck is shown at first; can be changed. */
-export const SHOWN_FROM = 0.6;
+export const SHOWN_FROM = 0.5;
 const LEAST_CONFIDENCE = 0.2;
 const MOST_KEPT = 4000;
 /** Median response of a cell, of 255, from which faint specks drown in it. */
-const DROWNING = 3;
+const DROWNING = 2;
 /** Share of such cells that makes a tile busy. */
-const BUSY_SHARE = 0.25;
+const BUSY_SHARE = 0.5;
 /** What is this sure stands out even in a busy tile. */
-const STANDS_OUT = 0.9;
+const STANDS_OUT = 0.6;
 
 /** Cells of a picture, row by row. */
 export interface SweptCells {
@@ -89,7 +89,10 @@ export function findSpecks(
   const tileOf = (x: number, y: number) =>
     Math.floor(y / BUSY_TILE) * 65536 + Math.floor(x / BUSY_TILE);
   const inBusy = new Set(busy.map((t) => tileOf(t.left, t.top)));
-  const company = companyOf(things, clutter);
+  const company = companyOf(things, clutter, (x, y) => {
+    const at = Math.floor(y / CELL) * cells.across + Math.floor(x / CELL);
+    return cells.texture[at] ?? 0;
+  });
   const found = things
     .map((t, i) => ({
       x: t.x,

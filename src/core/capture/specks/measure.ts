@@ -44,6 +44,9 @@ const RING_TO = 7;
 /** Less contrast than this, of 255, is never looked at. */
 const LEAST = 4;
 
+/** What is so much larger at a quarter of the contrast than at half of it has frayed. */
+const FRAYED = 2.5;
+
 const chroma = (colour: number[]): number => Math.max(...colour) - Math.min(...colour);
 
 /** Measures things in one block. */
@@ -121,48 +124,54 @@ export class Examiner {
     const standsOut = best - sign * first;
     if (standsOut < LEAST) return null;
     const clutter = { x: seedX, y: seedY, contrast: sign * standsOut };
-    const area = grower.grow(seed, first, standsOut / 2, sign);
+    const half = grower.grow(seed, first, standsOut / 2, sign);
+    const quarter = grower.grow(seed, first, standsOut / 4, sign);
+    // A thin hair falls to pieces at half its contrast: what holds together lower down is it.
+    const frayed = half > 0 && quarter > FRAYED * half;
+    const level = frayed ? 1 / 4 : 1 / 2;
+    const area = frayed ? quarter : grower.grow(seed, first, standsOut * level, sign);
     if (area < 4) return clutter;
-    const { pixels } = grower;
-    let sx = 0;
-    let sy = 0;
-    let light = 0;
-    let left = width;
-    let right = 0;
-    let top = height;
-    let bottom = 0;
+    const body = this.bodyOf(area);
+    const ring = this.lookAround(body);
+    if (!ring) return clutter;
+    const contrast = body.light - ring.median;
+    if (sign * contrast < LEAST) return clutter;
+    const tone = this.meanColour(grower.pixels, area);
+    const around = this.meanColour(this.ring, ring.count);
+    const wide = grower.grow(seed, ring.median, (standsOut * level) / 2, sign);
+    const core = grower.grow(seed, ring.median, standsOut * (frayed ? 0.4 : 0.75), sign);
+    return {
+      x: body.x,
+      y: body.y,
+      contrast,
+      diameter: 2 * Math.sqrt(area / Math.PI),
+      length: Math.hypot(body.right - body.left + 1, body.bottom - body.top + 1),
+      ground: Math.max(ring.spread, 0.5),
+      unevenness: ring.unevenness,
+      softness: wide ? wide / Math.max(1, core) : 99,
+      colour: block.channels === 3 ? chroma(tone) - chroma(around) : 0,
+      tone,
+    };
+  }
+
+  /** Middle, mean light and box of the thing grown last. */
+  private bodyOf(area: number) {
+    const { width, data } = this.block.light;
+    const { pixels } = this.grower;
+    const body = { x: 0, y: 0, light: 0, left: width, right: 0, top: Infinity, bottom: 0 };
     for (let k = 0; k < area; k += 1) {
       const i = pixels[k]!;
       const x = i % width;
       const y = (i - x) / width;
-      sx += x;
-      sy += y;
-      light += data[i]!;
-      if (x < left) left = x;
-      if (x > right) right = x;
-      if (y < top) top = y;
-      if (y > bottom) bottom = y;
+      body.x += x / area;
+      body.y += y / area;
+      body.light += data[i]! / area;
+      if (x < body.left) body.left = x;
+      if (x > body.right) body.right = x;
+      if (y < body.top) body.top = y;
+      if (y > body.bottom) body.bottom = y;
     }
-    const ring = this.lookAround({ left, right, top, bottom });
-    if (!ring) return clutter;
-    const contrast = light / area - ring.median;
-    if (sign * contrast < LEAST) return clutter;
-    const tone = this.meanColour(pixels, area);
-    const around = this.meanColour(this.ring, ring.count);
-    const quarter = grower.grow(seed, ring.median, standsOut / 4, sign);
-    const threeQuarters = grower.grow(seed, ring.median, (standsOut * 3) / 4, sign);
-    return {
-      x: sx / area,
-      y: sy / area,
-      contrast,
-      diameter: 2 * Math.sqrt(area / Math.PI),
-      length: Math.hypot(right - left + 1, bottom - top + 1),
-      ground: Math.max(ring.spread, 0.5),
-      unevenness: ring.unevenness,
-      softness: quarter ? quarter / Math.max(1, threeQuarters) : 99,
-      colour: block.channels === 3 ? chroma(tone) - chroma(around) : 0,
-      tone,
-    };
+    return body;
   }
 
   /** The ground in an elliptic ring around a box, what was grown last left out. */

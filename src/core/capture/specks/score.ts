@@ -8,58 +8,85 @@ export interface Company {
   similar: number;
   /** Of these, such as are like it in tone also, closely: a population, painted or grown. */
   alike: number;
+  /** Median centre-surround response of the cell it lies in, of 255. */
+  texture: number;
 }
 
 /**
- * Weights of a logistic regression on specks planted in photographs; what tells a speck is
- * its contrast against the ground's own spread, a hard edge, no colour of its own, and being
- * alone. Evaluated by `npm run bench -- specks`.
+ * Weights of a logistic regression on specks planted in photographs and in made-up paintings
+ * full of dots, spatter, stars and highlights. What tells a speck: it stands well out of its
+ * ground, is neither spongy nor razor sharp, has no colour of its own, and is alone.
+ * `npm run bench -- specks` measures how well.
  */
 const WEIGHTS = {
-  bias: -2.059,
-  signal: 1.008,
-  unevenness: 0.218,
-  softness: -0.528,
-  colour: -1.735,
-  contrast: 0.399,
-  diameter: 0.182,
-  clutter: -1.063,
-  similar: -0.876,
-};
-/** So many alike are a population, not dust. */
-const POPULATION = 3;
-const OF_POPULATION = -1.2;
+  bias: -6.461,
+  signal: 0.954,
+  signalSquared: -0.409,
+  unevenness: -2.528,
+  veryUneven: 2.136,
+  softness: -1.949,
+  verySoft: 1.705,
+  colour: -1.03,
+  colourful: -1.55,
+  contrast: -0.699,
+  faintness: 4.216,
+  diameter: 0.046,
+  elongation: 0.589,
+  clutter: -0.222,
+  similar: -1.021,
+  alike: -1.206,
+  ground: -1.228,
+  signalOnGround: 0.05,
+  texture: -1.01,
+  similarInTexture: 0.31,
+} as const;
+type Trait = keyof typeof WEIGHTS;
 
-/** The inputs of the regression, by name. */
-export const traits = (m: Measured) => ({
-  signal: Math.log(Math.abs(m.contrast) / m.ground),
-  unevenness: m.unevenness / Math.abs(m.contrast),
-  softness: Math.log(m.softness),
-  colour: m.colour / Math.abs(m.contrast),
-  contrast: Math.log(Math.abs(m.contrast)),
-  diameter: Math.log(m.diameter),
-});
+/** Contrast, as a logarithm, beyond which more of it says no more. */
+const STRONG = 3.2;
+/** So many alike may come together by chance. */
+const BY_CHANCE = 2;
+const within = (v: number) => Math.max(-6, Math.min(6, v));
 
-/** Score of a thing by itself, before its company is known; the logarithm of the odds. */
-export function ownScore(m: Measured): number {
-  const t = traits(m);
-  return (
-    WEIGHTS.bias +
-    WEIGHTS.signal * t.signal +
-    WEIGHTS.unevenness * t.unevenness +
-    WEIGHTS.softness * t.softness +
-    WEIGHTS.colour * t.colour +
-    WEIGHTS.contrast * t.contrast +
-    WEIGHTS.diameter * t.diameter
-  );
+/** The inputs of the regression, by name; all but the weights' bias. */
+export function traits(m: Measured, company: Company): Record<Trait, number> {
+  const strength = Math.abs(m.contrast);
+  const signal = within(Math.log(strength / m.ground));
+  const unevenness = within(m.unevenness / strength);
+  const softness = within(Math.log(m.softness));
+  const colour = within(m.colour / strength);
+  const contrast = Math.log(strength);
+  const ground = Math.log(m.ground);
+  const texture = Math.log(company.texture + 0.3);
+  const similar = Math.log1p(company.similar);
+  return {
+    bias: 1,
+    signal,
+    signalSquared: signal ** 2,
+    unevenness,
+    veryUneven: Math.max(0, unevenness - 0.3),
+    softness,
+    verySoft: Math.max(0, softness - 1),
+    colour,
+    colourful: Math.max(0, colour),
+    contrast,
+    faintness: Math.min(contrast, STRONG),
+    diameter: Math.log(m.diameter),
+    elongation: Math.log(m.length / m.diameter),
+    clutter: Math.log1p(company.clutter),
+    similar,
+    alike: Math.log1p(Math.max(0, company.alike - BY_CHANCE)),
+    ground,
+    signalOnGround: signal * ground,
+    texture,
+    similarInTexture: similar * texture,
+  };
 }
 
-/** How sure it is that a thing is a speck, 0..1. */
+/** How sure it is that a thing is a speck and no part of the picture, 0..1. */
 export function speckConfidence(m: Measured, company: Company): number {
-  const odds =
-    ownScore(m) +
-    WEIGHTS.clutter * Math.log1p(company.clutter) +
-    WEIGHTS.similar * Math.log1p(company.similar) +
-    OF_POPULATION * Math.max(0, company.alike - POPULATION + 1);
+  const t = traits(m, company);
+  let odds = 0;
+  for (const name of Object.keys(WEIGHTS) as Trait[]) odds += WEIGHTS[name] * t[name];
   return 1 / (1 + Math.exp(-odds));
 }

@@ -4,14 +4,13 @@ import { halved, smoothed } from './grey';
 import type { Grey } from './grey';
 import { Examiner, isMeasured } from './measure';
 import type { Block, Clutter, Measured } from './measure';
-import { ownScore } from './score';
 
 /** Pixels around the part of a block that counts, so that what lies on its edge is seen whole. */
 export const HALO = 64;
 /** Levels that are searched: full size, half, quarter. */
 const LEVELS = 3;
-/** What scores lower by itself is no longer thought of as a speck, only as clutter. */
-const LEAST_SCORE = -3.5;
+/** What stands out by less than this many times its ground's spread is clutter, no speck. */
+const LEAST_SIGNAL = 1.5;
 
 /** What was seen in one block; places in pixels of the whole picture. */
 export interface Sweep {
@@ -85,7 +84,8 @@ export function sweepBlock(
       if (!counts(peak)) continue;
       const thing = examiner.measure(peak, c.response < 0 ? -1 : 1, scale);
       if (!thing) continue;
-      if (isMeasured(thing) && ownScore(thing) >= LEAST_SCORE) seen.add(thing);
+      if (isMeasured(thing) && Math.abs(thing.contrast) >= LEAST_SIGNAL * thing.ground)
+        seen.add(thing);
       else pushClutter(clutter, thing, origin);
     }
   }
