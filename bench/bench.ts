@@ -7,6 +7,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { writePicture } from './picture';
+import { measureDetail } from './detail';
 import { measureSpecks } from './specks';
 import { measureServer, serverMemory } from './server';
 
@@ -141,3 +142,4 @@ if (run('ratios')) await ratios();
 if (run('memory')) await memory();
 if (run('server')) await measureServer(join(FOLDER, 'server'));
 if (wanted[0] === 'specks') await measureSpecks(wanted[1]);
+if (wanted[0] === 'detail' && wanted[1]) await measureDetail(wanted[1]);

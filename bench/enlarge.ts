@@ -1,12 +1,6 @@
 import sharp from 'sharp';
 import { lanczos3 } from '@/core/image';
-
-/** A picture of 16-bit RGB samples. */
-export interface Samples {
-  width: number;
-  height: number;
-  data: Uint16Array;
-}
+import type { Samples } from '../demo/capture/dust';
 
 export type Kernel = 'bilinear' | 'bicubic' | 'lanczos';
 
@@ -107,9 +101,7 @@ export async function throughEight(
   const back =
     quality === null
       ? eight
-      : await sharp(
-          await sharp(eight, { raw }).jpeg({ quality }).toBuffer(),
-        )
+      : await sharp(await sharp(eight, { raw }).jpeg({ quality }).toBuffer())
           .raw()
           .toBuffer();
   return { width, height, data: widened(back) };
@@ -123,9 +115,6 @@ export async function middleOf(path: string, most: number): Promise<Samples> {
   const h = Math.min(most, height);
   const left = (width - w) >> 1;
   const top = (height - h) >> 1;
-  const data = await open
-    .extract({ left, top, width: w, height: h })
-    .raw()
-    .toBuffer();
+  const data = await open.extract({ left, top, width: w, height: h }).raw().toBuffer();
   return { width: w, height: h, data: widened(data) };
 }

@@ -4,7 +4,9 @@ import { extname, join } from 'node:path';
 /** The pictures of a folder, in order. */
 export const picturesIn = (folder: string): string[] =>
   readdirSync(folder)
-    .filter((name) => ['.jpg', '.jpeg', '.png', '.tif', '.tiff'].includes(extname(name).toLowerCase()))
+    .filter((name) =>
+      ['.jpg', '.jpeg', '.png', '.tif', '.tiff'].includes(extname(name).toLowerCase()),
+    )
     .sort()
     .map((name) => join(folder, name));
 

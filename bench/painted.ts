@@ -1,5 +1,5 @@
-import { chance } from './plant';
-import type { Samples } from './enlarge';
+import { chance } from '../demo/capture/dust';
+import type { Samples } from '../demo/capture/dust';
 
 /** Kinds of small things that belong in a picture. */
 export const PAINTED = ['dots', 'stars', 'highlights', 'spatter'] as const;
@@ -18,9 +18,20 @@ function disc(
   colour: Colour,
 ): void {
   const reach = Math.ceil(radius + 2 * soft);
-  for (let y = Math.max(0, Math.floor(cy) - reach); y <= Math.min(height - 1, cy + reach); y += 1)
-    for (let x = Math.max(0, Math.floor(cx) - reach); x <= Math.min(width - 1, cx + reach); x += 1) {
-      const part = Math.min(1, Math.max(0, (radius - Math.hypot(x - cx, y - cy)) / soft + 0.5));
+  for (
+    let y = Math.max(0, Math.floor(cy) - reach);
+    y <= Math.min(height - 1, cy + reach);
+    y += 1
+  )
+    for (
+      let x = Math.max(0, Math.floor(cx) - reach);
+      x <= Math.min(width - 1, cx + reach);
+      x += 1
+    ) {
+      const part = Math.min(
+        1,
+        Math.max(0, (radius - Math.hypot(x - cx, y - cy)) / soft + 0.5),
+      );
       const i = (y * width + x) * 3;
       for (let c = 0; c < 3; c += 1)
         data[i + c] = Math.round(data[i + c]! + part * (colour[c]! * 257 - data[i + c]!));
@@ -37,12 +48,18 @@ export function paintedPicture(kind: PaintedKind, seed: number): Samples {
   };
   const of = (low: number, high: number) => low + random() * (high - low);
   const dark = kind === 'stars';
-  const from: Colour = dark ? [of(5, 25), of(8, 30), of(25, 60)] : [of(150, 235), of(150, 235), of(140, 230)];
+  const from: Colour = dark
+    ? [of(5, 25), of(8, 30), of(25, 60)]
+    : [of(150, 235), of(150, 235), of(140, 230)];
   const lean: Colour = [of(-30, 20), of(-30, 20), of(-20, 30)];
   for (let y = 0, i = 0; y < SIDE; y += 1)
     for (let x = 0; x < SIDE; x += 1)
       for (let c = 0; c < 3; c += 1, i += 1) {
-        const v = from[c]! + lean[c]! * (y / SIDE) + 6 * Math.sin(x / 190 + c) + (random() - 0.5) * 2;
+        const v =
+          from[c]! +
+          lean[c]! * (y / SIDE) +
+          6 * Math.sin(x / 190 + c) +
+          (random() - 0.5) * 2;
         picture.data[i] = Math.min(65535, Math.max(0, Math.round(v * 257)));
       }
   const place = (): [number, number] => [of(30, SIDE - 30), of(30, SIDE - 30)];
@@ -50,11 +67,16 @@ export function paintedPicture(kind: PaintedKind, seed: number): Samples {
     for (let n = 0; n < 260; n += 1) {
       const light = of(120, 250);
       const radius = 0.9 + 3.2 * random() ** 3;
-      disc(picture, place(), radius, 1.2, [light, light, Math.min(255, light + of(-10, 25))]);
+      disc(picture, place(), radius, 1.2, [
+        light,
+        light,
+        Math.min(255, light + of(-10, 25)),
+      ]);
     }
   if (kind === 'spatter') {
     const ink: Colour = [of(20, 90), of(20, 90), of(20, 90)];
-    for (let n = 0; n < 180; n += 1) disc(picture, place(), 1 + 6 * random() ** 2, 1.1, ink);
+    for (let n = 0; n < 180; n += 1)
+      disc(picture, place(), 1 + 6 * random() ** 2, 1.1, ink);
   }
   if (kind === 'dots')
     for (let group = 0; group < 9; group += 1) {

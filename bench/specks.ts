@@ -3,11 +3,11 @@ import { readPicture } from '@/core/capture/reading';
 import { SHOWN_FROM } from '@/core/capture/specks';
 import type { BusyTile, Speck } from '@/core/capture/specks';
 import { middleOf } from './enlarge';
-import type { Samples } from './enlarge';
+import type { Samples } from '../demo/capture/dust';
 import { picturesIn, share } from './folder';
 import { PAINTED, paintedPicture } from './painted';
-import { plantSpecks } from './plant';
-import type { Planted } from './plant';
+import { plantSpecks } from '../demo/capture/dust';
+import type { Planted } from '../demo/capture/dust';
 
 const SIDE = 1536;
 const IN_PHOTOGRAPHS = 45;
@@ -21,7 +21,9 @@ interface Tried {
 }
 
 const within = (tiles: BusyTile[], { x, y }: { x: number; y: number }): boolean =>
-  tiles.some((t) => x >= t.left && y >= t.top && x < t.left + t.width && y < t.top + t.height);
+  tiles.some(
+    (t) => x >= t.left && y >= t.top && x < t.left + t.width && y < t.top + t.height,
+  );
 
 /** Plants specks over a picture, sweeps it, and holds what was found against what was planted. */
 function tryPicture(picture: Samples, count: number, seed: number): Tried {

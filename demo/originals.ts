@@ -29,6 +29,8 @@ export interface Original {
   ppi: number;
   space: SpaceId | null;
   file: string;
+  /** What its capture was like: specks on the glass, the bed left in, lying askew. */
+  capture?: { dust?: number; bed?: { pixels: number; degrees: number } };
   /** Days ago the work was entered in the drawer. */
   entered: number;
 }
@@ -49,6 +51,7 @@ export const ORIGINALS: Original[] = [
     ppi: 600,
     space: 'prophoto-rgb',
     file: 'salt-pans_flatbed_600.tif',
+    capture: { dust: 14 },
     entered: 366,
   },
   {
@@ -185,6 +188,7 @@ export const ORIGINALS: Original[] = [
     ppi: 300,
     space: 'a98-rgb',
     file: 'pear-branch_flatbed.tif',
+    capture: { dust: 5, bed: { pixels: 90, degrees: 0.7 } },
     entered: 262,
   },
   {

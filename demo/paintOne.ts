@@ -4,8 +4,11 @@ import { RGB_SPACES, iccProfile } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import { createTransform } from '@/engine/colourEngine';
 import { createTiff } from '@/engine/tiffWriter';
+import { plantSpecks } from './capture/dust';
+import { layOnBed } from './capture/bed';
 import type { Canvas } from './paint/canvas';
 import { originalOf } from './originals';
+import type { Original } from './originals';
 
 const narrow = (pixels: Uint16Array): Uint8Array => {
   const flat = new Uint8Array(pixels.length);
@@ -14,7 +17,7 @@ const narrow = (pixels: Uint16Array): Uint8Array => {
 };
 
 async function writeTiff(
-  canvas: Canvas,
+  canvas: Pick<Canvas, 'width' | 'height' | 'pixels'>,
   path: string,
   bits: 8 | 16,
   ppi: number,
@@ -55,10 +58,24 @@ async function writeTiff(
   await writer.finish();
 }
 
+const SEED = 20;
+
+/** The original as its scanner saw it. */
+function captured(
+  { width, height, pixels }: Pick<Canvas, 'width' | 'height' | 'pixels'>,
+  { dust, bed }: NonNullable<Original['capture']>,
+): Pick<Canvas, 'width' | 'height' | 'pixels'> {
+  const flat = { width, height, data: pixels };
+  const seen = bed ? layOnBed(flat, bed.pixels, bed.degrees) : flat;
+  if (dust) plantSpecks(seen, dust, SEED);
+  return { width: seen.width, height: seen.height, pixels: seen.data };
+}
+
 /** Paints one original and writes it as its scan or photograph would come. */
 async function main([name = '', path = '']: string[]) {
   const original = originalOf(name);
-  const canvas = original.paint(original.width, original.height);
+  const painted = original.paint(original.width, original.height);
+  const canvas = captured(painted, original.capture ?? {});
   if (original.file.endsWith('.jpg')) {
     const jpeg = await sharp(narrow(canvas.pixels), {
       raw: { width: canvas.width, height: canvas.height, channels: 3 },

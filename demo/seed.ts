@@ -1,10 +1,11 @@
 import { spawn } from 'node:child_process';
 import { createReadStream } from 'node:fs';
-import { mkdir, rm } from 'node:fs/promises';
+import { mkdir, rm, stat, writeFile } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { minor, mm } from '@/core/units';
 import {
+  addBoardShot,
   addMaterial,
   addPaper,
   addWork,
@@ -13,7 +14,8 @@ import {
   moveStock,
   saveSettings,
 } from '@/data';
-import { receive, startWorkersBy } from '@/engine';
+import { hashFile, receive, runInWorker, startWorkersBy } from '@/engine';
+import { boardShot } from './capture/board';
 import { openStudio } from '@/studio/open';
 import type { Studio } from '@/studio/open';
 import { takeMaster } from '@/studio/masterWork';
@@ -96,6 +98,23 @@ async function settled(open: Studio, workIds: number[]) {
   }
 }
 
+/** A board photographed in the light in which a work was: the left lamp too far away, and too low. */
+async function board(open: Studio, folder: string, workId: number) {
+  const name = 'buoy-yard_board.png';
+  const path = join(folder, name);
+  const lamps = [
+    { aside: -1.5, before: 1.5, strength: 0.8 },
+    { aside: 1.25, before: 1.35, strength: 1 },
+  ];
+  await writeFile(path, await boardShot([1000, 1400], lamps, 3));
+  const { size: bytes } = await stat(path);
+  const never = new AbortController().signal;
+  const shot = await runInWorker('board', { path, bytes }, () => undefined, never);
+  const sha256 = await hashFile(path);
+  const at = daysAgo(168, 16);
+  await open.db.write((tx) => addBoardShot(tx, { workId, name, sha256, ...shot, at }));
+}
+
 /** Two at a time, in order. */
 async function pairs<T>(items: T[], run: (item: T) => Promise<void>) {
   const queue = [...items];
@@ -148,6 +167,7 @@ async function main() {
     );
   });
   await settled(open, [...works.values()]);
+  await board(open, folder, works.get('buoyYard')!);
   await rm(folder, { recursive: true, force: true });
   say('  tiles cut; now the trade of a year');
   await trade(open, works, paperIds, say);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { adviseMaster, sampledPpi } from './capture';
+import { adviseSize, adviseTags, sampledPpi } from './capture';
 import { planMat } from './finishing';
 import {
   PACKING_RULES,
@@ -113,22 +113,19 @@ it('an original sampled at r ppi has r x its inches of pixels, whatever its tag 
       const { across, down } = sampledPpi(facts, size(w, h));
       expect(across).toBeCloseTo(r, 6);
       expect(down).toBeCloseTo(r, 6);
-      const codes = adviseMaster(
-        {
-          ...facts,
-          format: 'tiff',
-          bitsPerChannel: 16,
-          channels: 3,
-          colourModel: 'rgb',
-          ppiTag: r,
-          iccDescription: 'sRGB',
-          orientation: 1,
-          bytes: 1,
-        },
-        size(w, h),
-        null,
-        300,
-      ).map((c) => c.code);
+      const tagged = {
+        ...facts,
+        format: 'tiff' as const,
+        bitsPerChannel: 16,
+        channels: 3,
+        colourModel: 'rgb' as const,
+        ppiTag: r,
+        iccDescription: 'sRGB',
+        orientation: 1,
+        bytes: 1,
+      };
+      expect(adviseTags(tagged, Math.min(across, down), null)).toEqual([]);
+      const codes = adviseSize(tagged, size(w, h), 300).map((c) => c.code);
       expect(codes).toEqual(r < 300 - 1e-9 ? ['small'] : []);
     }),
   ));

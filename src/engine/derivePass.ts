@@ -36,7 +36,11 @@ function header(width: number, height: number, channels: number): Buffer {
 }
 
 /** Lays the derived working copy out, full of zeros, and answers how high it is. */
-export async function layOutDerived({ pixels, derivation, part }: DeriveWork): Promise<number> {
+export async function layOutDerived({
+  pixels,
+  derivation,
+  part,
+}: DeriveWork): Promise<number> {
   const source = await PixelSource.open(pixels);
   const { width, height } = derivedSize(source, derivation);
   const { channels } = source;
@@ -100,7 +104,10 @@ export async function deriveRows(
           writeSync(file.fd, lines, y * bytes, bytes, at);
         }
       }
-      progress('straightening and cropping', (top + rows - range.from) / (range.to - range.from));
+      progress(
+        'straightening and cropping',
+        (top + rows - range.from) / (range.to - range.from),
+      );
     }
   } finally {
     await Promise.all([source.close(), file.close()]);

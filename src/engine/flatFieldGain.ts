@@ -32,7 +32,8 @@ export class FlatFieldGain {
       const light = Math.min(curve[last]!, (p / BACK) ** 2);
       while (v < 65534 && this.linear[v + 1]! < light) v += 1;
       const step = this.linear[v + 1]! - this.linear[v]!;
-      this.encoded[p] = v + (step > 0 ? Math.min(1, Math.max(0, (light - this.linear[v]!) / step)) : 0);
+      this.encoded[p] =
+        v + (step > 0 ? Math.min(1, Math.max(0, (light - this.linear[v]!) / step)) : 0);
     }
   }
 
@@ -57,6 +58,8 @@ export class FlatFieldGain {
     if (light >= 1) return 65535;
     const place = Math.sqrt(light) * BACK;
     const low = place | 0;
-    return this.encoded[low]! + (place - low) * (this.encoded[low + 1]! - this.encoded[low]!);
+    return (
+      this.encoded[low]! + (place - low) * (this.encoded[low + 1]! - this.encoded[low]!)
+    );
   }
 }

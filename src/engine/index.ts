@@ -12,3 +12,4 @@ export type { PrintFileWork } from './printFilePass';
 export { BadArchive } from './archive';
 export type { Manifest, PackResult } from './archive';
 export { pixelSize } from './pixelSource';
+export { linearCurve } from './linearCurve';

@@ -1,6 +1,13 @@
 import { Spectrograph } from '@/core/capture/detail';
 import type { TileSpectrum } from '@/core/capture/detail';
-import { BLOCK, BlockReader, blocksOfRow, joinParts, readingOf, tileLight } from '@/core/capture/reading';
+import {
+  BLOCK,
+  BlockReader,
+  blocksOfRow,
+  joinParts,
+  readingOf,
+  tileLight,
+} from '@/core/capture/reading';
 import type { MasterReading, ReadingPart, TilePlace } from '@/core/capture/reading';
 import type { RowRange } from './resampler';
 import { PixelSource } from './pixelSource';

@@ -1,4 +1,5 @@
 import { checkStored, packArchive, unpackArchive } from './archive';
+import { readBoard } from './boardGrid';
 import { decodeMaster } from './workingCopy';
 import { deriveRows } from './derivePass';
 import { finishReading, inspectBlocks } from './inspectPass';
@@ -34,6 +35,7 @@ export const TASKS = {
     },
     progress: Progress,
   ) => printFileRows(input.work, input.range, progress),
+  board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),
   pack: packArchive,
   unpack: unpackArchive,

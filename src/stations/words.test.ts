@@ -92,9 +92,9 @@ it.each([
 ] as [MasterCaution, string, RegExp][])(
   'the caution %j says what it means',
   (caution, head, meaning) => {
-    const [name, words] = cautionWords(caution, format);
-    expect(name).toBe(head);
-    expect(plain(words)).toMatch(meaning);
+    const words = cautionWords(caution, format, 3);
+    expect(plain(words.head)).toBe(head);
+    expect(plain(words.meaning)).toMatch(meaning);
   },
 );
 

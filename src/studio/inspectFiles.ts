@@ -96,8 +96,7 @@ export async function inspectFile(
         high: tone.clipped.high.map((v) => rounded(v, 6)),
       },
       noise: noise.overall === null ? null : rounded(noise.overall, 3),
-      skewDegrees:
-        geometry.skewDegrees === null ? null : rounded(geometry.skewDegrees, 3),
+      skewDegrees: geometry.skewDegrees === null ? null : rounded(geometry.skewDegrees, 3),
       warnings: [...adviseTags(facts, null, null), ...readingCautions(judged)],
     };
   } catch (error) {
@@ -111,5 +110,8 @@ function wordsFor(file: string, error: unknown): string {
   if (error instanceof FileRefusal) return refusalWords(file, error.refused);
   const { code } = error as NodeJS.ErrnoException;
   if (code === 'ENOENT') return `${file}: there is no such file, or it went away.`;
-  return faultWords(error) ?? `${file}: ${error instanceof Error ? error.message : String(error)}`;
+  return (
+    faultWords(error) ??
+    `${file}: ${error instanceof Error ? error.message : String(error)}`
+  );
 }

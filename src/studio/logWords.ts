@@ -32,6 +32,17 @@ const spaceOf = (id: string) => RGB_SPACES[id as SpaceId]?.name ?? id;
 const plain = (d: Detail, key: string) =>
   d[key] === null || d[key] === undefined ? '' : String(d[key]);
 
+const SPECK_WORDS: Record<string, string> = {
+  mended: 'mended',
+  partOfPicture: 'belongs to the picture',
+  ignored: 'let be',
+};
+const SIGNATURE_WORDS: Record<string, string> = {
+  inPicture: 'in the picture',
+  removed: 'removed from the master',
+  absent: 'never in the picture',
+};
+
 const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'work.new': () => 'Taken into the drawer.',
   'work.edited': (d) => `Changed: ${plain(d, 'fields') || 'nothing'}.`,
@@ -44,6 +55,17 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Master ${plain(d, 'name')}, ${plain(d, 'pixels')} px, ${plain(d, 'space') || 'untagged'}.`,
   'master.space': (d) =>
     `Colour space of the untagged master: ${spaceOf(plain(d, 'space'))}.`,
+  'master.derived': (d) => `Picture derived from the master: ${plain(d, 'pixels')} px.`,
+  'master.inspected': (d) =>
+    `Master read: detail ${plain(d, 'detail') ? Number(d.detail).toFixed(2) : 'not to be told'}, ${plain(d, 'specks')} specks.`,
+  'speck.judged': (d) =>
+    `Speck at ${plain(d, 'x')}, ${plain(d, 'y')} px: ${SPECK_WORDS[plain(d, 'verdict')] ?? 'to look at again'}.`,
+  'signature.noted': (d) => `Signature: ${SIGNATURE_WORDS[plain(d, 'present')] ?? ''}.`,
+  'board.taken': (d) => `Board shot ${plain(d, 'name')} taken in.`,
+  'device.new': (d) => `Device ${plain(d, 'name')} added.`,
+  'device.edited': (d) =>
+    `Device ${plain(d, 'name')} changed: ${plain(d, 'fields') || 'nothing'}.`,
+  'device.removed': (d) => `Device ${plain(d, 'name')} taken off the list.`,
   'size.offered': (d) => `Offered, border ${plain(d, 'borderMm')} mm.`,
   'size.withdrawn': (d) => `Withdrawn: ${plain(d, 'reason')}.`,
   'printFile.written': (d) =>

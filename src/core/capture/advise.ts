@@ -24,8 +24,7 @@ export type TagCaution =
 
 /** What its pixels amount to over the original. */
 export type SizeCaution =
-  | { code: 'proportion'; percent: number }
-  | { code: 'small'; longestMm: number };
+  { code: 'proportion'; percent: number } | { code: 'small'; longestMm: number };
 
 /** Tag and true sampling may differ by this much before it is worth a word. */
 const PPI_SLACK = 0.03;

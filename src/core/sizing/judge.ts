@@ -38,10 +38,7 @@ export interface SizeJudgement {
 }
 
 /** Resolution on paper of a master's part printed at a size; the poorer axis decides. */
-export function resolutionOnPaper(
-  master: MasterPixels,
-  fit: FitResult,
-): Ppi {
+export function resolutionOnPaper(master: MasterPixels, fit: FitResult): Ppi {
   const across = (master.width * fit.crop.width) / toInches(fit.image.width);
   const down = (master.height * fit.crop.height) / toInches(fit.image.height);
   return ppi(Math.min(across, down));

@@ -34,7 +34,12 @@ export async function masterReading(
 /** Keeps a reading; of one file and version there is one. */
 export async function saveReading(
   tx: Writing,
-  { sha256, reading, workId, at }: {
+  {
+    sha256,
+    reading,
+    workId,
+    at,
+  }: {
     sha256: string;
     reading: MasterReading;
     workId: number;
@@ -147,3 +152,13 @@ export const listDevices = (db: Reading): Promise<DeviceRow[]> =>
 
 export const getDevice = (db: Reading, id: number): Promise<DeviceRow | undefined> =>
   db.query.devices.findFirst({ where: eq(devices.id, id) });
+
+export async function addDevice(
+  tx: Writing,
+  device: Omit<DeviceRow, 'id'>,
+  at: string,
+): Promise<number> {
+  const [row] = await tx.insert(devices).values(device).returning({ id: devices.id });
+  await addLogLine(tx, { at, what: 'device.new', detail: { name: device.name } });
+  return row!.id;
+}

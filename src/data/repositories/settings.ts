@@ -1,9 +1,12 @@
+import { CAPTURE_RULES } from '@/core/capture/plan';
+import type { CaptureRules, HireInput } from '@/core/capture/plan';
 import type { PackingRules } from '@/core/packing';
 import { PACKING_RULES } from '@/core/packing';
 import type { SizingRules } from '@/core/sizing';
 import { SIZING_RULES } from '@/core/sizing';
 import type { TodayRules } from '@/core/today';
 import { TODAY_RULES } from '@/core/today';
+import { minor } from '@/core/units';
 import type { UnitMode } from '@/core/units';
 import type { Reading, Writing } from '../database';
 import { settings } from '../schema';
@@ -20,6 +23,9 @@ export interface BenchSettings {
   handlingDays: number;
   /** Where backups go; empty for a folder beside the data. */
   backupFolder: string;
+  capture: CaptureRules;
+  /** What hiring a capture out and doing it oneself cost. */
+  hire: HireInput;
   sizing: SizingRules;
   packing: PackingRules;
   today: TodayRules;
@@ -33,6 +39,14 @@ export const DEFAULT_SETTINGS: BenchSettings = {
   studio: '',
   handlingDays: 3,
   backupFolder: '',
+  capture: CAPTURE_RULES,
+  hire: {
+    feePerWork: minor(0),
+    equipment: minor(0),
+    hoursPerWork: 1,
+    hourlyRate: minor(0),
+    works: 10,
+  },
   sizing: SIZING_RULES,
   packing: PACKING_RULES,
   today: TODAY_RULES,
@@ -47,6 +61,7 @@ export async function readSettings(db: Reading): Promise<BenchSettings> {
   return {
     ...DEFAULT_SETTINGS,
     ...chosen,
+    capture: { ...CAPTURE_RULES, ...chosen.capture },
     sizing: { ...SIZING_RULES, ...chosen.sizing },
     packing: { ...PACKING_RULES, ...chosen.packing },
     today: { ...TODAY_RULES, ...chosen.today },

@@ -3,11 +3,11 @@ import type { Fit } from '@/core/sizing';
 import type { Millimetres } from '@/core/units';
 import type { Writing } from '../database';
 import { Refused } from '../refused';
-import { papers, settings, undoSteps, works } from '../schema';
+import { devices, papers, settings, undoSteps, works } from '../schema';
 import { addLogLine } from './log';
 import { addSizeEvent } from './sizes';
 
-const TABLES = { work: works, paper: papers };
+const TABLES = { work: works, paper: papers, device: devices };
 export type EditedTable = keyof typeof TABLES;
 type Values = Record<string, string | number | null>;
 

@@ -1,4 +1,11 @@
-import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import {
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+} from 'drizzle-orm/sqlite-core';
 import type { DeviceKind } from '@/core/capture/plan';
 import type { BoardGrid } from '@/core/capture/evenness';
 import type { MasterReading } from '@/core/capture/reading';

@@ -1,15 +1,35 @@
 'use server';
+import { fitFlatField } from '@/core/capture/evenness';
+import type { Derivation } from '@/core/capture/derivation';
+import { SPECK_VERDICTS } from '@/core/capture/specks';
 import { SPACE_IDS } from '@/core/colour';
-import { addMaster, currentMaster } from '@/data';
+import {
+  addMaster,
+  addPrintWish,
+  addSignature,
+  addSpeckVerdict,
+  boardShotOf,
+  currentMaster,
+  masterReading,
+} from '@/data';
+import type { Master } from '@/data';
 import { act, noteJob, pictureKey, queueJob, refuse } from '@/studio';
-import type { ActionResult } from '@/studio';
-import { choice, defineInput, text, whole } from '@/studio/input';
+import type { ActionResult, ActionTools } from '@/studio';
+import {
+  choice,
+  decimal,
+  defineInput,
+  length,
+  optional,
+  text,
+  whole,
+} from '@/studio/input';
 import { receiveNamedFile } from './intake';
 
-const named = defineInput({
-  workId: whole('Work', { min: 1 }),
-  path: text('File on this machine', { max: 4000 }),
-});
+const workId = whole('Work', { min: 1 });
+const NO_MASTER = 'There is no master to say this of. Bring the file first.';
+
+const named = defineInput({ workId, path: text('File on this machine', { max: 4000 }) });
 
 /** Takes a file named on this machine as the master. */
 export async function takeNamedFile(typed: unknown): Promise<ActionResult<null>> {
@@ -20,31 +40,160 @@ export async function takeNamedFile(typed: unknown): Promise<ActionResult<null>>
   });
 }
 
-const space = defineInput({
-  workId: whole('Work', { min: 1 }),
-  space: choice('Colour space', SPACE_IDS),
-});
+/**
+ * Appends a master row that differs from the one of now in its space or in what is derived
+ * from it, and makes its picture.
+ */
+async function changeMaster(
+  { studio, write, at }: ActionTools,
+  master: Master,
+  change: Partial<Pick<Master, 'assumedSpace' | 'derivation'>>,
+  what: 'master.space' | 'master.derived',
+): Promise<void> {
+  const { workId, sha256, name, file } = master;
+  const { assumedSpace, derivation } = { ...master, ...change };
+  const picture = pictureKey(sha256, derivation, assumedSpace);
+  const job = await write(async (tx) => {
+    const row = { workId, sha256, name, assumedSpace, derivation, picture, at };
+    await addMaster(tx, row, file, what);
+    const spec = { sha256, assumedSpace, derivation, picture: picture ?? sha256, workId };
+    return noteJob(tx, { kind: 'read', workId, spec, at });
+  });
+  void queueJob(studio, job);
+}
+
+/** A derivation with one part of it changed; null when nothing is left of it. */
+function derived(master: Master, change: Partial<Derivation>): Derivation | null {
+  const next = { corners: null, flatField: null, ...master.derivation, ...change };
+  return next.corners || next.flatField ? next : null;
+}
+
+const space = defineInput({ workId, space: choice('Colour space', SPACE_IDS) });
 
 /** Notes which colour space an untagged master was saved in, and cuts its tiles anew. */
 export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>> {
-  return act(
-    space,
-    typed,
-    {},
-    async ({ workId, space: assumedSpace }, { studio, write, at }) => {
-      const master = await currentMaster(studio.db.read, workId);
-      if (!master)
-        return refuse('There is no master to say this of. Bring the file first.');
-      const { sha256, name, file, derivation } = master;
-      const picture = pictureKey(sha256, derivation, assumedSpace);
-      const job = await write(async (tx) => {
-        const row = { workId, sha256, name, assumedSpace, derivation, picture, at };
-        await addMaster(tx, row, file, 'master.space');
-        const spec = { sha256, assumedSpace, derivation, picture: picture ?? sha256, workId };
-        return noteJob(tx, { kind: 'read', workId, spec, at });
-      });
-      void queueJob(studio, job);
-      return null;
-    },
-  );
+  return act(space, typed, {}, async ({ workId, space: assumedSpace }, tools) => {
+    const master = await currentMaster(tools.studio.db.read, workId);
+    if (!master) return refuse(NO_MASTER);
+    await changeMaster(tools, master, { assumedSpace }, 'master.space');
+    return null;
+  });
+}
+
+const ofWork = defineInput({ workId });
+
+/** Takes the crop that the reading proposes; the file stays as it is. */
+export async function acceptCrop(typed: unknown): Promise<ActionResult<null>> {
+  return act(ofWork, typed, {}, async ({ workId }, tools) => {
+    const { read } = tools.studio.db;
+    const master = await currentMaster(read, workId);
+    if (!master) return refuse(NO_MASTER);
+    const corners = (await masterReading(read, master.sha256))?.geometry.proposal;
+    if (!corners) return refuse('No crop is proposed for this master.');
+    const derivation = derived(master, { corners });
+    await changeMaster(tools, master, { derivation }, 'master.derived');
+    return null;
+  });
+}
+
+async function drop(
+  typed: unknown,
+  change: Partial<Derivation>,
+): Promise<ActionResult<null>> {
+  return act(ofWork, typed, {}, async ({ workId }, tools) => {
+    const master = await currentMaster(tools.studio.db.read, workId);
+    if (!master?.derivation) return refuse('It was taken back already.');
+    const derivation = derived(master, change);
+    await changeMaster(tools, master, { derivation }, 'master.derived');
+    return null;
+  });
+}
+
+/** Prints are made from the whole file again. */
+export async function dropCrop(typed: unknown): Promise<ActionResult<null>> {
+  return drop(typed, { corners: null });
+}
+
+/** Divides by the newest board shot, in linear light. */
+export async function acceptFlatField(typed: unknown): Promise<ActionResult<null>> {
+  return act(ofWork, typed, {}, async ({ workId }, tools) => {
+    const { read } = tools.studio.db;
+    const [master, shot] = await Promise.all([
+      currentMaster(read, workId),
+      boardShotOf(read, workId),
+    ]);
+    if (!master) return refuse(NO_MASTER);
+    if (!shot) return refuse('There is no board shot yet. Bring one first.');
+    const proportion = shot.width / shot.height / (master.file.width / master.file.height);
+    if (Math.abs(proportion - 1) > 0.02)
+      return refuse(
+        'The board shot has another proportion than the master: it is not of the same framing. Photograph the board as the work was photographed, uncropped.',
+      );
+    const light = Float64Array.from(shot.grid.light);
+    const fitted = fitFlatField({ ...shot.grid, light });
+    if (!fitted.ok)
+      return refuse(
+        fitted.because === 'dark'
+          ? 'The board shot is all but black: there is no light in it to divide by.'
+          : 'The board shot is not of a plain board: something else is in it. Photograph the bare board.',
+      );
+    const derivation = derived(master, { flatField: fitted.field });
+    await changeMaster(tools, master, { derivation }, 'master.derived');
+    return null;
+  });
+}
+
+/** Prints are made in the light as it was again. */
+export async function dropFlatField(typed: unknown): Promise<ActionResult<null>> {
+  return drop(typed, { flatField: null });
+}
+
+const place = (title: string) => decimal(title, { min: 0, max: 1e6 });
+const speck = defineInput({
+  workId,
+  x: place('Place across'),
+  y: place('Place down'),
+  diameter: decimal('Diameter', { above: 0, max: 1e4 }),
+  verdict: choice('Verdict', SPECK_VERDICTS),
+});
+
+/** Notes what a speck is. */
+export async function judgeSpeck(typed: unknown): Promise<ActionResult<null>> {
+  return act(speck, typed, {}, async ({ workId, ...said }, { studio, write, at }) => {
+    const master = await currentMaster(studio.db.read, workId);
+    if (!master) return refuse(NO_MASTER);
+    const { sha256 } = master;
+    await write((tx) => addSpeckVerdict(tx, { workId, sha256, ...said, at }));
+    return null;
+  });
+}
+
+const signature = defineInput({
+  workId,
+  present: choice('Signature', ['inPicture', 'absent', 'removed']),
+});
+
+/** Notes whether the artist's signature is in the picture. */
+export async function noteSignature(typed: unknown): Promise<ActionResult<null>> {
+  return act(signature, typed, {}, async ({ workId, present }, { write, at }) => {
+    await write((tx) => addSignature(tx, { workId, present, at }));
+    return null;
+  });
+}
+
+const side = (title: string) => length(title, { min: 10, max: 20000 });
+const wish = defineInput({
+  workId,
+  width: side('Print, width'),
+  height: side('Print, height'),
+  ppi: decimal('Print resolution', { min: 20, max: 2400 }, 'ppi'),
+  deviceId: optional(whole('Device', { min: 1 })),
+});
+
+/** Keeps the largest print that is wanted, and with what it is to be captured. */
+export async function keepPrintWish(typed: unknown): Promise<ActionResult<null>> {
+  return act(wish, typed, {}, async (value, { write, at }) => {
+    await write((tx) => addPrintWish(tx, { ...value, at }));
+    return null;
+  });
 }

@@ -18,7 +18,11 @@ export type Perspective = readonly [
  * corners: eight linear equations from the four pairs of points. Throws when three corners
  * lie on one line.
  */
-export function perspectiveTo(width: number, height: number, corners: Corners): Perspective {
+export function perspectiveTo(
+  width: number,
+  height: number,
+  corners: Corners,
+): Perspective {
   const from: Place[] = [
     { x: 0, y: 0 },
     { x: width, y: 0 },

@@ -38,6 +38,9 @@ export function addSecondDifferences(
 const SLOW = 12;
 /** Neighbouring frequencies by which the ground of the spectrum is judged. */
 const GROUND = 24;
+/** Long profiles are taken in stretches of about so many samples, whose spectra are averaged. */
+const STRETCH = 1600;
+const SHORTEST = 64;
 
 /** Strength of the periods in a profile, by frequency. */
 export interface Periods {
@@ -52,30 +55,38 @@ function medianOf(values: number[]): number {
   return values[values.length >> 1] ?? 0;
 }
 
-/** Spectrum of a profile's ratio to its running mean. Null under 64 samples. */
-export function periodsOf(profile: Float64Array): Periods | null {
-  const inner = profile.subarray(2, profile.length - 2);
-  const n = inner.length;
-  if (n < 64) return null;
-  const ratio = new Float64Array(n);
-  for (let i = 0; i < n; i += 1) {
+/** A profile's ratio to its running mean, less 1. */
+function ratios(profile: Float64Array): Float64Array {
+  const n = profile.length;
+  return profile.map((value, i) => {
     let sum = 0;
     let count = 0;
     for (let k = Math.max(0, i - SLOW); k <= Math.min(n - 1, i + SLOW); k += 1, count += 1)
-      sum += inner[k]!;
-    ratio[i] = sum > 0 ? Math.max(-1, Math.min(1, (inner[i]! * count) / sum - 1)) : 0;
-  }
-  let side = 128;
+      sum += profile[k]!;
+    return sum > 0 ? Math.max(-1, Math.min(1, (value * count) / sum - 1)) : 0;
+  });
+}
+
+/** Periods of a profile (an enlargement leaves them). Null under 64 samples. */
+export function periodsOf(profile: Float64Array): Periods | null {
+  const ratio = ratios(profile.subarray(2, profile.length - 2));
+  if (ratio.length < SHORTEST) return null;
+  const stretches = Math.max(1, Math.round(ratio.length / STRETCH));
+  const n = Math.floor(ratio.length / stretches);
+  let side = 2 * SHORTEST;
   while (side < 2 * n) side *= 2;
   const fft = new FFT(side);
   const line = new Array<number>(side).fill(0);
-  for (let i = 0; i < n; i += 1)
-    line[i] = ratio[i]! * (0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / n));
-  const out = fft.createComplexArray();
-  fft.realTransform(out, line);
-  const magnitude = Float64Array.from({ length: side / 2 + 1 }, (_, b) =>
-    Math.hypot(out[2 * b]!, out[2 * b + 1]!),
-  );
+  const out = fft.createComplexArray() as number[];
+  const power = new Float64Array(side / 2 + 1);
+  for (let k = 0; k < stretches; k += 1) {
+    for (let i = 0; i < n; i += 1)
+      line[i] = ratio[k * n + i]! * (0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / n));
+    fft.realTransform(out, line);
+    for (let b = 0; b < power.length; b += 1)
+      power[b]! += out[2 * b]! ** 2 + out[2 * b + 1]! ** 2;
+  }
+  const magnitude = power.map(Math.sqrt);
   // A line of the spectrum is `side / n` bins wide: neighbours are looked up in such steps.
   const wide = side / n;
   const strength = magnitude.map((m, b) => {
@@ -88,12 +99,4 @@ export function periodsOf(profile: Float64Array): Periods | null {
     return m / Math.max(1e-12, medianOf(near));
   });
   return { step: 1 / side, strength };
-}
-
-/** The highest strength within a line's width of a frequency. */
-export function strengthAt({ step, strength }: Periods, frequency: number, reach = 2): number {
-  const b = Math.round(frequency / step);
-  let best = 0;
-  for (let i = b - reach; i <= b + reach; i += 1) best = Math.max(best, strength[i] ?? 0);
-  return best;
 }

@@ -20,12 +20,15 @@ export class Spectrograph {
       (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / side),
     );
     this.line = new Array<number>(side).fill(0);
-    this.out = this.fft.createComplexArray();
+    this.out = this.fft.createComplexArray() as number[];
   }
 
   /** Light of a tile, row by row: Hann-windowed power of each line about its mean, averaged. */
   of(tile: Float32Array): TileSpectrum {
-    return { rows: this.along(tile, 1, this.side), columns: this.along(tile, this.side, 1) };
+    return {
+      rows: this.along(tile, 1, this.side),
+      columns: this.along(tile, this.side, 1),
+    };
   }
 
   private along(tile: Float32Array, step: number, stride: number): Float64Array {

@@ -8,3 +8,4 @@ export * from './digital';
 export * from './lighting';
 export * from './hire';
 export * from './planCapture';
+export * from './media';

@@ -24,8 +24,7 @@ export const pictureBytes = (
 export function captureNeeds(original: Size, print: Size, printPpi: number): CaptureNeeds {
   const turned = turnedLike(print, original);
   const needed =
-    printPpi *
-    Math.max(turned.width / original.width, turned.height / original.height);
+    printPpi * Math.max(turned.width / original.width, turned.height / original.height);
   return {
     ppi: ppi(needed),
     width: Math.ceil(toInches(original.width) * needed - 1e-9),

@@ -38,9 +38,7 @@ function filmPpi(original: Size, frame: Size, scan: Ppi): Ppi {
   const down = toInches(frame.height) * scan;
   const w = toInches(original.width);
   const h = toInches(original.height);
-  return ppi(
-    Math.max(Math.min(across / w, down / h), Math.min(down / w, across / h)),
-  );
+  return ppi(Math.max(Math.min(across / w, down / h), Math.min(down / w, across / h)));
 }
 
 /** Holds one device against a wanted print of an original. Pure geometry; rules as given. */

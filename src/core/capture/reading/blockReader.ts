@@ -199,6 +199,6 @@ export class BlockReader {
 /** Whether some of these samples are more than 8-bit values widened (v x 257). */
 function isDeep(samples: Uint16Array, from: number, count: number): boolean {
   for (let i = from; i < from + count; i += 1)
-    if ((samples[i]! >> 8) !== (samples[i]! & 255)) return true;
+    if (samples[i]! >> 8 !== (samples[i]! & 255)) return true;
   return false;
 }

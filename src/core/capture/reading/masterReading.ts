@@ -107,7 +107,6 @@ export function readingOf(
       textures: (tiles?.best ?? []).map((t) => t.texture),
       across: periodsOf(part.along),
       down: periodsOf(part.down),
-      noise: noise.overall,
     }),
     specks: findSpecks(unpackThings(part.things), part.clutter, cells, width, height),
     tone: readTone(part.tone),

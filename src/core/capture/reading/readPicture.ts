@@ -42,7 +42,10 @@ export function readPicture(picture: Picture): MasterReading {
   const spectrograph = new Spectrograph(side);
   const spectra = tiles.best.map(({ left, top }) =>
     spectrograph.of(
-      tileLight(cutOut(picture, { left, top, right: left + side, bottom: top + side }), picture.channels),
+      tileLight(
+        cutOut(picture, { left, top, right: left + side, bottom: top + side }),
+        picture.channels,
+      ),
     ),
   );
   return readingOf(joined, spectra);

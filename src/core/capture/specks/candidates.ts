@@ -53,11 +53,7 @@ function medianIn(
  * Peaks of the centre-surround response that stand out of their cell: higher than their
  * eight neighbours and than a multiple of the cell's median response.
  */
-export function findCandidates(
-  response: Int16Array,
-  width: number,
-  height: number,
-): Found {
+export function findCandidates(response: Int16Array, width: number, height: number): Found {
   const across = Math.ceil(width / CELL);
   const down = Math.ceil(height / CELL);
   const crowded = new Uint8Array(across * down);

@@ -103,8 +103,7 @@ export function findSpecks(
       confidence: speckConfidence(t, company[i]!),
     }))
     .filter(
-      (s) =>
-        s.confidence >= (inBusy.has(tileOf(s.x, s.y)) ? STANDS_OUT : LEAST_CONFIDENCE),
+      (s) => s.confidence >= (inBusy.has(tileOf(s.x, s.y)) ? STANDS_OUT : LEAST_CONFIDENCE),
     )
     .sort((a, b) => b.confidence - a.confidence || a.y - b.y || a.x - b.x);
   return {

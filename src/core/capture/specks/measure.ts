@@ -74,17 +74,16 @@ export class Examiner {
     const { width, height, data } = this.block.light;
     this.bins.fill(0);
     let n = 0;
+    const count = (px: number, py: number) => {
+      if (px < 0 || py < 0 || px >= width || py >= height) return;
+      this.bins[data[py * width + px]!]! += 1;
+      n += 1;
+    };
     for (let d = -r; d <= r; d += 1) {
-      const px = x + d;
-      if (px >= 0 && px < width) {
-        if (y - r >= 0) (this.bins[data[(y - r) * width + px]!]! += 1), (n += 1);
-        if (y + r < height) (this.bins[data[(y + r) * width + px]!]! += 1), (n += 1);
-      }
-      const py = y + d;
-      if (py >= 0 && py < height) {
-        if (x - r >= 0) (this.bins[data[py * width + x - r]!]! += 1), (n += 1);
-        if (x + r < width) (this.bins[data[py * width + x + r]!]! += 1), (n += 1);
-      }
+      count(x + d, y - r);
+      count(x + d, y + r);
+      count(x - r, y + d);
+      count(x + r, y + d);
     }
     return this.medianOfBins(n);
   }
@@ -112,8 +111,16 @@ export class Examiner {
     const near = Math.ceil(scale);
     let seed = -1;
     let best = -Infinity;
-    for (let y = Math.max(0, peak.y - near); y <= Math.min(height - 1, peak.y + near); y += 1)
-      for (let x = Math.max(0, peak.x - near); x <= Math.min(width - 1, peak.x + near); x += 1)
+    for (
+      let y = Math.max(0, peak.y - near);
+      y <= Math.min(height - 1, peak.y + near);
+      y += 1
+    )
+      for (
+        let x = Math.max(0, peak.x - near);
+        x <= Math.min(width - 1, peak.x + near);
+        x += 1
+      )
         if (sign * data[y * width + x]! > best) {
           best = sign * data[y * width + x]!;
           seed = y * width + x;

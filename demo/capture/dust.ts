@@ -1,4 +1,9 @@
-import type { Samples } from './enlarge';
+/** A picture of 16-bit RGB samples. */
+export interface Samples {
+  width: number;
+  height: number;
+  data: Uint16Array;
+}
 
 /** A planted speck: its middle, its size, how much darker (negative) or lighter it is, of 255. */
 export interface Planted {
@@ -61,7 +66,8 @@ function hair(random: () => number, length: number): (dx: number, dy: number) =>
   const wide = 0.8 + random() * 0.9;
   return (dx, dy) => {
     const u = dx * Math.cos(turn) + dy * Math.sin(turn);
-    const v = -dx * Math.sin(turn) + dy * Math.cos(turn) - bend * (u * u - (length * length) / 12);
+    const v =
+      -dx * Math.sin(turn) + dy * Math.cos(turn) - bend * (u * u - (length * length) / 12);
     const off = Math.max(Math.abs(v) - wide / 2, Math.abs(u) - length / 2);
     return Math.min(1, Math.max(0, 0.5 - off / 0.8));
   };
@@ -83,7 +89,10 @@ export function plantSpecks(picture: Samples, count: number, seed: number): Plan
     const dark = median - strength < 4 ? false : median + strength > 251 || random() < 0.6;
     const tone = Math.min(252, Math.max(3, median + (dark ? -1.2 : 1.2) * strength)) * 257;
     const cover = (isHair ? hair : dust)(random, isHair ? diameter * 1.8 : diameter);
-    const share = Math.min(1, (strength * 257) / Math.max(1, Math.abs(tone - median * 257)));
+    const share = Math.min(
+      1,
+      (strength * 257) / Math.max(1, Math.abs(tone - median * 257)),
+    );
     for (let dy = -REACH; dy < REACH; dy += 1)
       for (let dx = -REACH; dx < REACH; dx += 1) {
         const part = cover(dx, dy) * share;

@@ -1,0 +1,188 @@
+'use client';
+import Link from 'next/link';
+import { RGB_SPACES } from '@/core/colour';
+import {
+  Bench,
+  ButtonLink,
+  Empty,
+  FactList,
+  Figures,
+  JobLine,
+  Problem,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  Strips,
+  Surface,
+  splitUnit,
+  useAction,
+  useFormat,
+} from '@/shell';
+import type { Format } from '@/shell';
+import { noteSignature } from '../actions';
+import { BringMaster, SaySpace } from '../BringMaster';
+import { cropOverlay } from '../cropOverlay';
+import { LightTable } from '../LightTable';
+import { cautionWords } from '../words';
+import type { CautionWords } from '../words';
+import type { SheetProps } from './sheetProps';
+
+const SIGNATURES = [
+  ['inPicture', 'in the picture'],
+  ['removed', 'removed'],
+  ['absent', 'never there'],
+] as const;
+
+const Signature = ({ workId, known }: { workId: number; known: string | null }) => {
+  const { run, problem } = useAction(noteSignature, 'Noted.');
+  return (
+    <>
+      <SectionLabel>The artist’s signature is</SectionLabel>
+      <Strips
+        label="The artist’s signature is"
+        value={known ?? ''}
+        options={SIGNATURES}
+        onChange={(present) => run({ workId: String(workId), present })}
+      />
+      <Problem>{problem}</Problem>
+    </>
+  );
+};
+
+function verdictSentence(
+  { found, view }: SheetProps,
+  words: CautionWords[],
+  format: Format,
+) {
+  const native = splitUnit(format.size(found.native));
+  const upTo = `native up to ${native.value} ${native.unit} at ${view.printPpi} ppi`;
+  const { verdict, because } = found.verdict;
+  const reason = because && words[found.cautions.indexOf(because)];
+  if (verdict === 'again' && reason)
+    return `Do it again: ${reason.head[0]!.toLowerCase()}${reason.head.slice(1)}.`;
+  if (!found.reading) return `Its pixels are still being read. By its size, ${upTo}.`;
+  if (verdict === 'ready') return `Ready to size: ${upTo}.`;
+  const count = words.length;
+  return `Ready to size, with ${count === 1 ? 'one caution' : `${count} cautions`}: ${upTo}.`;
+}
+
+/** The master on the light table, and the one verdict on it. */
+export function MasterSheet(props: SheetProps) {
+  const { view, master, found, head } = props;
+  const { work, jobs } = view;
+  const format = useFormat();
+  const channels = master.file.colourModel === 'grey' ? 1 : 3;
+  const words = found.cautions.map((c) => cautionWords(c, format, channels));
+  const untagged = found.cautions.some((c) => c.code === 'untagged');
+  const { facts, file } = master;
+  const tone = found.verdict.verdict === 'again' ? 'stop' : untagged ? 'caution' : 'plain';
+  const corners = master.derivation?.corners ?? null;
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        {master.preview ? (
+          <LightTable
+            picture={found.picture}
+            overlay={cropOverlay(corners, null)}
+            label={`Master of ${work.title}, ${file.width} by ${file.height} pixels`}
+          />
+        ) : (
+          <Empty title="The master is being read">
+            <p>Its tiles appear here when they are cut. You can go on to Size meanwhile.</p>
+          </Empty>
+        )}
+        <Small style={{ color: 'var(--soft)' }}>
+          Wheel or + and − zoom, drag or arrow keys move. Shown in sRGB for the screen; the
+          file itself stays as it is.
+        </Small>
+      </Surface>
+      <Slip
+        label="The master"
+        actions={
+          <ButtonLink href={`/works/${work.id}/size`} $plain={untagged}>
+            Choose sizes
+          </ButtonLink>
+        }
+      >
+        <SlipTitle>{master.name}</SlipTitle>
+        <SlipSub>taken in {format.day(master.at)}</SlipSub>
+        <Figures
+          figures={[
+            {
+              value: format.number((facts.width * facts.height) / 1e6, 1),
+              unit: 'MP',
+              label: `${facts.width} × ${facts.height} px${corners ? ', cropped' : ''}`,
+            },
+            {
+              value: format.number(Math.min(found.sampled.across, found.sampled.down)),
+              unit: 'ppi',
+              label: 'over the original',
+            },
+          ]}
+        />
+        <Sentence $tone={tone}>
+          {untagged
+            ? 'Say which colour space it was saved in before anything is printed from it.'
+            : verdictSentence(props, words, format)}
+        </Sentence>
+        {jobs.read && jobs.read.state !== 'done' && (
+          <JobLine job={jobs.read} what="Cutting tiles" />
+        )}
+        {jobs.inspect && jobs.inspect.state !== 'done' && (
+          <JobLine job={jobs.inspect} what="Reading the master" />
+        )}
+        {untagged && <SaySpace workId={work.id} />}
+        {words.map((w) => (
+          <div key={w.head}>
+            <strong style={{ fontWeight: 600, color: 'var(--ochre)' }}>
+              ▲{' '}
+              {w.sheet === 'master' ? (
+                w.head
+              ) : (
+                <Link href={`?sheet=${w.sheet}`} style={{ color: 'inherit' }}>
+                  {w.head}
+                </Link>
+              )}
+            </strong>
+            <Small>{w.meaning}</Small>
+          </div>
+        ))}
+        <Signature workId={work.id} known={found.signature} />
+        <FactList
+          facts={[
+            ['Format', file.format.toUpperCase()],
+            ['Bits', `${file.channels} × ${file.bitsPerChannel}`],
+            [
+              'Colour',
+              file.iccDescription ??
+                (master.assumedSpace
+                  ? `${RGB_SPACES[master.assumedSpace].name}, as you said`
+                  : 'untagged'),
+            ],
+            ['ppi tag', file.ppiTag === null ? 'none' : format.number(file.ppiTag)],
+            ['Orientation', file.orientation === 1 ? 'upright' : 'turned upright'],
+            ['Size on disk', `${format.number(file.bytes / 1e6, 1)}\u202fMB`],
+            [
+              'SHA-256',
+              <code key="h" style={{ fontSize: 11.5 }}>
+                {master.sha256.slice(0, 16)}…
+              </code>,
+            ],
+          ]}
+        />
+        <details>
+          <summary>
+            <SectionLabel as="span">Bring a newer master</SectionLabel>
+          </summary>
+          <div style={{ display: 'grid', gap: 9, marginTop: 8 }}>
+            <BringMaster workId={work.id} primary={false} />
+          </div>
+        </details>
+      </Slip>
+    </Bench>
+  );
+}

@@ -1,0 +1,20 @@
+'use client';
+import { Sentence, Slip, SlipTitle, useFormat } from '@/shell';
+import { BringMaster } from '../BringMaster';
+import type { CaptureView } from '../view';
+
+/** There is no master yet: what it must hold, and where to bring it. */
+export function NoMasterSheet({ view: { work, printPpi } }: { view: CaptureView }) {
+  const format = useFormat();
+  const pixels = (mm: number) => format.number((mm / 25.4) * printPpi);
+  return (
+    <Slip label="Bring the master">
+      <SlipTitle>Bring the master</SlipTitle>
+      <Sentence>
+        To print it at its own size at {printPpi} ppi, it needs {pixels(work.width)} ×{' '}
+        {pixels(work.height)} pixels.
+      </Sentence>
+      <BringMaster workId={work.id} primary />
+    </Slip>
+  );
+}

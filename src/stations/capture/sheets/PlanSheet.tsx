@@ -1,0 +1,230 @@
+'use client';
+import { useState } from 'react';
+import type { ReactNode } from 'react';
+import { mediumCautions, planCapture } from '@/core/capture/plan';
+import { parseLength, parseNumber, size } from '@/core/units';
+import {
+  Bench,
+  Button,
+  ButtonLink,
+  Empty,
+  Field,
+  Figures,
+  Problem,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipTable,
+  SlipTitle,
+  Small,
+  Surface,
+  splitUnit,
+  useActionForm,
+  useBench,
+  useFormat,
+} from '@/shell';
+import { keepPrintWish } from '../actions';
+import { EditDevice, NewDevice } from '../DeviceForms';
+import { HireOrOwn } from '../HireOrOwn';
+import { LightingSketch } from '../LightingSketch';
+import { PiecesDrawing } from '../PiecesDrawing';
+import { MEDIUM_WORDS, planWords, verdictWord } from '../planWords';
+import type { CaptureView } from '../view';
+
+const megabytes = (bytes: number) => bytes / 1e6;
+
+const Unfold = ({ title, children }: { title: string; children: ReactNode }) => (
+  <details>
+    <summary>
+      <SectionLabel as="span">{title}</SectionLabel>
+    </summary>
+    {children}
+  </details>
+);
+
+/** The plan: what the capture must hold for the largest print wanted, and which device gives it. */
+export function PlanSheet({ view, head }: { view: CaptureView; head: ReactNode }) {
+  const { work, plan, rules, master } = view;
+  const format = useFormat();
+  const { units } = useBench();
+  const { wish, devices } = plan;
+  const [picked, setPicked] = useState<number | null>(wish?.deviceId ?? null);
+  const chosen = devices.find((d) => d.id === picked) ?? devices[0] ?? null;
+  const { form, submit, sending, problem } = useActionForm(
+    keepPrintWish,
+    {
+      width: format.length(wish?.width ?? work.width),
+      height: format.length(wish?.height ?? work.height),
+      ppi: String(wish?.ppi ?? rules.printPpi),
+    },
+    {
+      fixed: { workId: String(work.id), deviceId: chosen ? String(chosen.id) : '' },
+      done: 'Plan kept.',
+    },
+  );
+  const typed = form.watch();
+  const width = parseLength(typed.width ?? '', units);
+  const height = parseLength(typed.height ?? '', units);
+  const printPpi = parseNumber(typed.ppi ?? '');
+  const fits = (v: number | null): v is number => v !== null && v > 0;
+  const print = fits(width) && fits(height) ? size(width, height) : null;
+  const inForce = { ...rules, printPpi: fits(printPpi) ? printPpi : rules.printPpi };
+  const original = size(work.width, work.height);
+  const plans = print
+    ? devices.map((d) => ({ ...d, plan: planCapture(original, print, d.device, inForce) }))
+    : [];
+  const found = plans.find((p) => p.id === chosen?.id) ?? null;
+  const media = mediumCautions(work.medium);
+  const pieces = found?.plan.flatbed?.pieces ?? found?.plan.camera?.pieces ?? null;
+  const shown = found && found.plan.device.kind !== 'digital';
+  const pixels = found?.plan.canvas ?? found?.plan.needs;
+  const biggest = found ? splitUnit(format.size(found.plan.largest)) : null;
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        {!found && (
+          <Empty title="Say what is wanted">
+            <p>
+              The largest print that will ever be wanted decides how the work is captured.
+              Give its width and height, and have a device on the list.
+            </p>
+          </Empty>
+        )}
+        {found && (
+          <div style={{ display: 'flex', gap: 16, minHeight: 0 }}>
+            <div style={{ flex: 1, minWidth: 0 }}>
+              <PiecesDrawing
+                original={original}
+                pieces={shown ? pieces : null}
+                picture={master?.preview ?? null}
+                what={found.device.name}
+              />
+            </div>
+            {found.plan.camera && (
+              <div style={{ flex: 1, minWidth: 0 }}>
+                <LightingSketch
+                  work={original}
+                  distance={found.plan.camera.distance}
+                  rules={rules}
+                />
+              </div>
+            )}
+          </div>
+        )}
+        {media.map((m) => (
+          <Small key={m} style={{ color: 'var(--ochre)' }}>
+            ▲ {MEDIUM_WORDS[m]}
+          </Small>
+        ))}
+        {found?.plan.camera && (
+          <Small style={{ color: 'var(--soft)' }}>
+            Camera parallel to the work, moved between frames and not zoomed, frames
+            overlapping by {format.percent(rules.frameOverlap)}. Hang the work lying. Lamps
+            get hot and stands fall over: weigh them down, and keep their cables out of the
+            way.
+          </Small>
+        )}
+      </Surface>
+      <Slip
+        label="Plan the capture"
+        actions={
+          <>
+            <Button onPress={submit} isDisabled={sending} $plain={master !== null}>
+              Keep this plan
+            </Button>
+            {!master && (
+              <ButtonLink $plain href={`/works/${work.id}/capture?sheet=master`}>
+                Bring the master
+              </ButtonLink>
+            )}
+          </>
+        }
+      >
+        <SlipTitle>Largest print wanted</SlipTitle>
+        <Field form={form} name="width" label="Print, width" />
+        <Field form={form} name="height" label="Print, height" />
+        <Field form={form} name="ppi" label="Printed at" unit="ppi" />
+        <Problem>
+          {problem ??
+            (print
+              ? null
+              : 'Print: its width or height cannot be read. Give 600 mm, 60 cm or 24in.')}
+        </Problem>
+        {found && pixels && (
+          <>
+            <Figures
+              figures={[
+                {
+                  value: format.number(Math.ceil(found.plan.needs.ppi)),
+                  unit: 'ppi',
+                  label: 'over the work',
+                },
+                {
+                  value: format.number((pixels.width * pixels.height) / 1e6, 1),
+                  unit: 'MP',
+                  label: `${pixels.width} × ${pixels.height} px`,
+                },
+              ]}
+            />
+            <Sentence $tone={found.plan.verdict === 'fallsShort' ? 'stop' : 'plain'}>
+              {planWords(found.plan, format)}
+            </Sentence>
+            <Small>
+              {found.plan.canvas
+                ? `A layer takes ${format.number(megabytes(found.plan.canvas.layerBytes.eight))}\u202fMB at 8 bits, ${format.number(megabytes(found.plan.canvas.layerBytes.sixteen))}\u202fMB at 16.`
+                : `${format.number(megabytes(found.plan.bytes.eight))}\u202fMB at 8 bits, ${format.number(megabytes(found.plan.bytes.sixteen))}\u202fMB at 16. The other way round: at most ${biggest!.value}\u202f${biggest!.unit} at ${format.number(inForce.printPpi)}\u202fppi from this device.`}
+            </Small>
+          </>
+        )}
+        <SlipTable aria-label="Devices">
+          <thead>
+            <tr>
+              <th>device</th>
+              <th>reaches</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {plans.map((p) => (
+              <tr
+                key={p.id}
+                data-opens
+                tabIndex={0}
+                data-tone={p.plan.verdict === 'fallsShort' ? 'stop' : undefined}
+                aria-selected={p.id === chosen?.id}
+                onClick={() => setPicked(p.id)}
+                onFocus={() => setPicked(p.id)}
+              >
+                <td className="wrap">{p.device.name}</td>
+                <td>
+                  {p.plan.canvas
+                    ? `${format.number(p.plan.canvas.layers.eight)} layers`
+                    : `${format.number(Math.floor(p.plan.reached))}\u202fppi`}
+                </td>
+                <td>{verdictWord(p.plan)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </SlipTable>
+        {chosen?.device.kind === 'flatbed' && chosen.device.measuredPpi === null && (
+          <Small>
+            Reckoned with what the maker says. Scan a test target and keep what it really
+            resolves: it is rarely as much.
+          </Small>
+        )}
+        {chosen && (
+          <Unfold title={`Change ${chosen.device.name}`}>
+            <EditDevice key={chosen.id} row={chosen.row} />
+          </Unfold>
+        )}
+        <Unfold title="Put a device on the list">
+          <NewDevice />
+        </Unfold>
+        <Unfold title="Hire it out, or do it yourself">
+          <HireOrOwn hire={plan.hire} />
+        </Unfold>
+      </Slip>
+    </Bench>
+  );
+}
