@@ -2,15 +2,17 @@ import sharp from 'sharp';
 import { lanczos3 } from '@/core/image';
 import type { Samples } from '../demo/capture/dust';
 
+const { abs, ceil, max, min, round } = Math;
+
 export type Kernel = 'bilinear' | 'bicubic' | 'lanczos';
 
 /** Support and weight of each kernel of enlargement. */
 const KERNELS: Record<Kernel, { reach: number; weight: (x: number) => number }> = {
-  bilinear: { reach: 1, weight: (x) => Math.max(0, 1 - Math.abs(x)) },
+  bilinear: { reach: 1, weight: (x) => max(0, 1 - abs(x)) },
   bicubic: {
     reach: 2,
     weight(x) {
-      const a = Math.abs(x);
+      const a = abs(x);
       if (a < 1) return 1.5 * a ** 3 - 2.5 * a ** 2 + 1;
       return a < 2 ? -0.5 * a ** 3 + 2.5 * a ** 2 - 4 * a + 2 : 0;
     },
@@ -40,12 +42,12 @@ function axis(
   const made = new Float32Array(out * lines * 3);
   for (let o = 0; o < out; o += 1) {
     const centre = ((o + 0.5) * length) / out - 0.5;
-    const from = Math.ceil(centre - reach);
+    const from = ceil(centre - reach);
     const taps: [number, number][] = [];
     let total = 0;
     for (let j = from; j <= centre + reach; j += 1) {
       const w = weight(j - centre);
-      taps.push([Math.max(0, Math.min(length - 1, j)), w]);
+      taps.push([max(0, min(length - 1, j)), w]);
       total += w;
     }
     for (const [j, w] of taps) {
@@ -74,8 +76,8 @@ export function enlarged(
   factor: number,
   kernel: Kernel,
 ): Samples {
-  const w = Math.round(width * factor);
-  const h = Math.round(height * factor);
+  const w = round(width * factor);
+  const h = round(height * factor);
   const down = axis(new Float32Array(data), height, width, h, kernel);
   const across = axis(turned(down, h, width), width, h, w, kernel);
   const upright = turned(across, w, h);
@@ -96,7 +98,7 @@ export async function throughEight(
   { width, height, data }: Samples,
   quality: number | null,
 ): Promise<Samples> {
-  const eight = mapped(data, new Uint8Array(data.length), (v) => Math.round(v / 257));
+  const eight = mapped(data, new Uint8Array(data.length), (v) => round(v / 257));
   const raw = { width, height, channels: 3 } as const;
   const back =
     quality === null
@@ -111,8 +113,8 @@ export async function throughEight(
 export async function middleOf(path: string, most: number): Promise<Samples> {
   const open = sharp(path, { limitInputPixels: false }).removeAlpha().toColourspace('srgb');
   const { width, height } = await open.metadata();
-  const w = Math.min(most, width);
-  const h = Math.min(most, height);
+  const w = min(most, width);
+  const h = min(most, height);
   const left = (width - w) >> 1;
   const top = (height - h) >> 1;
   const data = await open.extract({ left, top, width: w, height: h }).raw().toBuffer();

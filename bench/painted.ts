@@ -1,6 +1,8 @@
 import { chance } from '../demo/capture/dust';
 import type { Samples } from '../demo/capture/dust';
 
+const { ceil, floor, hypot, max, min, round, sin } = Math;
+
 /** Kinds of small things that belong in a picture. */
 export const PAINTED = ['dots', 'stars', 'highlights', 'spatter'] as const;
 export type PaintedKind = (typeof PAINTED)[number];
@@ -17,24 +19,13 @@ function disc(
   soft: number,
   colour: Colour,
 ): void {
-  const reach = Math.ceil(radius + 2 * soft);
-  for (
-    let y = Math.max(0, Math.floor(cy) - reach);
-    y <= Math.min(height - 1, cy + reach);
-    y += 1
-  )
-    for (
-      let x = Math.max(0, Math.floor(cx) - reach);
-      x <= Math.min(width - 1, cx + reach);
-      x += 1
-    ) {
-      const part = Math.min(
-        1,
-        Math.max(0, (radius - Math.hypot(x - cx, y - cy)) / soft + 0.5),
-      );
+  const reach = ceil(radius + 2 * soft);
+  for (let y = max(0, floor(cy) - reach); y <= min(height - 1, cy + reach); y += 1)
+    for (let x = max(0, floor(cx) - reach); x <= min(width - 1, cx + reach); x += 1) {
+      const part = min(1, max(0, (radius - hypot(x - cx, y - cy)) / soft + 0.5));
       const i = (y * width + x) * 3;
       for (let c = 0; c < 3; c += 1)
-        data[i + c] = Math.round(data[i + c]! + part * (colour[c]! * 257 - data[i + c]!));
+        data[i + c] = round(data[i + c]! + part * (colour[c]! * 257 - data[i + c]!));
     }
 }
 
@@ -56,22 +47,15 @@ export function paintedPicture(kind: PaintedKind, seed: number): Samples {
     for (let x = 0; x < SIDE; x += 1)
       for (let c = 0; c < 3; c += 1, i += 1) {
         const v =
-          from[c]! +
-          lean[c]! * (y / SIDE) +
-          6 * Math.sin(x / 190 + c) +
-          (random() - 0.5) * 2;
-        picture.data[i] = Math.min(65535, Math.max(0, Math.round(v * 257)));
+          from[c]! + lean[c]! * (y / SIDE) + 6 * sin(x / 190 + c) + (random() - 0.5) * 2;
+        picture.data[i] = min(65535, max(0, round(v * 257)));
       }
   const place = (): [number, number] => [of(30, SIDE - 30), of(30, SIDE - 30)];
   if (kind === 'stars')
     for (let n = 0; n < 260; n += 1) {
       const light = of(120, 250);
       const radius = 0.9 + 3.2 * random() ** 3;
-      disc(picture, place(), radius, 1.2, [
-        light,
-        light,
-        Math.min(255, light + of(-10, 25)),
-      ]);
+      disc(picture, place(), radius, 1.2, [light, light, min(255, light + of(-10, 25))]);
     }
   if (kind === 'spatter') {
     const ink: Colour = [of(20, 90), of(20, 90), of(20, 90)];

@@ -1,7 +1,7 @@
 import type { Samples } from './dust';
 
 /** Light of the underside of a scanner's lid, 16 bit. */
-const LID = 58500;
+const LID = 49000;
 
 /** Lays a picture askew on a scanner bed that shows around it, so many pixels at least. */
 export function layOnBed(

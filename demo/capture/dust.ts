@@ -1,3 +1,4 @@
+const { abs, atan2, ceil, cos, floor, hypot, imul, max, min, round, sin } = Math;
 /** A picture of 16-bit RGB samples. */
 export interface Samples {
   width: number;
@@ -20,7 +21,7 @@ export interface Planted {
 export function chance(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    state = (imul(state, 1664525) + 1013904223) >>> 0;
     return state / 4294967296;
   };
 }
@@ -38,7 +39,7 @@ function groundAround(picture: Samples, x: number, y: number, r: number) {
   for (let dy = -r; dy <= r; dy += 1)
     for (let dx = -r; dx <= r; dx += 1) values.push(lightAt(picture, x + dx, y + dy));
   values.sort((a, b) => a - b);
-  const at = (share: number) => values[Math.floor(share * (values.length - 1))]!;
+  const at = (share: number) => values[floor(share * (values.length - 1))]!;
   return { median: at(0.5), spread: (at(0.84) - at(0.16)) / 2 };
 }
 
@@ -50,12 +51,11 @@ function dust(random: () => number, diameter: number): (dx: number, dy: number) 
   // From focused on the glass to as soft as a drop out of focus.
   const soft = 0.6 + random() ** 2 * (0.4 * diameter + 0.6);
   return (dx, dy) => {
-    const u = (dx * Math.cos(turn) + dy * Math.sin(turn)) * stretch;
-    const v = (-dx * Math.sin(turn) + dy * Math.cos(turn)) / stretch;
-    const angle = Math.atan2(v, u);
-    const edge =
-      (diameter / 2) * (1 + a * Math.cos(2 * angle + p) + b * Math.cos(3 * angle + q));
-    return Math.min(1, Math.max(0, (edge - Math.hypot(u, v)) / soft + 0.5));
+    const u = (dx * cos(turn) + dy * sin(turn)) * stretch;
+    const v = (-dx * sin(turn) + dy * cos(turn)) / stretch;
+    const angle = atan2(v, u);
+    const edge = (diameter / 2) * (1 + a * cos(2 * angle + p) + b * cos(3 * angle + q));
+    return min(1, max(0, (edge - hypot(u, v)) / soft + 0.5));
   };
 }
 
@@ -65,11 +65,10 @@ function hair(random: () => number, length: number): (dx: number, dy: number) =>
   const bend = (random() - 0.5) * 0.09;
   const wide = 0.8 + random() * 0.9;
   return (dx, dy) => {
-    const u = dx * Math.cos(turn) + dy * Math.sin(turn);
-    const v =
-      -dx * Math.sin(turn) + dy * Math.cos(turn) - bend * (u * u - (length * length) / 12);
-    const off = Math.max(Math.abs(v) - wide / 2, Math.abs(u) - length / 2);
-    return Math.min(1, Math.max(0, 0.5 - off / 0.8));
+    const u = dx * cos(turn) + dy * sin(turn);
+    const v = -dx * sin(turn) + dy * cos(turn) - bend * (u * u - (length * length) / 12);
+    const off = max(abs(v) - wide / 2, abs(u) - length / 2);
+    return min(1, max(0, 0.5 - off / 0.8));
   };
 }
 
@@ -79,27 +78,24 @@ export function plantSpecks(picture: Samples, count: number, seed: number): Plan
   const { width, height, data } = picture;
   const planted: Planted[] = [];
   for (let tries = 0; tries < count * 30 && planted.length < count; tries += 1) {
-    const x = Math.floor(REACH + random() * (width - 2 * REACH));
-    const y = Math.floor(REACH + random() * (height - 2 * REACH));
-    if (planted.some((p) => Math.hypot(p.x - x, p.y - y) < GAP)) continue;
+    const x = floor(REACH + random() * (width - 2 * REACH));
+    const y = floor(REACH + random() * (height - 2 * REACH));
+    if (planted.some((p) => hypot(p.x - x, p.y - y) < GAP)) continue;
     const isHair = random() < 0.2;
     const diameter = isHair ? 10 + random() * 10 : 3 * (20 / 3) ** random();
-    const { median, spread } = groundAround(picture, x, y, Math.ceil(diameter / 2 + 6));
+    const { median, spread } = groundAround(picture, x, y, ceil(diameter / 2 + 6));
     const strength = 10 * 7 ** random();
     const dark = median - strength < 4 ? false : median + strength > 251 || random() < 0.6;
-    const tone = Math.min(252, Math.max(3, median + (dark ? -1.2 : 1.2) * strength)) * 257;
+    const tone = min(252, max(3, median + (dark ? -1.2 : 1.2) * strength)) * 257;
     const cover = (isHair ? hair : dust)(random, isHair ? diameter * 1.8 : diameter);
-    const share = Math.min(
-      1,
-      (strength * 257) / Math.max(1, Math.abs(tone - median * 257)),
-    );
+    const share = min(1, (strength * 257) / max(1, abs(tone - median * 257)));
     for (let dy = -REACH; dy < REACH; dy += 1)
       for (let dx = -REACH; dx < REACH; dx += 1) {
         const part = cover(dx, dy) * share;
         if (part <= 0) continue;
         const i = ((y + dy) * width + x + dx) * 3;
         for (let c = 0; c < 3; c += 1)
-          data[i + c] = Math.round(data[i + c]! + part * (tone - data[i + c]!));
+          data[i + c] = round(data[i + c]! + part * (tone - data[i + c]!));
       }
     planted.push({
       x,

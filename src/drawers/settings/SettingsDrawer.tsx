@@ -19,9 +19,8 @@ import { benchForm } from './benchForm';
 
 const Columns = styled.div`
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 28px;
-  max-width: 760px;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 22px;
   > div {
     display: grid;
     gap: 9px;
@@ -129,6 +128,17 @@ export function SettingsDrawer({
               />
               <Field {...field} name="proofFirst" label="Proof first up to" unit="×" />
               <Field {...field} name="signingRoomMm" label="Room to sign" unit="mm" />
+            </div>
+            <div>
+              <TableHead>Rules of thumb: capture</TableHead>
+              <Field {...field} name="tileOverlapMm" label="Tiles overlap by" unit="mm" />
+              <Field {...field} name="frameOverlap" label="Frames overlap by" unit="%" />
+              <Field {...field} name="framingMargin" label="Room around it" unit="%" />
+              <Field {...field} name="mostPieces" label="Pieces at most" />
+              <Field {...field} name="goodStops" label="Even within" unit="stops" />
+              <Field {...field} name="poorStops" label="Poor beyond" unit="stops" />
+              <Field {...field} name="lightAngle" label="Angle of the lights" unit="°" />
+              <Field {...field} name="bleedMm" label="Bleed of a canvas" unit="mm" />
             </div>
           </Columns>
         </Surface>

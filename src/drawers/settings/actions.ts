@@ -47,6 +47,14 @@ const bench = defineInput({
   signingRoomMm: decimal('Room to sign', { min: 0, max: 100 }),
   scaleTolerance: whole('Scales may differ by', { min: 0, max: 500 }),
   backupAfterDays: whole('Remind of a backup after', { min: 1, max: 365 }),
+  tileOverlapMm: decimal('Scanned tiles overlap by', { min: 0, max: 100 }, 'mm'),
+  frameOverlap: percent('Frames overlap by', { min: 5, max: 70 }),
+  framingMargin: percent('Room around the work', { min: 0, max: 50 }),
+  mostPieces: whole('Pieces one joins at most', { min: 1, max: 400 }),
+  goodStops: decimal('Light is even within', { above: 0, max: 2 }, 'stops'),
+  poorStops: decimal('Light is poor beyond', { above: 0, max: 4 }, 'stops'),
+  lightAngle: decimal('Angle of the lights', { min: 10, max: 75 }, '°'),
+  bleedMm: decimal('Bleed of a canvas', { min: 0, max: 50 }, 'mm'),
   seen: text('Form', { max: 8000 }),
 });
 
@@ -54,7 +62,20 @@ const bench = defineInput({
 export async function saveBench(typed: unknown) {
   return act(bench, typed, {}, async (v, { write, settings, undoable }) => {
     const { seen, studio, currency, locale, handlingDays, ...rules } = v;
-    const { scaleTolerance, backupAfterDays, ...sizing } = rules;
+    const { scaleTolerance, backupAfterDays, ...others } = rules;
+    const { tileOverlapMm, frameOverlap, framingMargin, mostPieces, ...rest } = others;
+    const { goodStops, poorStops, lightAngle, bleedMm, ...sizing } = rest;
+    const capture = {
+      ...settings.capture,
+      tileOverlapMm,
+      frameOverlap,
+      framingMargin,
+      mostPieces,
+      goodStops,
+      poorStops,
+      lightAngle,
+      bleedMm,
+    };
     let known = false;
     try {
       known = Intl.NumberFormat.supportedLocalesOf([locale]).length > 0;
@@ -71,6 +92,7 @@ export async function saveBench(typed: unknown) {
       locale,
       handlingDays,
       sizing,
+      capture,
       packing: { ...settings.packing, scaleTolerance },
       today: { ...settings.today, backupAfterDays },
     };

@@ -2,7 +2,7 @@ import type { BenchSettings } from '@/data';
 
 /** The bench's settings as they stand in their form. */
 export const benchForm = (settings: BenchSettings): Record<string, string> => {
-  const { sizing, packing, today } = settings;
+  const { sizing, packing, today, capture } = settings;
   return {
     studio: settings.studio,
     currency: settings.currency,
@@ -19,6 +19,14 @@ export const benchForm = (settings: BenchSettings): Record<string, string> => {
     signingRoomMm: String(sizing.signingRoomMm),
     scaleTolerance: String(packing.scaleTolerance),
     backupAfterDays: String(today.backupAfterDays),
+    tileOverlapMm: String(capture.tileOverlapMm),
+    frameOverlap: String(Math.round(capture.frameOverlap * 1000) / 10),
+    framingMargin: String(Math.round(capture.framingMargin * 1000) / 10),
+    mostPieces: String(capture.mostPieces),
+    goodStops: String(Math.round(capture.goodStops * 1000) / 1000),
+    poorStops: String(Math.round(capture.poorStops * 1000) / 1000),
+    lightAngle: String(capture.lightAngle),
+    bleedMm: String(capture.bleedMm),
   };
 };
 
@@ -39,4 +47,12 @@ export const BENCH_TITLES: Record<string, string> = {
   signingRoomMm: 'Room to sign',
   scaleTolerance: 'Scales may differ by',
   backupAfterDays: 'Remind of a backup after',
+  tileOverlapMm: 'Scanned tiles overlap by',
+  frameOverlap: 'Frames overlap by',
+  framingMargin: 'Room around the work',
+  mostPieces: 'Pieces one joins at most',
+  goodStops: 'Light is even within',
+  poorStops: 'Light is poor beyond',
+  lightAngle: 'Angle of the lights',
+  bleedMm: 'Bleed of a canvas',
 };

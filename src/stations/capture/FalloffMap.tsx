@@ -73,24 +73,35 @@ export function FalloffMap({ evenness, size, good }: FalloffMapProps) {
       aria-label={`Falloff of ${format.number(falloff, 2)} stops over the frame; good is within ${format.number(good, 2)}`}
     >
       <rect x={left} y={MARGIN} width={wide} height={high} fill={shade(lowest)} />
-      {contours()
-        .size([w, h])
-        .thresholds(levels)(out)
-        .map((c) => (
-          <path
-            key={c.value}
-            d={path(c) ?? ''}
-            fill={shade(c.value + step / 2)}
-            stroke="#161616"
-            strokeOpacity={0.45}
-            strokeWidth={Math.abs(c.value) < 1e-9 ? 1.6 : 0.7}
-          />
-        ))}
+      <clipPath id="frame">
+        <rect x={left} y={MARGIN} width={wide} height={high} />
+      </clipPath>
+      <g clipPath="url(#frame)">
+        {contours()
+          .size([w, h])
+          .thresholds(levels)(out)
+          .map((c) => (
+            <path
+              key={c.value}
+              d={path(c) ?? ''}
+              fill={shade(c.value + step / 2)}
+              stroke="#161616"
+              strokeOpacity={0.45}
+              strokeWidth={Math.abs(c.value) < 1e-9 ? 1.6 : 0.7}
+            />
+          ))}
+      </g>
       <rect x={left} y={MARGIN} width={wide} height={high} fill="none" stroke="#161616" />
       {labels.map(([x, y]) => {
         const value = stops[Math.round(y) * columns + Math.round(x)] ?? 0;
-        const px = left + (x / (columns - 1)) * wide;
-        const py = MARGIN + (y / (rows - 1)) * high;
+        const inside = (at: number, from: number, to: number) =>
+          Math.min(to, Math.max(from, at));
+        const px = inside(left + (x / (columns - 1)) * wide, left + 34, left + wide - 34);
+        const py = inside(
+          MARGIN + (y / (rows - 1)) * high,
+          MARGIN + 20,
+          MARGIN + high - 18,
+        );
         return (
           <g key={`${x} ${y}`}>
             <rect x={px - 27} y={py - 12} width={54} height={22} fill="#ffffffd9" />

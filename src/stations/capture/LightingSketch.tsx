@@ -5,7 +5,7 @@ import type { Size } from '@/core/units';
 import { Dimension, useFormat } from '@/shell';
 
 const WIDTH = 420;
-const HEIGHT = 420;
+const HEIGHT = 520;
 
 interface LightingSketchProps {
   work: Size;

@@ -4,7 +4,7 @@ import type { Size } from '@/core/units';
 import { Dimension, useFormat } from '@/shell';
 
 const WIDTH = 420;
-const HEIGHT = 420;
+const HEIGHT = 520;
 const ROOM = 46;
 
 interface PiecesDrawingProps {

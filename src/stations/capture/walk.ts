@@ -18,7 +18,7 @@ export type Stop =
 /** Height of the swaths in which a picture is walked to and fro, pixels. */
 const SWATH = 600;
 
-/** Specks at least so sure, and busy tiles, in the order in which an eye would sweep the picture. */
+/** Specks at least so sure, and then busy tiles, each in the order in which an eye would sweep the picture. */
 export function stopsOf(
   { found, busy }: SpeckReading,
   least: number,
@@ -38,5 +38,6 @@ export function stopsOf(
     const swath = Math.floor(y / SWATH);
     return swath * width + (swath % 2 === 0 ? x : width - x);
   };
-  return [...specks, ...tiles].sort((a, b) => along(a) - along(b));
+  const swept = (stops: Stop[]) => stops.sort((a, b) => along(a) - along(b));
+  return [...swept(specks), ...swept(tiles)];
 }

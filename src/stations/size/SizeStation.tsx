@@ -34,7 +34,7 @@ import { offerSize, withdrawSize } from './actions';
 import { DistanceChart } from './DistanceChart';
 import type { SizeView } from './view';
 import { WallOfSizes } from './WallOfSizes';
-import { adviceTone, adviceWord, judgementWords } from './words';
+import { adviceTone, adviceWord, judgementWords, worthWords } from './words';
 
 const FAMILY_NAMES: Record<FamilyId, string> = {
   metricFrames: 'Frames, cm',
@@ -187,7 +187,7 @@ export function SizeStation({ work, master, rules, offered, picked: asked }: Siz
                 {
                   value: format.number(picked.judgement.figures.ppi),
                   unit: '',
-                  label: 'ppi on paper',
+                  label: worthWords(picked.judgement, format),
                   tone: picked.judgement.advice === 'withdraw' ? 'brick' : undefined,
                 },
                 {

@@ -36,3 +36,9 @@ export const adviceWord = (j: SizeJudgement): string =>
 
 export const adviceTone = (j: SizeJudgement): 'caution' | 'stop' | undefined =>
   ({ offer: undefined, proof: 'caution' as const, withdraw: 'stop' as const })[j.advice];
+
+/** What stands under the resolution: what it is worth, where not all of its pixels are detail. */
+export const worthWords = ({ figures }: SizeJudgement, format: Format): string =>
+  figures.worth > 0.97 * figures.ppi
+    ? 'ppi on paper'
+    : `ppi on paper, worth ${format.number(figures.worth)}`;

@@ -37,7 +37,7 @@ const SURE = 0.6;
 /** Tiles over which texture is averaged. */
 const TEXTURED = 8;
 /** Strength of a period that is taken up; that is sure of itself; that outweighs the spectrum. */
-const PERIOD = { taken: 5, sure: 8, outweighs: 12 };
+const PERIOD = { taken: 5, sure: 8, outweighs: 12, overwhelming: 300 };
 /** How far, as a logarithm, a period may be from what the spectrum says. */
 const NEAR = { taken: 0.3, outweighs: 0.42 };
 /** Less than this, in log2, between coarse and fine: all noise, or nothing at all. */
@@ -106,6 +106,9 @@ function withPeriod(guess: Guess, peak: Peak, sharp: number): Guess {
   if (strength < PERIOD.taken || (sharp > 0.75 && !outweighs)) return guess;
   const far = (s: number) => Math.abs(Math.log(s / guess.enlargement));
   const [low, high] = [1 / (1 - frequency), 1 / frequency];
+  // Only a whole factor leaves pixels whose second difference is nothing at all.
+  if (strength > PERIOD.overwhelming && Math.abs(high - Math.round(high)) < 0.05)
+    return { enlargement: Math.round(high), confidence: 0.95, because: 'period' };
   const found = far(low) <= far(high) ? low : high;
   if (far(found) > (outweighs ? NEAR.outweighs : NEAR.taken)) return guess;
   const confidence = Math.max(guess.confidence, strength > PERIOD.sure ? 0.95 : 0.8);

@@ -1,5 +1,7 @@
 import FFT from 'fft.js';
 
+const { PI, cos, floor, max, min, round, sqrt } = Math;
+
 /** Sums of |second difference| over a picture: for every column, and for every row. */
 export interface Profiles {
   along: Float64Array;
@@ -17,10 +19,10 @@ export function addSecondDifferences(
   part: { left: number; top: number; right: number; bottom: number },
   { along, down }: Profiles,
 ): void {
-  const left = Math.max(1, part.left);
-  const right = Math.min(width - 1, part.right);
-  const bottom = Math.min(height - 1, part.bottom);
-  for (let y = Math.max(1, part.top); y < bottom; y += 1) {
+  const left = max(1, part.left);
+  const right = min(width - 1, part.right);
+  const bottom = min(height - 1, part.bottom);
+  for (let y = max(1, part.top); y < bottom; y += 1) {
     let sum = 0;
     const to = y * width + right;
     for (let i = y * width + left, x = left - part.left; i < to; i += 1, x += 1) {
@@ -61,9 +63,9 @@ function ratios(profile: Float64Array): Float64Array {
   return profile.map((value, i) => {
     let sum = 0;
     let count = 0;
-    for (let k = Math.max(0, i - SLOW); k <= Math.min(n - 1, i + SLOW); k += 1, count += 1)
+    for (let k = max(0, i - SLOW); k <= min(n - 1, i + SLOW); k += 1, count += 1)
       sum += profile[k]!;
-    return sum > 0 ? Math.max(-1, Math.min(1, (value * count) / sum - 1)) : 0;
+    return sum > 0 ? max(-1, min(1, (value * count) / sum - 1)) : 0;
   });
 }
 
@@ -71,8 +73,8 @@ function ratios(profile: Float64Array): Float64Array {
 export function periodsOf(profile: Float64Array): Periods | null {
   const ratio = ratios(profile.subarray(2, profile.length - 2));
   if (ratio.length < SHORTEST) return null;
-  const stretches = Math.max(1, Math.round(ratio.length / STRETCH));
-  const n = Math.floor(ratio.length / stretches);
+  const stretches = max(1, round(ratio.length / STRETCH));
+  const n = floor(ratio.length / stretches);
   let side = 2 * SHORTEST;
   while (side < 2 * n) side *= 2;
   const fft = new FFT(side);
@@ -81,22 +83,22 @@ export function periodsOf(profile: Float64Array): Periods | null {
   const power = new Float64Array(side / 2 + 1);
   for (let k = 0; k < stretches; k += 1) {
     for (let i = 0; i < n; i += 1)
-      line[i] = ratio[k * n + i]! * (0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / n));
+      line[i] = ratio[k * n + i]! * (0.5 - 0.5 * cos((2 * PI * (i + 0.5)) / n));
     fft.realTransform(out, line);
     for (let b = 0; b < power.length; b += 1)
       power[b]! += out[2 * b]! ** 2 + out[2 * b + 1]! ** 2;
   }
-  const magnitude = power.map(Math.sqrt);
+  const magnitude = power.map(sqrt);
   // A line of the spectrum is `side / n` bins wide: neighbours are looked up in such steps.
   const wide = side / n;
   const strength = magnitude.map((m, b) => {
     const near: number[] = [];
     for (let k = 2; k <= GROUND; k += 1)
       for (const at of [b - k * wide, b + k * wide]) {
-        const v = magnitude[Math.round(at)];
+        const v = magnitude[round(at)];
         if (v !== undefined) near.push(v);
       }
-    return m / Math.max(1e-12, medianOf(near));
+    return m / max(1e-12, medianOf(near));
   });
   return { step: 1 / side, strength };
 }

@@ -1,5 +1,7 @@
 import type { Periods } from './periodicity';
 
+const { abs, ceil, floor, log, log2, max, min, round, sqrt } = Math;
+
 /** Ends of the bands in which the spectrum is averaged, cycles a pixel. */
 const BANDS = [
   0.04, 0.06, 0.085, 0.11, 0.14, 0.17, 0.2, 0.235, 0.27, 0.305, 0.345, 0.39, 0.435, 0.47,
@@ -24,19 +26,19 @@ export function bandMean(curve: Curve, from: number, to: number): number {
   const steps = 2 * (curve.length - 1);
   let sum = 0;
   let count = 0;
-  for (let b = Math.ceil(from * steps - 1e-9); b <= to * steps + 1e-9; b += 1) {
+  for (let b = ceil(from * steps - 1e-9); b <= to * steps + 1e-9; b += 1) {
     sum += curve[b] ?? 0;
     count += 1;
   }
-  return count > 0 ? sum / count : (curve[Math.round(from * steps)] ?? 0);
+  return count > 0 ? sum / count : (curve[round(from * steps)] ?? 0);
 }
 
 /** Slope of the curve over log2 of the frequency between 0.3 and the end, by least squares. */
 function endSlope(curve: Curve): number {
   const steps = 2 * (curve.length - 1);
   const points: [number, number][] = [];
-  for (let b = Math.floor(0.3 * steps) + 1; b <= 0.497 * steps; b += 1)
-    points.push([Math.log2(b / steps), curve[b]!]);
+  for (let b = floor(0.3 * steps) + 1; b <= 0.497 * steps; b += 1)
+    points.push([log2(b / steps), curve[b]!]);
   const n = points.length;
   const mx = points.reduce((s, [x]) => s + x, 0) / n;
   const my = points.reduce((s, [, y]) => s + y, 0) / n;
@@ -44,12 +46,33 @@ function endSlope(curve: Curve): number {
   return over / points.reduce((s, [x]) => s + (x - mx) ** 2, 0);
 }
 
+/** Ends of detail, cycles a pixel, at which a break of the slope is looked for. */
+const BREAKS = [0.4, 0.333, 0.25, 0.167, 0.125];
+const BREAK_RANGE = { least: -3, most: 8, plain: 1.5 };
+
+/**
+ * How much steeper the curve falls across a frequency than below it, log2 an octave; and by
+ * how much that is more than a plain curve ever does.
+ */
+function breakAt(curve: Curve, c: number): [number, number] {
+  const mean = (from: number, to: number) => {
+    const end = min(to, 0.497);
+    return bandMean(curve, min(from, end - 0.01), end);
+  };
+  const below = (mean(0.45 * c, 0.55 * c) - mean(0.75 * c, 0.85 * c)) / log2(0.8 / 0.5);
+  const beyond = min(1.2 * c, 0.485);
+  const fall = mean(0.8 * c, 0.9 * c) - mean(beyond - 0.03 * c, beyond + 0.03 * c);
+  const steeper = fall / log2(beyond / (0.85 * c)) - below;
+  const { least, most, plain } = BREAK_RANGE;
+  return [max(least, min(most, steeper)), max(0, min(most, steeper - plain))];
+}
+
 /** The highest strength near a frequency. */
 function strengthNear({ step, strength }: Periods, frequency: number): number {
   let best = 0;
-  const to = Math.min(strength.length - 1, Math.floor((frequency + LINE) / step));
-  for (let b = Math.ceil((frequency - LINE) / step); b <= to; b += 1)
-    best = Math.max(best, strength[b]!);
+  const to = min(strength.length - 1, floor((frequency + LINE) / step));
+  for (let b = ceil((frequency - LINE) / step); b <= to; b += 1)
+    best = max(best, strength[b]!);
   return best;
 }
 
@@ -61,11 +84,11 @@ export interface BothPeriods {
 
 /** Geometric mean of the strengths along both axes near a frequency. */
 export const jointStrength = ({ across, down }: BothPeriods, frequency: number): number =>
-  Math.sqrt(strengthNear(across, frequency) * strengthNear(down, frequency));
+  sqrt(strengthNear(across, frequency) * strengthNear(down, frequency));
 
 /** Frequencies that blocks of 8 pixels (and such blocks enlarged two times) leave: no sign of anything. */
 const ofBlocks = (frequency: number): boolean =>
-  Math.abs(frequency * 16 - Math.round(frequency * 16)) < 0.0816;
+  abs(frequency * 16 - round(frequency * 16)) < 0.0816;
 
 export interface Peak {
   strength: number;
@@ -85,7 +108,7 @@ export function strongestPeriod(periods: BothPeriods): Peak {
 }
 
 const aboveChance = (strength: number, chance: number): number =>
-  Math.log(Math.min(STRONGEST, Math.max(1, strength / chance)));
+  log(min(STRONGEST, max(1, strength / chance)));
 
 /** Traits in the order of the weights. `texture`: mean of the best tiles, of 255. */
 export function detailTraits(
@@ -98,14 +121,11 @@ export function detailTraits(
   const reference = bands[REFERENCE]!;
   const last = bands.at(-1)!;
   const relative = bands
-    .map((b) => Math.max(b - reference, DEEPEST))
+    .map((b) => max(b - reference, DEEPEST))
     .filter((_, i) => i !== REFERENCE);
   const highest = aboveChance(peak.strength, HIGHEST_BY_CHANCE);
-  const blocks = Math.log(
-    Math.sqrt(
-      Math.max(1, jointStrength(periods, 0.125)) *
-        Math.max(1, jointStrength(periods, 0.375)),
-    ),
+  const blocks = log(
+    sqrt(max(1, jointStrength(periods, 0.125)) * max(1, jointStrength(periods, 0.375))),
   );
   const slope = endSlope(curve);
   const fifth = aboveChance(jointStrength(periods, 0.2), BY_CHANCE);
@@ -113,19 +133,20 @@ export function detailTraits(
   return [
     ...relative,
     last,
-    Math.max(last, -4),
+    max(last, -4),
     highest,
-    Math.max(0, highest - 1),
+    max(0, highest - 1),
     blocks,
-    Math.log2(texture + 0.3),
+    log2(texture + 0.3),
     blocks * (last - bands[MIDDLE]!),
-    Math.min(Math.min(...bands), 0),
+    min(min(...bands), 0),
     slope,
-    Math.max(slope, -1),
+    max(slope, -1),
     bandMean(curve, 0.3001, 0.497),
     fifth,
     third,
-    Math.max(0, fifth - 1),
-    Math.max(0, third - 1),
+    max(0, fifth - 1),
+    max(0, third - 1),
+    ...BREAKS.flatMap((c) => breakAt(curve, c)),
   ];
 }

@@ -1,6 +1,8 @@
 import { straightLine } from './straightLine';
 import type { PlanePoint } from './straightLine';
 
+const { PI, abs, atan, floor, max, min } = Math;
+
 /** Light of 0..255 of a picture made smaller by means of `factor` x `factor` pixels. */
 export interface ReducedLight {
   width: number;
@@ -59,17 +61,17 @@ function firstEdge(read: (k: number) => number, reach: number, u: number): SeenE
     const next = read(k + 1) - outside;
     const sign = away > 0 ? 1 : -1;
     if (sign * away < LEAST_STEP || sign * next < LEAST_STEP) {
-      if (Math.abs(away) < LEAST_STEP) {
+      if (abs(away) < LEAST_STEP) {
         outside = (outside * count + read(k)) / (count + 1);
-        count = Math.min(count + 1, 40);
+        count = min(count + 1, 40);
       }
       continue;
     }
     // Where the light steps most, to a part of a pixel.
     let weight = 0;
     let place = 0;
-    for (let j = Math.max(1, k - 2); j <= k + 2; j += 1) {
-      const step = Math.max(0, sign * (read(j) - read(j - 1)));
+    for (let j = max(1, k - 2); j <= k + 2; j += 1) {
+      const step = max(0, sign * (read(j) - read(j - 1)));
       weight += step;
       place += step * j;
     }
@@ -87,14 +89,14 @@ export function borderEdge(light: ReducedLight, side: Side): BorderEdge | null {
   const upright = side === 'left' || side === 'right';
   const along = upright ? height : width;
   const across = upright ? width : height;
-  const reach = Math.floor(across * DEEPEST);
+  const reach = floor(across * DEEPEST);
   if (along < 24 || reach < 8) return null;
   const far = side === 'right' || side === 'bottom';
-  const step = Math.max(1, along / LINES);
+  const step = max(1, along / LINES);
   const points: SeenEdge[] = [];
   let lines = 0;
   for (let u = 0; u < along; u += step, lines += 1) {
-    const line = Math.floor(u);
+    const line = floor(u);
     const read = (k: number): number => {
       const v = far ? across - 1 - k : k;
       return upright ? data[line * width + v]! : data[v * width + line]!;
@@ -104,11 +106,11 @@ export function borderEdge(light: ReducedLight, side: Side): BorderEdge | null {
   }
   const line = straightLine(points, SLACK);
   if (!line || (line.agreeing * points.length) / lines < LEAST_AGREEING) return null;
-  const on = points.filter((p) => Math.abs(p.v - line.at - line.slope * p.u) <= SLACK);
+  const on = points.filter((p) => abs(p.v - line.at - line.slope * p.u) <= SLACK);
   const outside = median(on.map((p) => p.outside));
-  const spread = median(on.map((p) => Math.abs(p.outside - outside)));
+  const spread = median(on.map((p) => abs(p.outside - outside)));
   if (spread > PLAIN) return null;
-  const turn = (Math.atan(line.slope) * 180) / Math.PI;
+  const turn = (atan(line.slope) * 180) / PI;
   return {
     side,
     at: line.at * factor,

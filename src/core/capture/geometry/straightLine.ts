@@ -1,3 +1,4 @@
+const { abs, floor, max } = Math;
 /** v = at + slope x u, with the points that lie on it. */
 export interface StraightLine {
   at: number;
@@ -27,18 +28,18 @@ export function straightLine(
   let best = { at: 0, slope: 0, count: 0 };
   const spans = [0.5, 0.33, 0.7];
   for (let t = 0; t < TRIALS; t += 1) {
-    const span = Math.max(1, Math.floor(n * spans[t % spans.length]!));
-    const i = Math.floor(((t * 0.6180339887) % 1) * (n - span));
+    const span = max(1, floor(n * spans[t % spans.length]!));
+    const i = floor(((t * 0.6180339887) % 1) * (n - span));
     const a = points[i]!;
     const b = points[i + span]!;
     if (a.u === b.u) continue;
     const slope = (b.v - a.v) / (b.u - a.u);
     const at = a.v - slope * a.u;
     let count = 0;
-    for (const p of points) if (Math.abs(p.v - at - slope * p.u) <= slack) count += 1;
+    for (const p of points) if (abs(p.v - at - slope * p.u) <= slack) count += 1;
     if (count > best.count) best = { at, slope, count };
   }
-  const on = points.filter((p) => Math.abs(p.v - best.at - best.slope * p.u) <= slack);
+  const on = points.filter((p) => abs(p.v - best.at - best.slope * p.u) <= slack);
   if (on.length < 8) return null;
   const mu = on.reduce((s, p) => s + p.u, 0) / on.length;
   const mv = on.reduce((s, p) => s + p.v, 0) / on.length;

@@ -7,6 +7,8 @@ import { reduction } from './blocks';
 import type { BlockPlace, Box } from './blocks';
 import { lightOf } from './lightOf';
 
+const { ceil, floor, max, min } = Math;
+
 /** Longest side of the light that geometry is read from, and of the grid of extremes. */
 const REDUCED = 1600;
 const GRID = 512;
@@ -38,9 +40,9 @@ export const gridsOf = (width: number, height: number) => {
   return {
     reducedBy,
     gridBy,
-    cellsAcross: Math.ceil(width / CELL),
-    reducedAcross: Math.ceil(width / reducedBy),
-    gridAcross: Math.ceil(width / gridBy),
+    cellsAcross: ceil(width / CELL),
+    reducedAcross: ceil(width / reducedBy),
+    gridAcross: ceil(width / gridBy),
   };
 };
 
@@ -71,7 +73,7 @@ export class BlockReader {
   ) {
     const grids = (this.grids = gridsOf(width, height));
     const rows = bottom - top;
-    const count = (across: number, by: number) => across * Math.ceil(rows / by);
+    const count = (across: number, by: number) => across * ceil(rows / by);
     this.tone = new ToneCounter(channels);
     this.texture = new Float32Array(count(grids.cellsAcross, CELL));
     this.crowded = new Uint8Array(this.texture.length);
@@ -136,8 +138,8 @@ export class BlockReader {
     const { light, reduced } = this;
     for (let y = own.top; y < own.bottom; y += by)
       for (let x = own.left; x < own.right; x += by) {
-        const bottom = Math.min(own.bottom, y + by);
-        const right = Math.min(own.right, x + by);
+        const bottom = min(own.bottom, y + by);
+        const right = min(own.right, x + by);
         let sum = 0;
         for (let j = y; j < bottom; j += 1)
           for (let i = x; i < right; i += 1) sum += light[j * stride + i]!;
@@ -151,10 +153,10 @@ export class BlockReader {
     const { gridBy: by, gridAcross } = this.grids;
     const { channels, extremes } = this;
     for (let y = own.top; y < own.bottom; y += 1) {
-      const row = Math.floor((core.top - this.top + y - own.top) / by);
+      const row = floor((core.top - this.top + y - own.top) / by);
       for (let x = own.left; x < own.right; x += by) {
         const column = (core.left + x - own.left) / by;
-        const right = Math.min(own.right, x + by);
+        const right = min(own.right, x + by);
         for (let c = 0; c < channels; c += 1) {
           let darkest = 65535;
           let lightest = 0;
@@ -165,8 +167,8 @@ export class BlockReader {
             if (v > lightest) lightest = v;
           }
           const at = ((row * gridAcross + column) * channels + c) * 2;
-          extremes[at] = Math.min(extremes[at]!, (darkest + 127) >> 8);
-          extremes[at + 1] = Math.max(extremes[at + 1]!, (lightest - (lightest >> 8)) >> 8);
+          extremes[at] = min(extremes[at]!, (darkest + 127) >> 8);
+          extremes[at + 1] = max(extremes[at + 1]!, (lightest - (lightest >> 8)) >> 8);
         }
       }
     }

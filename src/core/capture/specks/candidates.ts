@@ -1,5 +1,7 @@
 import { SURROUND } from './centreSurround';
 
+const { abs, ceil, max, min } = Math;
+
 /** A place that stands out at one level; pixels of that level. */
 export interface Candidate {
   x: number;
@@ -37,13 +39,13 @@ function medianIn(
   let n = 0;
   for (let y = box.top; y < box.bottom; y += 2)
     for (let x = box.left, i = y * width + x; x < box.right; x += 2, i += 2) {
-      const v = Math.abs(response[i]!);
+      const v = abs(response[i]!);
       bins[v < BINS ? v : BINS - 1]! += 1;
       n += 1;
     }
   let half = n / 2;
   for (let b = 0; b < BINS; b += 1) {
-    if (half <= bins[b]!) return b + half / Math.max(1, bins[b]!) - 0.5;
+    if (half <= bins[b]!) return b + half / max(1, bins[b]!) - 0.5;
     half -= bins[b]!;
   }
   return BINS;
@@ -54,23 +56,23 @@ function medianIn(
  * eight neighbours and than a multiple of the cell's median response.
  */
 export function findCandidates(response: Int16Array, width: number, height: number): Found {
-  const across = Math.ceil(width / CELL);
-  const down = Math.ceil(height / CELL);
+  const across = ceil(width / CELL);
+  const down = ceil(height / CELL);
   const crowded = new Uint8Array(across * down);
   const texture = new Float32Array(across * down);
   const candidates: Candidate[] = [];
   for (let row = 0; row < down; row += 1)
     for (let column = 0; column < across; column += 1) {
       const box = {
-        left: Math.max(SURROUND, column * CELL),
-        top: Math.max(SURROUND, row * CELL),
-        right: Math.min(width - SURROUND, (column + 1) * CELL),
-        bottom: Math.min(height - SURROUND, (row + 1) * CELL),
+        left: max(SURROUND, column * CELL),
+        top: max(SURROUND, row * CELL),
+        right: min(width - SURROUND, (column + 1) * CELL),
+        bottom: min(height - SURROUND, (row + 1) * CELL),
       };
       if (box.right <= box.left || box.bottom <= box.top) continue;
       const median = medianIn(response, width, box);
       texture[row * across + column] = median;
-      const least = Math.max(LEAST, ABOVE * median);
+      const least = max(LEAST, ABOVE * median);
       const from = candidates.length;
       for (let y = box.top; y < box.bottom; y += 1)
         for (let x = box.left, i = y * width + x; x < box.right; x += 1, i += 1) {

@@ -1,6 +1,8 @@
 import type { Measured } from './measure';
 import type { Company } from './score';
 
+const { abs, floor, hypot, max } = Math;
+
 /** How far company is looked for, and how far a population reaches, pixels. */
 const NEAR = 100;
 const FAR = 250;
@@ -14,7 +16,7 @@ export class Neighbours<T extends { x: number; y: number }> {
     private readonly side: number,
   ) {
     for (const one of all) {
-      const key = this.key(Math.floor(one.x / side), Math.floor(one.y / side));
+      const key = this.key(floor(one.x / side), floor(one.y / side));
       const square = this.squares.get(key);
       if (square) square.push(one);
       else this.squares.set(key, [one]);
@@ -25,8 +27,8 @@ export class Neighbours<T extends { x: number; y: number }> {
 
   /** Calls for all within so far (at most one square's side) of a place. */
   within({ x, y }: { x: number; y: number }, reach: number, call: (one: T) => void): void {
-    const column = Math.floor(x / this.side);
-    const row = Math.floor(y / this.side);
+    const column = floor(x / this.side);
+    const row = floor(y / this.side);
     for (let j = row - 1; j <= row + 1; j += 1)
       for (let i = column - 1; i <= column + 1; i += 1)
         for (const one of this.squares.get(this.key(i, j)) ?? [])
@@ -34,7 +36,7 @@ export class Neighbours<T extends { x: number; y: number }> {
   }
 }
 
-const ratio = (a: number, b: number) => Math.max(a / b, b / a);
+const ratio = (a: number, b: number) => max(a / b, b / a);
 
 /** Company of every thing, in the same order. `textureAt`: of the cell at a place. */
 export function companyOf(
@@ -51,21 +53,21 @@ export function companyOf(
   );
   // Clutter is by far the larger crowd: it is gone through once, and looks for things.
   for (let i = 0; i + 2 < clutter.length; i += 3) {
-    const strength = Math.abs(clutter[i + 2]!);
+    const strength = abs(clutter[i + 2]!);
     own.within({ x: clutter[i]!, y: clutter[i + 1]! }, NEAR, (thing) => {
-      if (strength > 0.35 * Math.abs(thing.contrast)) company.get(thing)!.clutter += 1;
+      if (strength > 0.35 * abs(thing.contrast)) company.get(thing)!.clutter += 1;
     });
   }
   return things.map((thing) => {
     const around = company.get(thing)!;
-    const strength = Math.abs(thing.contrast);
+    const strength = abs(thing.contrast);
     own.within(thing, FAR, (o) => {
       if (o === thing) return;
-      const contrast = ratio(Math.abs(o.contrast), strength);
+      const contrast = ratio(abs(o.contrast), strength);
       const size = ratio(o.diameter, thing.diameter);
-      const far = Math.hypot(o.x - thing.x, o.y - thing.y);
+      const far = hypot(o.x - thing.x, o.y - thing.y);
       if (far <= NEAR && contrast < 2 && size < 1.6) around.similar += 1;
-      const tone = Math.max(...thing.tone.map((t, c) => Math.abs(t - o.tone[c]!)));
+      const tone = max(...thing.tone.map((t, c) => abs(t - o.tone[c]!)));
       const sameWay = o.contrast > 0 === thing.contrast > 0;
       if (sameWay && contrast < 1.4 && size < 1.45 && tone < 18) around.alike += 1;
     });

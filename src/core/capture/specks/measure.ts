@@ -1,6 +1,8 @@
 import { Grower } from './grow';
 import type { Grey } from './grey';
 
+const { PI, abs, atan2, ceil, floor, hypot, max, min, sqrt } = Math;
+
 /** Samples of a block, 16 bit, interleaved, and its light in bytes. */
 export interface Block {
   width: number;
@@ -47,7 +49,7 @@ const LEAST = 4;
 /** What is so much larger at a quarter of the contrast than at half of it has frayed. */
 const FRAYED = 2.5;
 
-const chroma = (colour: number[]): number => Math.max(...colour) - Math.min(...colour);
+const chroma = (colour: number[]): number => max(...colour) - min(...colour);
 
 /** Measures things in one block. */
 export class Examiner {
@@ -94,7 +96,7 @@ export class Examiner {
     const sums = new Array<number>(channels).fill(0);
     for (let k = 0; k < n; k += 1)
       for (let c = 0; c < channels; c += 1) sums[c]! += samples[pixels[k]! * channels + c]!;
-    return sums.map((s) => s / (257 * Math.max(1, n)));
+    return sums.map((s) => s / (257 * max(1, n)));
   }
 
   /**
@@ -108,19 +110,11 @@ export class Examiner {
   ): Measured | Clutter | null {
     const { grower, block } = this;
     const { width, height, data } = block.light;
-    const near = Math.ceil(scale);
+    const near = ceil(scale);
     let seed = -1;
     let best = -Infinity;
-    for (
-      let y = Math.max(0, peak.y - near);
-      y <= Math.min(height - 1, peak.y + near);
-      y += 1
-    )
-      for (
-        let x = Math.max(0, peak.x - near);
-        x <= Math.min(width - 1, peak.x + near);
-        x += 1
-      )
+    for (let y = max(0, peak.y - near); y <= min(height - 1, peak.y + near); y += 1)
+      for (let x = max(0, peak.x - near); x <= min(width - 1, peak.x + near); x += 1)
         if (sign * data[y * width + x]! > best) {
           best = sign * data[y * width + x]!;
           seed = y * width + x;
@@ -151,11 +145,11 @@ export class Examiner {
       x: body.x,
       y: body.y,
       contrast,
-      diameter: 2 * Math.sqrt(area / Math.PI),
-      length: Math.hypot(body.right - body.left + 1, body.bottom - body.top + 1),
-      ground: Math.max(ring.spread, 0.5),
+      diameter: 2 * sqrt(area / PI),
+      length: hypot(body.right - body.left + 1, body.bottom - body.top + 1),
+      ground: max(ring.spread, 0.5),
       unevenness: ring.unevenness,
-      softness: wide ? wide / Math.max(1, core) : 99,
+      softness: wide ? wide / max(1, core) : 99,
       colour: block.channels === 3 ? chroma(tone) - chroma(around) : 0,
       tone,
     };
@@ -193,18 +187,17 @@ export class Examiner {
     const sums = new Float64Array(SECTORS);
     const counts = new Uint32Array(SECTORS);
     let n = 0;
-    const toY = Math.min(height - 1, Math.ceil(my + ry + RING_TO));
-    const toX = Math.min(width - 1, Math.ceil(mx + rx + RING_TO));
-    for (let y = Math.max(0, Math.floor(my - ry - RING_TO)); y <= toY; y += 1)
-      for (let x = Math.max(0, Math.floor(mx - rx - RING_TO)); x <= toX; x += 1) {
+    const toY = min(height - 1, ceil(my + ry + RING_TO));
+    const toX = min(width - 1, ceil(mx + rx + RING_TO));
+    for (let y = max(0, floor(my - ry - RING_TO)); y <= toY; y += 1)
+      for (let x = max(0, floor(mx - rx - RING_TO)); x <= toX; x += 1) {
         const dx = x - mx;
         const dy = y - my;
         if ((dx / (rx + RING_FROM)) ** 2 + (dy / (ry + RING_FROM)) ** 2 < 1) continue;
         if ((dx / (rx + RING_TO)) ** 2 + (dy / (ry + RING_TO)) ** 2 > 1) continue;
         const i = y * width + x;
         if (grower.holds(i) || n >= ring.length) continue;
-        const sector =
-          Math.floor((Math.atan2(dy, dx) / (2 * Math.PI) + 1) * SECTORS) % SECTORS;
+        const sector = floor((atan2(dy, dx) / (2 * PI) + 1) * SECTORS) % SECTORS;
         sums[sector]! += data[i]!;
         counts[sector]! += 1;
         bins[data[i]!]! += 1;
@@ -213,12 +206,11 @@ export class Examiner {
     if (n < 24) return null;
     const median = this.medianOfBins(n);
     bins.fill(0);
-    for (let k = 0; k < n; k += 1) bins[Math.abs(data[ring[k]!]! - median)]! += 1;
+    for (let k = 0; k < n; k += 1) bins[abs(data[ring[k]!]! - median)]! += 1;
     const spread = 1.4826 * this.medianOfBins(n);
     let unevenness = 0;
     for (let s = 0; s < SECTORS; s += 1)
-      if (counts[s]! > 0)
-        unevenness = Math.max(unevenness, Math.abs(sums[s]! / counts[s]! - median));
+      if (counts[s]! > 0) unevenness = max(unevenness, abs(sums[s]! / counts[s]! - median));
     return { median, spread, unevenness, count: n };
   }
 }

@@ -1,5 +1,7 @@
 import type { Measured } from './measure';
 
+const { abs, exp, log, log1p, max, min } = Math;
+
 /** What stands around a thing. */
 export interface Company {
   /** Other things that stand out at least a third as much, within reach, and are no specks. */
@@ -46,36 +48,36 @@ type Trait = keyof typeof WEIGHTS;
 const STRONG = 3.2;
 /** So many alike may come together by chance. */
 const BY_CHANCE = 2;
-const within = (v: number) => Math.max(-6, Math.min(6, v));
+const within = (v: number) => max(-6, min(6, v));
 
 /** The inputs of the regression, by name; all but the weights' bias. */
 export function traits(m: Measured, company: Company): Record<Trait, number> {
-  const strength = Math.abs(m.contrast);
-  const signal = within(Math.log(strength / m.ground));
+  const strength = abs(m.contrast);
+  const signal = within(log(strength / m.ground));
   const unevenness = within(m.unevenness / strength);
-  const softness = within(Math.log(m.softness));
+  const softness = within(log(m.softness));
   const colour = within(m.colour / strength);
-  const contrast = Math.log(strength);
-  const ground = Math.log(m.ground);
-  const texture = Math.log(company.texture + 0.3);
-  const similar = Math.log1p(company.similar);
+  const contrast = log(strength);
+  const ground = log(m.ground);
+  const texture = log(company.texture + 0.3);
+  const similar = log1p(company.similar);
   return {
     bias: 1,
     signal,
     signalSquared: signal ** 2,
     unevenness,
-    veryUneven: Math.max(0, unevenness - 0.3),
+    veryUneven: max(0, unevenness - 0.3),
     softness,
-    verySoft: Math.max(0, softness - 1),
+    verySoft: max(0, softness - 1),
     colour,
-    colourful: Math.max(0, colour),
+    colourful: max(0, colour),
     contrast,
-    faintness: Math.min(contrast, STRONG),
-    diameter: Math.log(m.diameter),
-    elongation: Math.log(m.length / m.diameter),
-    clutter: Math.log1p(company.clutter),
+    faintness: min(contrast, STRONG),
+    diameter: log(m.diameter),
+    elongation: log(m.length / m.diameter),
+    clutter: log1p(company.clutter),
     similar,
-    alike: Math.log1p(Math.max(0, company.alike - BY_CHANCE)),
+    alike: log1p(max(0, company.alike - BY_CHANCE)),
     ground,
     signalOnGround: signal * ground,
     texture,
@@ -88,5 +90,5 @@ export function speckConfidence(m: Measured, company: Company): number {
   const t = traits(m, company);
   let odds = 0;
   for (const name of Object.keys(WEIGHTS) as Trait[]) odds += WEIGHTS[name] * t[name];
-  return 1 / (1 + Math.exp(-odds));
+  return 1 / (1 + exp(-odds));
 }

@@ -5,6 +5,8 @@ import type { Grey } from './grey';
 import { Examiner, isMeasured } from './measure';
 import type { Block, Clutter, Measured } from './measure';
 
+const { abs, ceil, floor, hypot, max, round } = Math;
+
 /** Pixels around the part of a block that counts, so that what lies on its edge is seen whole. */
 export const HALO = 64;
 /** Levels that are searched: full size, half, quarter. */
@@ -31,14 +33,14 @@ class Seen {
   private readonly places = new Map<number, Measured[]>();
   readonly all: Measured[] = [];
 
-  private key = (x: number, y: number) => Math.floor(x / 16) * 65536 + Math.floor(y / 16);
+  private key = (x: number, y: number) => floor(x / 16) * 65536 + floor(y / 16);
 
   add(thing: Measured): void {
-    const reach = Math.max(3, thing.diameter / 2);
+    const reach = max(3, thing.diameter / 2);
     for (let dy = -16; dy <= 16; dy += 16)
       for (let dx = -16; dx <= 16; dx += 16)
         for (const other of this.places.get(this.key(thing.x + dx, thing.y + dy)) ?? [])
-          if (Math.hypot(other.x - thing.x, other.y - thing.y) <= reach) return;
+          if (hypot(other.x - thing.x, other.y - thing.y) <= reach) return;
     const key = this.key(thing.x, thing.y);
     const here = this.places.get(key);
     if (here) here.push(thing);
@@ -56,8 +58,8 @@ export function sweepBlock(
   core: { left: number; top: number; right: number; bottom: number },
   origin: { x: number; y: number },
 ): Sweep {
-  const across = Math.ceil((core.right - core.left) / CELL);
-  const down = Math.ceil((core.bottom - core.top) / CELL);
+  const across = ceil((core.right - core.left) / CELL);
+  const down = ceil((core.bottom - core.top) / CELL);
   const texture = new Float32Array(across * down);
   const crowded = new Uint8Array(across * down);
   const examiner = new Examiner(block);
@@ -71,8 +73,8 @@ export function sweepBlock(
     const found = findCandidates(centreSurround(level), level.width, level.height);
     for (let row = 0; row < down; row += 1)
       for (let column = 0; column < across; column += 1) {
-        const x = Math.floor((core.left / CELL + column) / scale);
-        const y = Math.floor((core.top / CELL + row) / scale);
+        const x = floor((core.left / CELL + column) / scale);
+        const y = floor((core.top / CELL + row) / scale);
         if (x >= found.across || y >= found.down) continue;
         const from = y * found.across + x;
         if (l === 0) texture[row * across + column] = found.texture[from]!;
@@ -80,11 +82,11 @@ export function sweepBlock(
       }
     for (const c of found.candidates) {
       const place = { x: (c.x + 0.5) * scale - 0.5, y: (c.y + 0.5) * scale - 0.5 };
-      const peak = { x: Math.round(place.x), y: Math.round(place.y) };
+      const peak = { x: round(place.x), y: round(place.y) };
       if (!counts(peak)) continue;
       const thing = examiner.measure(peak, c.response < 0 ? -1 : 1, scale);
       if (!thing) continue;
-      if (isMeasured(thing) && Math.abs(thing.contrast) >= LEAST_SIGNAL * thing.ground)
+      if (isMeasured(thing) && abs(thing.contrast) >= LEAST_SIGNAL * thing.ground)
         seen.add(thing);
       else pushClutter(clutter, thing, origin);
     }

@@ -1,3 +1,4 @@
+const { PI, abs, floor, log2, max, min, round, sqrt } = Math;
 /** Bands of tone, of equal width on the encoded scale, for which noise is told apart. */
 export const NOISE_BANDS = 8;
 /** Side of the squares in which it is measured, and the distance between them, pixels. */
@@ -52,7 +53,7 @@ export function countNoise(
       for (let j = 1; j < side - 1; j += 1)
         for (let i = 1; i < side - 1; i += 1) {
           const o = j * side + i;
-          sum += Math.abs(
+          sum += abs(
             4 * light[o]! -
               2 * (light[o - 1]! + light[o + 1]! + light[o - side]! + light[o + side]!) +
               light[o - side - 1]! +
@@ -61,13 +62,10 @@ export function countNoise(
               light[o + side + 1]!,
           );
         }
-      const sd = (Math.sqrt(Math.PI / 2) / 6) * (sum / NOISE_SQUARE ** 2 / 257);
-      const band = Math.min(
-        NOISE_BANDS - 1,
-        Math.floor((mean / side ** 2 / 65536) * NOISE_BANDS),
-      );
-      const bin = Math.round((Math.log2(Math.max(sd, 1e-9)) - LOWEST) * PER_OCTAVE);
-      counts[band]![Math.max(0, Math.min(BINS - 1, bin))]! += 1;
+      const sd = (sqrt(PI / 2) / 6) * (sum / NOISE_SQUARE ** 2 / 257);
+      const band = min(NOISE_BANDS - 1, floor((mean / side ** 2 / 65536) * NOISE_BANDS));
+      const bin = round((log2(max(sd, 1e-9)) - LOWEST) * PER_OCTAVE);
+      counts[band]![max(0, min(BINS - 1, bin))]! += 1;
     }
 }
 
