@@ -69,7 +69,8 @@ export function companyOf(
       if (far <= NEAR && contrast < 2 && size < 1.6) around.similar += 1;
       const tone = max(...thing.tone.map((t, c) => abs(t - o.tone[c]!)));
       const sameWay = o.contrast > 0 === thing.contrast > 0;
-      if (sameWay && contrast < 1.4 && size < 1.45 && tone < 18) around.alike += 1;
+      const near = contrast < 1.4 || abs(abs(o.contrast) - strength) < 14;
+      if (sameWay && near && size < 1.45 && tone < 18) around.alike += 1;
     });
     return around;
   });
