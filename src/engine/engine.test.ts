@@ -118,6 +118,7 @@ describe('readMaster', () => {
       colourModel: 'rgb',
       ppiTag: 600,
       iccDescription: 'ROMM RGB',
+      iccRemark: null,
       orientation: 1,
       bytes: 1843350,
     });
@@ -176,6 +177,7 @@ describe('colour', () => {
     async (id) => {
       expect(await readProfile(iccProfile(RGB_SPACES[id]))).toEqual({
         description: RGB_SPACES[id].name,
+        deviceClass: 'mntr',
         space: 'RGB',
       });
     },

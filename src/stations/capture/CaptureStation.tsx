@@ -1,5 +1,5 @@
 'use client';
-import { Bench, Surface, TitleBlock, useFormat } from '@/shell';
+import { Bench, ButtonLink, Empty, Surface, TitleBlock, useFormat } from '@/shell';
 import { SheetTabs } from './SheetTabs';
 import { DetailSheet } from './sheets/DetailSheet';
 import { EdgesSheet } from './sheets/EdgesSheet';
@@ -62,7 +62,18 @@ export function CaptureStation(view: CaptureView) {
   if (!master || !found)
     return (
       <Bench>
-        <Surface>{head}</Surface>
+        <Surface>
+          {head}
+          <Empty title="No master yet">
+            <p>
+              Bring the scan or photograph of the original. It is stored once, and never
+              changed.
+            </p>
+            <ButtonLink $plain href={`/works/${work.id}/capture?sheet=plan`}>
+              Plan the capture first
+            </ButtonLink>
+          </Empty>
+        </Surface>
         <NoMasterSheet view={view} />
       </Bench>
     );

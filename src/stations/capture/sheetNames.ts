@@ -22,8 +22,8 @@ export const SHEET_NAMES: Record<SheetId, string> = {
   versions: 'Versions',
 };
 
-/** The sheet asked for; else the plan while there is no master, and then the master. */
+/** The sheet asked for; without a master there are only the plan and the place for one. */
 export const sheetOf = (asked: string | undefined, hasMaster: boolean): SheetId => {
-  const found = SHEETS.find((s) => s === asked);
-  return found ?? (hasMaster ? 'master' : 'plan');
+  const found = SHEETS.find((s) => s === asked) ?? 'master';
+  return hasMaster || found === 'plan' ? found : 'master';
 };
