@@ -89,6 +89,8 @@ async function ratios(): Promise<void> {
   );
   line('tiles in sRGB, and thumbnail', tiles.seconds, inColour + thumb);
   line('against tiles not converted', tiles.seconds, dz + thumb);
+  const reading = ours('inspect', picture, folder);
+  line('whole reading against dzsave', reading.seconds, dz);
   const print = ours('printFile', picture, folder);
   const factor = String((Math.round((PRINT_MM / 25.4) * 300) / side).toFixed(6));
   const theirs = vips(
@@ -120,7 +122,7 @@ async function memory(): Promise<void> {
     const picture = join(FOLDER, `${mp}.tif`);
     await writePicture(picture, mp);
     const folder = folderOf('memory');
-    for (const what of ['decode', 'tiles', 'printFile'])
+    for (const what of ['decode', 'tiles', 'inspect', 'printFile'])
       (highest[what] ??= []).push(
         ours(what, picture, folder, mp === LARGE ? 1400 : 420).megabytes,
       );

@@ -10,6 +10,7 @@ import {
   WORKERS,
   cutTiles,
   fillPrintFile,
+  inspect,
   readMaster,
   runInWorker,
   startWorkersBy,
@@ -50,6 +51,11 @@ const PASSES: Record<string, () => Promise<void>> = {
       silent,
       never,
     ),
+  /** The whole reading of a master: its working copy, and then its pixels. */
+  async inspect() {
+    await PASSES.decode!();
+    await inspect(pixels, silent, never);
+  },
   async printFile() {
     const long = Number(longMm);
     const plan = printPlan(facts, fitToSheet(size(long, long), 1, mm(0), 'within'), 300);

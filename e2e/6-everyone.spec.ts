@@ -17,6 +17,13 @@ const VIEWS = [
   '/works/1/edit',
   '/works/1/capture',
   '/works/1/size',
+  '/works/1/capture?sheet=plan',
+  '/works/1/capture?sheet=detail',
+  '/works/1/capture?sheet=specks',
+  '/works/1/capture?sheet=tone',
+  '/works/1/capture?sheet=edges',
+  '/works/1/capture?sheet=light',
+  '/works/1/capture?sheet=versions',
   '/works/1/prepare',
   '/works/1/proof',
   '/works/1/edition',
@@ -128,7 +135,11 @@ for (const view of VIEWS)
       );
       expect(over, `${size.width} px`).toBeLessThanOrEqual(0);
     }
-    const first = page.locator('main').locator('button, a, input, textarea, select').last();
+    const first = page
+      .locator('main')
+      .locator('button, a, input, textarea, select')
+      .filter({ visible: true })
+      .last();
     await first.scrollIntoViewIfNeeded();
     await expect(first).toBeInViewport();
     expect(errors).toEqual([]);

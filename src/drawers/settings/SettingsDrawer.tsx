@@ -19,7 +19,7 @@ import { benchForm } from './benchForm';
 
 const Columns = styled.div`
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
   gap: 22px;
   > div {
     display: grid;

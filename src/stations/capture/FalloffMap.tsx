@@ -65,12 +65,16 @@ export function FalloffMap({ evenness, size, good }: FalloffMapProps) {
     [1, rows - 2],
     [columns - 2, rows - 2],
   ] as const;
+  const said = labels.map(([x, y]) => {
+    const value = stops[Math.round(y) * columns + Math.round(x)] ?? 0;
+    return `${value > 0 ? '+' : ''}${format.number(value, 2)}`;
+  });
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={`Falloff of ${format.number(falloff, 2)} stops over the frame; good is within ${format.number(good, 2)}`}
+      aria-label={`Falloff of ${format.number(falloff, 2)} stops over the frame; good is within ${format.number(good, 2)}. Against the centre: top left ${said[0]}, top right ${said[1]}, centre ${said[2]}, bottom left ${said[3]}, bottom right ${said[4]}`}
     >
       <rect x={left} y={MARGIN} width={wide} height={high} fill={shade(lowest)} />
       <clipPath id="frame">
@@ -92,8 +96,7 @@ export function FalloffMap({ evenness, size, good }: FalloffMapProps) {
           ))}
       </g>
       <rect x={left} y={MARGIN} width={wide} height={high} fill="none" stroke="#161616" />
-      {labels.map(([x, y]) => {
-        const value = stops[Math.round(y) * columns + Math.round(x)] ?? 0;
+      {labels.map(([x, y], i) => {
         const inside = (at: number, from: number, to: number) =>
           Math.min(to, Math.max(from, at));
         const px = inside(left + (x / (columns - 1)) * wide, left + 34, left + wide - 34);
@@ -106,8 +109,7 @@ export function FalloffMap({ evenness, size, good }: FalloffMapProps) {
           <g key={`${x} ${y}`}>
             <rect x={px - 27} y={py - 12} width={54} height={22} fill="#ffffffd9" />
             <text x={px} y={py + 4} textAnchor="middle" fontSize={13} fill="#161616">
-              {value > 0 ? '+' : ''}
-              {format.number(value, 2)}
+              {said[i]}
             </text>
           </g>
         );

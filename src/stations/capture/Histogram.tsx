@@ -65,18 +65,20 @@ export function Histogram({ bins, light, black, white }: HistogramProps) {
             strokeDasharray="4 4"
           />
         ))}
-      {[0, 25, 50, 75, 100].map((p) => (
-        <text
-          key={p}
-          x={(p / 100) * WIDTH}
-          y={HEIGHT - BOTTOM + 15}
-          textAnchor={p === 0 ? 'start' : p === 100 ? 'end' : 'middle'}
-          fontSize={11.5}
-          fill="var(--soft)"
-        >
-          {p === 100 ? `100 % of ${light} light` : p}
-        </text>
-      ))}
+      <g data-axis>
+        {[0, 25, 50, 75, 100].map((p) => (
+          <text
+            key={p}
+            x={(p / 100) * WIDTH}
+            y={HEIGHT - BOTTOM + 15}
+            textAnchor={p === 0 ? 'start' : p === 100 ? 'end' : 'middle'}
+            fontSize={11.5}
+            fill="var(--soft)"
+          >
+            {p === 100 ? `100 % of ${light} light` : p}
+          </text>
+        ))}
+      </g>
     </svg>
   );
 }

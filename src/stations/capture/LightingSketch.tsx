@@ -31,7 +31,7 @@ export function LightingSketch({ work, distance, rules }: LightingSketchProps) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={`From above: lights ${format.distance(lights.aside)} to each side and ${format.distance(lights.before)} before the work, camera ${format.distance(distance)} before it`}
+      aria-label={`From above the work, ${format.length(work.width)} wide: lights at ${format.number(rules.lightAngle)}°, ${format.distance(lights.aside)} to each side and ${format.distance(lights.before)} before the work, lens ${format.distance(distance)} before it; falls off by ${format.number(lights.stops, 2)} stops`}
     >
       <path d={`M20 ${wall - 6}H${WIDTH - 20}`} stroke="var(--line)" strokeWidth={3} />
       <path d={`M${cx - half} ${wall}H${cx + half}`} stroke="#161616" strokeWidth={5} />

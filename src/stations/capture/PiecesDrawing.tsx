@@ -34,7 +34,7 @@ export function PiecesDrawing({ original, pieces, picture, what }: PiecesDrawing
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width="100%"
       role="img"
-      aria-label={`${what}: the work of ${format.size(original)} ${all.length > 1 ? `covered by ${all.length} pieces of ${format.size(pieces!.field)}` : 'in one piece'}`}
+      aria-label={`${what}: the work, ${format.length(original.width)} × ${format.length(original.height)}, ${first && all.length > 1 ? `covered by pieces of ${format.length(first.width)} × ${format.length(first.height)}, numbered ${all.map((p) => p.number).join(', ')}` : 'in 1 piece'}`}
     >
       <rect
         x={x(0)}

@@ -81,7 +81,7 @@ export function PowerCurve({
         </>
       )}
       {y.ticks(6).map((p) => (
-        <g key={p}>
+        <g key={p} data-axis>
           <path
             d={`M${LEFT} ${y(p)}H${WIDTH - RIGHT}`}
             stroke="var(--line)"
@@ -99,7 +99,7 @@ export function PowerCurve({
         </g>
       ))}
       {TICKS.map((f) => (
-        <g key={f}>
+        <g key={f} data-axis>
           <path d={`M${x(f)} ${HEIGHT - BOTTOM}v5`} stroke="var(--ink)" />
           <text
             x={x(f)}
