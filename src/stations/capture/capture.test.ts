@@ -152,8 +152,6 @@ it('counts what was mended since the version before', () => {
   const before = version(1000, [speck(100, 100), speck(500, 300), speck(700, 200, 0.3)]);
   expect(mendedSince(before, version(1000, [speck(103, 99)]))).toBe(1);
   expect(mendedSince(before, version(2000, [speck(200, 201), speck(1001, 600)]))).toBe(0);
-  expect(
-    mendedSince(before, { ...version(1000, []), height: 900 }),
-  ).toBeNull();
+  expect(mendedSince(before, { ...version(1000, []), height: 900 })).toBeNull();
   expect(mendedSince(undefined, before)).toBeNull();
 });
