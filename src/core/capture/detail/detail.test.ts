@@ -7,7 +7,7 @@ import { Spectrograph, periodsOf } from '.';
 const detailOf = (picture: ReturnType<typeof plain>) =>
   readPicture({ ...picture, channels: 3 }).detail;
 
-const SIDE = 1050;
+const SIDE = 1100;
 const bases = new Map<number, ReturnType<typeof plain>>();
 const leaves = (side: number) => {
   const made = bases.get(side) ?? deadLeaves(side, 11);
