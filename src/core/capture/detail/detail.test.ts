@@ -22,19 +22,22 @@ it('calls leaves that are sharp to the pixel sharp', () => {
   expect(found.curve).toHaveLength(128);
 });
 
-const FACTORS = [1.25, 1.37, 1.5, 2, 3];
-const KERNELS: Kernel[] = ['bilinear', 'bicubic', 'lanczos'];
+const ENLARGED: [number, Kernel][] = [
+  [1.25, 'lanczos'],
+  [1.37, 'bicubic'],
+  [1.5, 'bilinear'],
+  [2, 'bilinear'],
+  [2, 'lanczos'],
+  [3, 'bicubic'],
+];
 
-it.each(FACTORS.flatMap((f) => KERNELS.map((k) => [f, k] as const)))(
-  'finds that leaves were enlarged %d times, %s',
-  (factor, kernel) => {
-    const { fraction } = detailOf(
-      enlarged(leaves(Math.round(SIDE / factor)), factor, kernel),
-    );
-    expect(fraction).not.toBeNull();
-    expect(Math.abs(fraction! * factor - 1)).toBeLessThan(0.2);
-  },
-);
+it.each(ENLARGED)('finds that leaves were enlarged %d times, %s', (factor, kernel) => {
+  const { fraction } = detailOf(
+    enlarged(leaves(Math.round(SIDE / factor)), factor, kernel),
+  );
+  expect(fraction).not.toBeNull();
+  expect(Math.abs(fraction! * factor - 1)).toBeLessThan(0.2);
+});
 
 describe('says that it cannot tell', () => {
   it('of a flat grey', () =>

@@ -35,14 +35,12 @@ function onBed(
     for (let x = 0; x < WIDTH; x += 1) {
       const grain = ((x * 7919 + y * 104729) % 97) / 97 - 0.5;
       // Four samples a pixel, so that edges lie between pixels.
-      let light = 0;
-      for (const [dx, dy] of [
-        [0.25, 0.25],
-        [0.75, 0.25],
-        [0.25, 0.75],
-        [0.75, 0.75],
-      ] as const)
-        light += inside(x + dx, y + dy) ? work(x, y) / 4 : bed / 4;
+      const quarters =
+        (inside(x + 0.25, y + 0.25) ? 1 : 0) +
+        (inside(x + 0.75, y + 0.25) ? 1 : 0) +
+        (inside(x + 0.25, y + 0.75) ? 1 : 0) +
+        (inside(x + 0.75, y + 0.75) ? 1 : 0);
+      const light = (quarters * work(x, y) + (4 - quarters) * bed) / 4;
       data[y * WIDTH + x] = light + grain;
     }
   return { width: WIDTH, height: HEIGHT, data, factor: 4 };
