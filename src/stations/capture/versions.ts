@@ -1,6 +1,6 @@
 import { derivedSize } from '@/core/capture/derivation';
 import type { MasterReading } from '@/core/capture/reading';
-import { SHOWN_FROM } from '@/core/capture/specks';
+import { SHOWN_FROM, samePlace, scaleBetween } from '@/core/capture/specks';
 import { masterReading } from '@/data';
 import type { Master, Reading } from '@/data';
 
@@ -33,17 +33,10 @@ export function mendedSince(
   later: MasterReading | undefined,
 ): number | null {
   if (!earlier || !later) return null;
-  const scale = later.width / earlier.width;
-  if (Math.abs((later.height / earlier.height) * (1 / scale) - 1) > 0.002) return null;
+  const scale = scaleBetween(earlier, later);
+  if (scale === null) return null;
   const now = later.specks.found;
-  return shownOf(earlier).filter(
-    (s) =>
-      !now.some(
-        (n) =>
-          Math.hypot(n.x - s.x * scale, n.y - s.y * scale) <=
-          Math.max(8, n.diameter, s.diameter * scale),
-      ),
-  ).length;
+  return shownOf(earlier).filter((s) => !now.some((n) => samePlace(n, s, scale))).length;
 }
 
 /** Every file that a work has or had as its master, newest first. */

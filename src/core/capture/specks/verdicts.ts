@@ -19,6 +19,22 @@ export interface GivenVerdict extends SpeckPlace {
 /** A speck is the same when it lies within this of the place, pixels, or within its own diameter. */
 const SAME = 8;
 
+interface PixelSize {
+  width: number;
+  height: number;
+}
+
+/** How much larger one version of a file is than another; null when their proportions differ. */
+export function scaleBetween(from: PixelSize, to: PixelSize): number | null {
+  const off = (from.width / from.height) * (to.height / to.width) - 1;
+  return Math.abs(off) < 0.002 ? to.width / from.width : null;
+}
+
+/** Whether a speck of another version, so much smaller, is the one at this place. */
+export const samePlace = (speck: SpeckPlace, other: SpeckPlace, scale: number): boolean =>
+  Math.hypot(other.x * scale - speck.x, other.y * scale - speck.y) <=
+  Math.max(SAME, speck.diameter, other.diameter * scale);
+
 /**
  * The newest verdict for each speck by its place; `given` newest last. Verdicts on another
  * version of the same proportion are carried over, scaled to this one's size.
@@ -26,19 +42,13 @@ const SAME = 8;
 export function verdictsFor(
   specks: readonly SpeckPlace[],
   given: readonly GivenVerdict[],
-  { width, height }: { width: number; height: number },
+  size: PixelSize,
 ): SpeckVerdict[] {
-  const fitting = given.filter(
-    (g) => Math.abs((g.width / g.height) * (height / width) - 1) < 0.002,
-  );
-  return specks.map((speck) => {
-    for (let i = fitting.length - 1; i >= 0; i -= 1) {
-      const g = fitting[i]!;
-      const scale = width / g.width;
-      const reach = Math.max(SAME, speck.diameter, g.diameter * scale);
-      if (Math.hypot(g.x * scale - speck.x, g.y * scale - speck.y) <= reach)
-        return g.verdict;
-    }
-    return 'open';
+  const newestFirst = [...given].reverse().flatMap((g) => {
+    const scale = scaleBetween(g, size);
+    return scale === null ? [] : [{ ...g, scale }];
   });
+  return specks.map(
+    (speck) => newestFirst.find((g) => samePlace(speck, g, g.scale))?.verdict ?? 'open',
+  );
 }
