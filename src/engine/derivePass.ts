@@ -141,7 +141,7 @@ function fillSquare(
   const y0 = clamp(Math.floor(Math.min(...ends.map((p) => p.y))) - 3, source.height - 1);
   const y1 = clamp(Math.ceil(Math.max(...ends.map((p) => p.y))) + 3, source.height);
   const wide = x1 - x0;
-  const samples = source.part(y0, y1 - y0, x0, x1);
+  const samples = source.part(y0, y1 - y0, { left: x0, right: x1 });
   const across = new Float64Array(4);
   const down = new Float64Array(4);
   const columnAt = new Int32Array(4);

@@ -26,8 +26,7 @@ export async function inspectBlocks(
     for (let row = rows.from; row < rows.to; row += 1) {
       const places = blocksOfRow(width, height, row);
       for (const [i, place] of places.entries()) {
-        const { left, top, right, bottom: to } = place.seen;
-        reader.add(source.part(top, to - top, left, right), place);
+        reader.add(place, (...of) => source.part(...of));
         const done = (row - rows.from + (i + 1) / places.length) / (rows.to - rows.from);
         progress('sweeping for specks, counting tones', done);
       }
@@ -46,8 +45,9 @@ function spectraOf(
   progress: Progress,
 ): TileSpectrum[] {
   const spectrograph = new Spectrograph(side);
+  const samples = new Uint16Array(side * side * source.channels);
   return tiles.map(({ left, top }, k) => {
-    const samples = source.part(top, side, left, left + side);
+    source.part(top, side, { left, right: left + side }, samples);
     progress('measuring detail', (k + 1) / tiles.length);
     return spectrograph.of(tileLight(samples, source.channels));
   });

@@ -91,7 +91,7 @@ export async function tileColumns(
   try {
     for (let top = 0; top < source.height; top += BAND) {
       const rows = Math.min(BAND, source.height - top);
-      const samples = source.part(top, rows, from, to);
+      const samples = source.part(top, rows, { left: from, right: to });
       converter.toScreen(samples, rows * (to - from), flat);
       await pyramid.put(flat.subarray(0, rows * (to - from) * 3));
       progress('cutting tiles', (top + rows) / source.height);

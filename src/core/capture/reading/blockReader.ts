@@ -1,5 +1,5 @@
 import { addSecondDifferences } from '../detail';
-import { CELL, packThings, sweepBlock } from '../specks';
+import { CELL, Sweeper, packThings } from '../specks';
 import type { Measured } from '../specks';
 import { NOISE_STEP, ToneCounter, countNoise, noNoise } from '../tone';
 import type { NoiseCounts, ToneCounts } from '../tone';
@@ -12,6 +12,17 @@ const { ceil, floor, max, min } = Math;
 /** Longest side of the light that geometry is read from, and of the grid of extremes. */
 const REDUCED = 1600;
 const GRID = 512;
+/**
+ * Pixels that are enough for tones, noise and periods: of larger pictures every second, third
+ * ... row tells as much. Specks are looked for in every pixel.
+ */
+const ENOUGH_PIXELS = 24e6;
+
+/** Rows that are read at a time. */
+const STRIP = 32;
+
+/** Puts `rows` rows of a picture from `top` on, columns of `box`, as 16-bit samples into `out`. */
+export type ReadRows = (top: number, rows: number, box: Box, out: Uint16Array) => void;
 
 /** What was read from some rows of blocks. Plain data; rows of all grids follow each other. */
 export interface ReadingPart {
@@ -59,7 +70,10 @@ export class BlockReader {
   private readonly down: Float64Array;
   private readonly reduced: Float32Array;
   private readonly extremes: Uint8Array;
+  private readonly sweeper = new Sweeper();
+  private readonly step: number;
   private deep = false;
+  private samples = new Uint16Array(0);
   private light = new Uint16Array(0);
   private bytes = new Uint8Array(0);
 
@@ -73,6 +87,7 @@ export class BlockReader {
   ) {
     const grids = (this.grids = gridsOf(width, height));
     const rows = bottom - top;
+    this.step = max(1, floor((width * height) / ENOUGH_PIXELS));
     const count = (across: number, by: number) => across * ceil(rows / by);
     this.tone = new ToneCounter(channels);
     this.texture = new Float32Array(count(grids.cellsAcross, CELL));
@@ -84,43 +99,61 @@ export class BlockReader {
     for (let i = 0; i < this.extremes.length; i += 2) this.extremes[i] = 255;
   }
 
-  /** Takes the samples of a block (16 bit, interleaved, of the part that is seen). */
-  add(samples: Uint16Array, { core, seen }: BlockPlace): void {
+  /** Takes a block. `read` puts rows of the part that is seen, 16 bit, interleaved, into `out`. */
+  add(place: BlockPlace, read: ReadRows): void {
+    const { core, seen } = place;
     const { channels } = this;
     const stride = seen.right - seen.left;
     const rows = seen.bottom - seen.top;
     const pixels = stride * rows;
     if (this.light.length < pixels) {
+      this.samples = new Uint16Array(pixels * channels);
       this.light = new Uint16Array(pixels);
       this.bytes = new Uint8Array(pixels);
     }
-    lightOf(samples, channels, pixels, this.light, this.bytes);
     const own: Box = {
       left: core.left - seen.left,
       top: core.top - seen.top,
       right: core.right - seen.left,
       bottom: core.bottom - seen.top,
     };
-    for (let y = own.top; y < own.bottom; y += 1)
-      this.tone.add(samples, y * stride + own.left, y * stride + own.right);
+    const { samples, step } = this;
+    // Some rows at a time, while they are at hand.
+    for (let y = 0; y < rows; y += STRIP) {
+      const bottom = min(rows, y + STRIP);
+      const from = y * stride;
+      const to = bottom * stride;
+      read(
+        seen.top + y,
+        bottom - y,
+        seen,
+        samples.subarray(from * channels, to * channels),
+      );
+      lightOf(samples, channels, from, to, this.light, this.bytes);
+      for (let j = max(y, own.top); j < min(bottom, own.bottom); j += 1)
+        if ((j - own.top) % step === 0) {
+          this.tone.add(samples, j * stride + own.left, j * stride + own.right);
+          this.findExtremes(core, own, stride, j);
+        }
+    }
     countNoise(this.noise, samples, channels, {
       left: own.left + NOISE_STEP / 2,
       top: own.top + NOISE_STEP / 2,
       right: own.right,
       bottom: own.bottom,
       stride,
+      step,
     });
     this.deep ||= isDeep(samples, own.top * stride * channels, stride * channels);
     const profiles = {
       along: this.along.subarray(core.left),
       down: this.down.subarray(core.top - this.top),
     };
-    addSecondDifferences(this.light, stride, rows, own, profiles);
+    addSecondDifferences(this.light, stride, rows, own, profiles, step);
     this.reduce(core, own, stride);
-    this.findExtremes(samples, core, own, stride);
     const light = { width: stride, height: rows, data: this.bytes.subarray(0, pixels) };
     const block = { width: stride, height: rows, channels, samples, light };
-    const sweep = sweepBlock(block, own, { x: seen.left, y: seen.top });
+    const sweep = this.sweeper.sweep(block, own, { x: seen.left, y: seen.top });
     for (const thing of sweep.things) this.things.push(thing);
     this.clutter.push(sweep.clutter);
     const { cellsAcross } = this.grids;
@@ -132,44 +165,44 @@ export class BlockReader {
     }
   }
 
-  /** Means of the light over squares, of 255. */
+  /** Means of the light over squares, of 255; of large ones every second row is enough. */
   private reduce(core: Box, own: Box, stride: number): void {
     const { reducedBy: by, reducedAcross } = this.grids;
     const { light, reduced } = this;
+    const lines = by < 8 ? 1 : 2;
     for (let y = own.top; y < own.bottom; y += by)
       for (let x = own.left; x < own.right; x += by) {
         const bottom = min(own.bottom, y + by);
         const right = min(own.right, x + by);
         let sum = 0;
-        for (let j = y; j < bottom; j += 1)
+        for (let j = y; j < bottom; j += lines)
           for (let i = x; i < right; i += 1) sum += light[j * stride + i]!;
         const row = (core.top - this.top + y - own.top) / by;
         const column = (core.left + x - own.left) / by;
-        reduced[row * reducedAcross + column] = sum / ((bottom - y) * (right - x) * 257);
+        reduced[row * reducedAcross + column] =
+          sum / (ceil((bottom - y) / lines) * (right - x) * 257);
       }
   }
 
-  private findExtremes(samples: Uint16Array, core: Box, own: Box, stride: number): void {
+  /** Darkest and lightest values of one row, cell by cell. */
+  private findExtremes(core: Box, own: Box, stride: number, y: number): void {
     const { gridBy: by, gridAcross } = this.grids;
-    const { channels, extremes } = this;
-    for (let y = own.top; y < own.bottom; y += 1) {
-      const row = floor((core.top - this.top + y - own.top) / by);
-      for (let x = own.left; x < own.right; x += by) {
-        const column = (core.left + x - own.left) / by;
-        const right = min(own.right, x + by);
-        for (let c = 0; c < channels; c += 1) {
-          let darkest = 65535;
-          let lightest = 0;
-          const to = (y * stride + right) * channels + c;
-          for (let i = (y * stride + x) * channels + c; i < to; i += channels) {
-            const v = samples[i]!;
-            if (v < darkest) darkest = v;
-            if (v > lightest) lightest = v;
-          }
-          const at = ((row * gridAcross + column) * channels + c) * 2;
-          extremes[at] = min(extremes[at]!, (darkest + 127) >> 8);
-          extremes[at + 1] = max(extremes[at + 1]!, (lightest - (lightest >> 8)) >> 8);
+    const { channels, extremes, samples } = this;
+    const row = floor((core.top - this.top + y - own.top) / by);
+    for (let x = own.left; x < own.right; x += by) {
+      const cell = (row * gridAcross + (core.left + x - own.left) / by) * channels * 2;
+      const to = (y * stride + min(own.right, x + by)) * channels;
+      for (let c = 0; c < channels; c += 1) {
+        let darkest = 65535;
+        let lightest = 0;
+        for (let i = (y * stride + x) * channels + c; i < to; i += channels) {
+          const v = samples[i]!;
+          if (v < darkest) darkest = v;
+          if (v > lightest) lightest = v;
         }
+        const at = cell + 2 * c;
+        extremes[at] = min(extremes[at]!, (darkest + 127) >> 8);
+        extremes[at + 1] = max(extremes[at + 1]!, (lightest - (lightest >> 8)) >> 8);
       }
     }
   }

@@ -12,7 +12,7 @@ import { bestTiles, tileSide } from './textureTiles';
 import type { TexturedTile } from './textureTiles';
 
 /** Raised whenever a reading of the same file would come out otherwise. */
-export const READING_VERSION = 1;
+export const READING_VERSION = 2;
 
 /** All that is read from a master's pixels. Plain data, kept with the file's hash. */
 export interface MasterReading {

@@ -1,7 +1,7 @@
 import { Spectrograph } from '../detail';
 import { BlockReader } from './blockReader';
+import type { ReadRows } from './blockReader';
 import { blockRows, blocksOfRow } from './blocks';
-import type { Box } from './blocks';
 import { joinParts, readingOf } from './masterReading';
 import type { JoinedParts, MasterReading } from './masterReading';
 
@@ -13,24 +13,31 @@ export interface Picture {
   data: Uint16Array;
 }
 
-function cutOut({ width, channels, data }: Picture, box: Box): Uint16Array {
-  const line = (box.right - box.left) * channels;
-  const out = new Uint16Array(line * (box.bottom - box.top));
-  for (let y = box.top; y < box.bottom; y += 1) {
-    const from = (y * width + box.left) * channels;
-    out.set(data.subarray(from, from + line), (y - box.top) * line);
-  }
-  return out;
-}
+/** Reads rows of a picture in memory. */
+export const rowsOf =
+  ({ width, channels, data }: Picture): ReadRows =>
+  (top, rows, box, out) => {
+    const line = (box.right - box.left) * channels;
+    for (let y = 0; y < rows; y += 1) {
+      const from = ((top + y) * width + box.left) * channels;
+      out.set(data.subarray(from, from + line), y * line);
+    }
+  };
 
 /** Reads all blocks of a picture in memory; what the engine does with one on disk. */
 export function readParts(picture: Picture): JoinedParts {
   const { width, height, channels } = picture;
+  const read = rowsOf(picture);
   const reader = new BlockReader(width, height, channels, 0, height);
   for (let row = 0; row < blockRows(height); row += 1)
-    for (const place of blocksOfRow(width, height, row))
-      reader.add(cutOut(picture, place.seen), place);
+    for (const place of blocksOfRow(width, height, row)) reader.add(place, read);
   return joinParts([reader.part()], width, height);
+}
+
+function tileOf(picture: Picture, left: number, top: number, side: number): Uint16Array {
+  const tile = new Uint16Array(side * side * picture.channels);
+  rowsOf(picture)(top, side, { left, top, right: left + side, bottom: top + side }, tile);
+  return tile;
 }
 
 /** The whole reading of a picture in memory. */
@@ -41,12 +48,7 @@ export function readPicture(picture: Picture): MasterReading {
   const { side } = tiles;
   const spectrograph = new Spectrograph(side);
   const spectra = tiles.best.map(({ left, top }) =>
-    spectrograph.of(
-      tileLight(
-        cutOut(picture, { left, top, right: left + side, bottom: top + side }),
-        picture.channels,
-      ),
-    ),
+    spectrograph.of(tileLight(tileOf(picture, left, top, side), picture.channels)),
   );
   return readingOf(joined, spectra);
 }

@@ -1,4 +1,5 @@
-import { SURROUND } from './centreSurround';
+import type { Grey } from './grey';
+import { MARGIN } from './surround';
 
 const { abs, ceil, max, min } = Math;
 
@@ -29,20 +30,26 @@ export interface Found {
   down: number;
 }
 
-/** Median of the responses' size in a cell, to one level. */
-function medianIn(
-  response: Int16Array,
-  width: number,
-  box: { left: number; top: number; right: number; bottom: number },
-): number {
-  const bins = new Uint32Array(BINS);
+interface Box {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** Median of the responses' size in a cell, to one level: of every second pixel both ways. */
+function medianIn(level: Grey, surround: Grey, box: Box, bins: Uint32Array): number {
+  bins.fill(0);
   let n = 0;
-  for (let y = box.top; y < box.bottom; y += 2)
-    for (let x = box.left, i = y * width + x; x < box.right; x += 2, i += 2) {
-      const v = abs(response[i]!);
+  for (let y = box.top; y < box.bottom; y += 2) {
+    const i = y * level.width;
+    const half = (y >> 1) * surround.width;
+    for (let x = box.left; x < box.right; x += 2) {
+      const v = abs(level.data[i + x]! - surround.data[half + (x >> 1)]!);
       bins[v < BINS ? v : BINS - 1]! += 1;
       n += 1;
     }
+  }
   let half = n / 2;
   for (let b = 0; b < BINS; b += 1) {
     if (half <= bins[b]!) return b + half / max(1, bins[b]!) - 0.5;
@@ -52,34 +59,29 @@ function medianIn(
 }
 
 /**
- * Peaks of the centre-surround response that stand out of their cell: higher than their
- * eight neighbours and than a multiple of the cell's median response.
+ * Peaks of the response (a pixel of the level less its surround) that stand out of their cell:
+ * higher than their eight neighbours and than a multiple of the cell's median response.
  */
-export function findCandidates(response: Int16Array, width: number, height: number): Found {
-  const across = ceil(width / CELL);
-  const down = ceil(height / CELL);
+export function findCandidates(level: Grey, surround: Grey): Found {
+  const across = ceil(level.width / CELL);
+  const down = ceil(level.height / CELL);
   const crowded = new Uint8Array(across * down);
   const texture = new Float32Array(across * down);
+  const bins = new Uint32Array(BINS);
   const candidates: Candidate[] = [];
   for (let row = 0; row < down; row += 1)
     for (let column = 0; column < across; column += 1) {
       const box = {
-        left: max(SURROUND, column * CELL),
-        top: max(SURROUND, row * CELL),
-        right: min(width - SURROUND, (column + 1) * CELL),
-        bottom: min(height - SURROUND, (row + 1) * CELL),
+        left: max(MARGIN, column * CELL),
+        top: max(MARGIN, row * CELL),
+        right: min(2 * surround.width - MARGIN, (column + 1) * CELL),
+        bottom: min(2 * surround.height - MARGIN, (row + 1) * CELL),
       };
       if (box.right <= box.left || box.bottom <= box.top) continue;
-      const median = medianIn(response, width, box);
+      const median = medianIn(level, surround, box, bins);
       texture[row * across + column] = median;
-      const least = max(LEAST, ABOVE * median);
       const from = candidates.length;
-      for (let y = box.top; y < box.bottom; y += 1)
-        for (let x = box.left, i = y * width + x; x < box.right; x += 1, i += 1) {
-          const v = response[i]!;
-          if (v < least && v > -least) continue;
-          if (isPeak(response, width, i)) candidates.push({ x, y, response: v });
-        }
+      findPeaks(level, surround, box, ceil(max(LEAST, ABOVE * median)), candidates);
       if (candidates.length - from > MOST_PER_CELL) {
         candidates.length = from;
         crowded[row * across + column] = 1;
@@ -88,15 +90,38 @@ export function findCandidates(response: Int16Array, width: number, height: numb
   return { candidates, crowded, texture, across, down };
 }
 
-/** Whether a response is larger than its eight neighbours'; of equal ones the first counts. */
-function isPeak(response: Int16Array, width: number, i: number): boolean {
-  const sign = response[i]! < 0 ? -1 : 1;
-  const v = sign * response[i]!;
+/** Adds the peaks of a cell that are at least so strong. */
+function findPeaks(
+  level: Grey,
+  surround: Grey,
+  box: Box,
+  least: number,
+  candidates: Candidate[],
+): void {
+  for (let y = box.top; y < box.bottom; y += 1) {
+    const i = y * level.width;
+    const half = (y >> 1) * surround.width;
+    // Both pixels of a pair have one surround; cells begin and end between pairs.
+    for (let x = box.left; x < box.right; x += 2) {
+      const ground = surround.data[half + (x >> 1)]!;
+      const first = level.data[i + x]! - ground;
+      const second = level.data[i + x + 1]! - ground;
+      if ((first >= least || first <= -least) && isPeak(level, i + x, first))
+        candidates.push({ x, y, response: first });
+      if ((second >= least || second <= -least) && isPeak(level, i + x + 1, second))
+        candidates.push({ x: x + 1, y, response: second });
+    }
+  }
+}
+
+/** Whether a pixel is further out than its eight neighbours; of equal ones the first counts. */
+function isPeak({ data, width }: Grey, i: number, sign: number): boolean {
+  const own = sign * data[i]!;
   for (let dy = -1; dy <= 1; dy += 1)
     for (let dx = -1; dx <= 1; dx += 1) {
-      const other = sign * response[i + dy * width + dx]!;
+      const other = sign * data[i + dy * width + dx]!;
       const before = dy < 0 || (dy === 0 && dx < 0);
-      if (before ? other >= v : other > v) return false;
+      if (before ? other >= own : other > own) return false;
     }
   return true;
 }

@@ -5,15 +5,18 @@ export const REACH = 40;
 /** More pixels than this are not a speck. */
 export const MOST_PIXELS = 900;
 
-/** Follows things pixel by pixel in one picture; its marks are laid out once and used again. */
+/** Follows things pixel by pixel; its marks are laid out once and used again. */
 export class Grower {
-  private readonly marks: Int32Array;
+  private marks = new Int32Array(0);
   private mark = 0;
+  private grey!: Grey;
   /** Pixels of the thing grown last, by index. */
   readonly pixels = new Int32Array(MOST_PIXELS + 8);
 
-  constructor(private readonly grey: Grey) {
-    this.marks = new Int32Array(grey.data.length);
+  /** The picture in which things are followed from now on. */
+  look(grey: Grey): void {
+    this.grey = grey;
+    if (this.marks.length < grey.data.length) this.marks = new Int32Array(grey.data.length);
   }
 
   /**

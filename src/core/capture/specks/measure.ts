@@ -51,14 +51,17 @@ const FRAYED = 2.5;
 
 const chroma = (colour: number[]): number => max(...colour) - min(...colour);
 
-/** Measures things in one block. */
+/** Measures things in the block it was told to look at. */
 export class Examiner {
-  private readonly grower: Grower;
+  private readonly grower = new Grower();
+  private block!: Block;
   private readonly bins = new Uint32Array(256);
   private readonly ring = new Int32Array(16384);
 
-  constructor(private readonly block: Block) {
-    this.grower = new Grower(block.light);
+  /** The block in which things are measured from now on. */
+  look(block: Block): void {
+    this.block = block;
+    this.grower.look(block.light);
   }
 
   /** The value below which half of the counted bytes lie. */

@@ -1,9 +1,9 @@
 import { CELL, findCandidates } from './candidates';
-import { centreSurround } from './centreSurround';
-import { halved, smoothed } from './grey';
+import { roomFor, smoothAndHalve } from './grey';
 import type { Grey } from './grey';
 import { Examiner, isMeasured } from './measure';
 import type { Block, Clutter, Measured } from './measure';
+import { surroundOf } from './surround';
 
 const { abs, ceil, floor, hypot, max, round } = Math;
 
@@ -49,50 +49,63 @@ class Seen {
   }
 }
 
-/**
- * Looks for specks in a block. `core` is the part that counts, in the block's own pixels, its
- * corner on whole cells; `origin` is where the block lies in the picture.
- */
-export function sweepBlock(
-  block: Block,
-  core: { left: number; top: number; right: number; bottom: number },
-  origin: { x: number; y: number },
-): Sweep {
-  const across = ceil((core.right - core.left) / CELL);
-  const down = ceil((core.bottom - core.top) / CELL);
-  const texture = new Float32Array(across * down);
-  const crowded = new Uint8Array(across * down);
-  const examiner = new Examiner(block);
-  const seen = new Seen();
-  const clutter: number[] = [];
-  const counts = ({ x, y }: { x: number; y: number }) =>
-    x >= core.left && x < core.right && y >= core.top && y < core.bottom;
-  let level: Grey = smoothed(block.light);
-  for (let l = 0, scale = 1; l < LEVELS; l += 1, scale *= 2) {
-    if (l > 0) level = smoothed(halved(level));
-    const found = findCandidates(centreSurround(level), level.width, level.height);
-    for (let row = 0; row < down; row += 1)
-      for (let column = 0; column < across; column += 1) {
-        const x = floor((core.left / CELL + column) / scale);
-        const y = floor((core.top / CELL + row) / scale);
-        if (x >= found.across || y >= found.down) continue;
-        const from = y * found.across + x;
-        if (l === 0) texture[row * across + column] = found.texture[from]!;
-        if (found.crowded[from]) crowded[row * across + column] = 1;
-      }
-    for (const c of found.candidates) {
-      const place = { x: (c.x + 0.5) * scale - 0.5, y: (c.y + 0.5) * scale - 0.5 };
-      const peak = { x: round(place.x), y: round(place.y) };
-      if (!counts(peak)) continue;
-      const thing = examiner.measure(peak, c.response < 0 ? -1 : 1, scale);
-      if (!thing) continue;
-      if (isMeasured(thing) && abs(thing.contrast) >= LEAST_SIGNAL * thing.ground)
-        seen.add(thing);
-      else pushClutter(clutter, thing, origin);
-    }
+/** Looks for specks in one block after the other. Its pictures are laid out once and used again. */
+export class Sweeper {
+  private readonly examiner = new Examiner();
+  private readonly rooms: Uint8Array[] = [];
+
+  private room(k: number, { width, height }: Grey): Uint8Array {
+    return (this.rooms[k] = roomFor(this.rooms[k], width * height));
   }
-  const things = seen.all.map((t) => ({ ...t, x: t.x + origin.x, y: t.y + origin.y }));
-  return { things, clutter: Float32Array.from(clutter), texture, crowded, across, down };
+
+  /**
+   * `core` is the part that counts, in the block's own pixels, its corner on whole cells;
+   * `origin` is where the block lies in the picture.
+   */
+  sweep(
+    block: Block,
+    core: { left: number; top: number; right: number; bottom: number },
+    origin: { x: number; y: number },
+  ): Sweep {
+    const across = ceil((core.right - core.left) / CELL);
+    const down = ceil((core.bottom - core.top) / CELL);
+    const texture = new Float32Array(across * down);
+    const crowded = new Uint8Array(across * down);
+    const { examiner } = this;
+    examiner.look(block);
+    const seen = new Seen();
+    const clutter: number[] = [];
+    const counts = ({ x, y }: { x: number; y: number }) =>
+      x >= core.left && x < core.right && y >= core.top && y < core.bottom;
+    let next = block.light;
+    for (let l = 0, scale = 1; l < LEVELS; l += 1, scale *= 2) {
+      const room = (k: number) => this.room(3 * l + k, next);
+      const { level, half } = smoothAndHalve(next, room(0), room(1));
+      const found = findCandidates(level, surroundOf(half, room(2)));
+      next = half;
+      for (let row = 0; row < down; row += 1)
+        for (let column = 0; column < across; column += 1) {
+          const x = floor((core.left / CELL + column) / scale);
+          const y = floor((core.top / CELL + row) / scale);
+          if (x >= found.across || y >= found.down) continue;
+          const from = y * found.across + x;
+          if (l === 0) texture[row * across + column] = found.texture[from]!;
+          if (found.crowded[from]) crowded[row * across + column] = 1;
+        }
+      for (const c of found.candidates) {
+        const place = { x: (c.x + 0.5) * scale - 0.5, y: (c.y + 0.5) * scale - 0.5 };
+        const peak = { x: round(place.x), y: round(place.y) };
+        if (!counts(peak)) continue;
+        const thing = examiner.measure(peak, c.response < 0 ? -1 : 1, scale);
+        if (!thing) continue;
+        if (isMeasured(thing) && abs(thing.contrast) >= LEAST_SIGNAL * thing.ground)
+          seen.add(thing);
+        else pushClutter(clutter, thing, origin);
+      }
+    }
+    const things = seen.all.map((t) => ({ ...t, x: t.x + origin.x, y: t.y + origin.y }));
+    return { things, clutter: Float32Array.from(clutter), texture, crowded, across, down };
+  }
 }
 
 function pushClutter(

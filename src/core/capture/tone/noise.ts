@@ -23,17 +23,25 @@ export const noNoise = (): NoiseCounts =>
 /**
  * Noise of squares of a block: standard deviation = sqrt(pi / 2) / 6 x mean of |light * N|
  * with the 3 x 3 mask N = (1 -2 1; -2 4 -2; 1 -2 1), which is blind to slopes (after
- * Immerkaer, 1996). Samples are 16 bit, interleaved; squares lie every NOISE_STEP pixels.
+ * Immerkaer, 1996). Samples are 16 bit, interleaved; squares lie every NOISE_STEP pixels
+ * across and `step` times as far apart down.
  */
 export function countNoise(
   counts: NoiseCounts,
   samples: Uint16Array,
   channels: 1 | 3,
-  box: { left: number; top: number; right: number; bottom: number; stride: number },
+  box: {
+    left: number;
+    top: number;
+    right: number;
+    bottom: number;
+    stride: number;
+    step: number;
+  },
 ): void {
   const side = NOISE_SQUARE + 2;
   const light = new Float64Array(side * side);
-  for (let y = box.top; y + side <= box.bottom; y += NOISE_STEP)
+  for (let y = box.top; y + side <= box.bottom; y += NOISE_STEP * box.step)
     for (let x = box.left; x + side <= box.right; x += NOISE_STEP) {
       let mean = 0;
       let clipped = false;

@@ -1,8 +1,8 @@
 /** Bins of a histogram over the 16-bit scale: 64 values each. */
 export const TONE_BINS = 1024;
 const SHIFT = 6;
-/** Within half an 8-bit step of an end of the scale a sample counts as clipped. */
-const CLIP = 128;
+/** Bins at each end of the scale that count as clipped: within half an 8-bit step of it. */
+const CLIPPED = 128 >> SHIFT;
 
 /** How often each tone occurs: per channel, and at the ends of the scale. Plain data. */
 export interface ToneCounts {
@@ -14,43 +14,36 @@ export interface ToneCounts {
   high: number[];
 }
 
+const total = (counts: Uint32Array): number => counts.reduce((a, b) => a + b, 0);
+
 /** Counts the tones of one part of a picture. */
 export class ToneCounter {
   private readonly bins: Uint32Array[];
-  private readonly low: Float64Array;
-  private readonly high: Float64Array;
   private pixels = 0;
 
   constructor(private readonly channels: 1 | 3) {
     this.bins = Array.from({ length: channels }, () => new Uint32Array(TONE_BINS));
-    this.low = new Float64Array(channels);
-    this.high = new Float64Array(channels);
   }
 
   /** Takes pixels `from` to `to - 1` of interleaved 16-bit samples. */
   add(samples: Uint16Array, from: number, to: number): void {
-    const { channels } = this;
-    for (let c = 0; c < channels; c += 1) {
-      const bins = this.bins[c]!;
-      let low = 0;
-      let high = 0;
-      for (let i = from * channels + c; i < to * channels; i += channels) {
-        const v = samples[i]!;
-        bins[v >> SHIFT]! += 1;
-        if (v <= CLIP) low += 1;
-        else if (v >= 65535 - CLIP) high += 1;
-      }
-      this.low[c]! += low;
-      this.high[c]! += high;
-    }
+    const [first, second, third] = this.bins as [Uint32Array, Uint32Array, Uint32Array];
     this.pixels += to - from;
+    if (this.channels === 1)
+      for (let i = from; i < to; i += 1) first[samples[i]! >> SHIFT]! += 1;
+    else
+      for (let i = 3 * from; i < 3 * to; i += 3) {
+        first[samples[i]! >> SHIFT]! += 1;
+        second[samples[i + 1]! >> SHIFT]! += 1;
+        third[samples[i + 2]! >> SHIFT]! += 1;
+      }
   }
 
   counts = (): ToneCounts => ({
     pixels: this.pixels,
     bins: this.bins.map((b) => Array.from(b)),
-    low: Array.from(this.low),
-    high: Array.from(this.high),
+    low: this.bins.map((b) => total(b.subarray(0, CLIPPED))),
+    high: this.bins.map((b) => total(b.subarray(TONE_BINS - CLIPPED))),
   });
 }
 
