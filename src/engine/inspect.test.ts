@@ -9,7 +9,7 @@ import type { Derivation } from '@/core/capture/derivation';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { readBoard } from './boardGrid';
 import { deriveRows, layOutDerived, settleDerived } from './derivePass';
-import { finishReading, inspectBlocks } from './inspectPass';
+import { finishReading, inspectBlocks, joinReading, tileSpectra } from './inspectPass';
 import { linearCurve } from './linearCurve';
 import { PixelSource } from './pixelSource';
 import { readMaster } from './readMaster';
@@ -55,12 +55,16 @@ async function decoded(name: string, path: string): Promise<string> {
 /** The reading of a working copy, in so many parts. */
 async function reading(pixels: string, ranges?: { from: number; to: number }[]) {
   const source = await PixelSource.open(pixels);
-  const rows = blockRows(source.height);
+  const { width, height } = source;
+  const rows = blockRows(height);
   await source.close();
   const parts = [];
   for (const range of ranges ?? [{ from: 0, to: rows }])
     parts.push(await inspectBlocks({ pixels, rows: range }, silent));
-  return (await finishReading({ pixels, parts }, silent)).reading;
+  const joined = await joinReading({ parts, width, height });
+  const { side, best } = joined.tiles ?? { side: 0, best: [] };
+  const spectra = side ? await tileSpectra({ pixels, tiles: best, side }, silent) : [];
+  return (await finishReading({ joined, spectra })).reading;
 }
 
 it('reads from disk, in parts, what is read in memory at once', async () => {

@@ -1,5 +1,4 @@
 import { blockRows } from '@/core/capture/reading';
-import type { ReadingPart } from '@/core/capture/reading';
 import { sliceRows } from '@/core/jobs';
 import { allOf } from './divided';
 import type { Inspection } from './inspectPass';
@@ -14,12 +13,17 @@ export async function inspect(
   progress: Progress,
   signal: AbortSignal,
 ): Promise<Inspection> {
-  const { height } = await pixelSize(pixels);
+  const { width, height } = await pixelSize(pixels);
   const ranges = sliceRows(blockRows(height), WORKERS, 1);
-  const parts = await allOf<(typeof ranges)[number], ReadingPart>(
-    ranges,
-    partOf(progress, 0, 0.92),
-    (rows, p) => runInWorker('inspectBlocks', { pixels, rows }, p, signal),
+  const parts = await allOf(ranges, partOf(progress, 0, 0.94), (rows, p) =>
+    runInWorker('inspectBlocks', { pixels, rows }, p, signal),
   );
-  return runInWorker('finishReading', { pixels, parts }, partOf(progress, 0.92, 1), signal);
+  const rest = partOf(progress, 0.94, 1);
+  const joined = await runInWorker('joinReading', { parts, width, height }, rest, signal);
+  const { side, best } = joined.tiles ?? { side: 0, best: [] };
+  const shares = best.length > 0 ? sliceRows(best.length, WORKERS, 1) : [];
+  const spectra = await allOf(shares, rest, ({ from, to }, p) =>
+    runInWorker('tileSpectra', { pixels, tiles: best.slice(from, to), side }, p, signal),
+  );
+  return runInWorker('finishReading', { joined, spectra: spectra.flat() }, rest, signal);
 }

@@ -8,7 +8,12 @@ import {
   readingOf,
   tileLight,
 } from '@/core/capture/reading';
-import type { MasterReading, ReadingPart, TilePlace } from '@/core/capture/reading';
+import type {
+  JoinedParts,
+  MasterReading,
+  ReadingPart,
+  TilePlace,
+} from '@/core/capture/reading';
 import type { RowRange } from './resampler';
 import { PixelSource } from './pixelSource';
 import type { Progress } from './progress';
@@ -38,20 +43,31 @@ export async function inspectBlocks(
 }
 
 /** Power spectra of square tiles of a working copy, of light of 0..255. */
-function spectraOf(
-  source: PixelSource,
-  tiles: readonly TilePlace[],
-  side: number,
+export async function tileSpectra(
+  { pixels, tiles, side }: { pixels: string; tiles: readonly TilePlace[]; side: number },
   progress: Progress,
-): TileSpectrum[] {
-  const spectrograph = new Spectrograph(side);
-  const samples = new Uint16Array(side * side * source.channels);
-  return tiles.map(({ left, top }, k) => {
-    source.part(top, side, { left, right: left + side }, samples);
-    progress('measuring detail', (k + 1) / tiles.length);
-    return spectrograph.of(tileLight(samples, source.channels));
-  });
+): Promise<TileSpectrum[]> {
+  const source = await PixelSource.open(pixels);
+  try {
+    const spectrograph = new Spectrograph(side);
+    const samples = new Uint16Array(side * side * source.channels);
+    return tiles.map(({ left, top }, k) => {
+      source.part(top, side, { left, right: left + side }, samples);
+      progress('measuring detail', (k + 1) / tiles.length);
+      return spectrograph.of(tileLight(samples, source.channels));
+    });
+  } finally {
+    await source.close();
+  }
 }
+
+/** Joins what was read of all rows of blocks of a picture. */
+export const joinReading = (input: {
+  parts: ReadingPart[];
+  width: number;
+  height: number;
+}): Promise<JoinedParts> =>
+  Promise.resolve(joinParts(input.parts, input.width, input.height));
 
 /** A reading, and the grid of darkest and lightest values that overlays are drawn from. */
 export interface Inspection {
@@ -59,18 +75,12 @@ export interface Inspection {
   extremes: Uint8Array;
 }
 
-/** Joins what was read of all rows of blocks, and takes the spectra that are still wanted. */
-export async function finishReading(
-  { pixels, parts }: { pixels: string; parts: ReadingPart[] },
-  progress: Progress,
-): Promise<Inspection> {
-  const source = await PixelSource.open(pixels);
-  try {
-    const joined = joinParts(parts, source.width, source.height);
-    const { tiles } = joined;
-    const spectra = tiles ? spectraOf(source, tiles.best, tiles.side, progress) : [];
-    return { reading: readingOf(joined, spectra), extremes: joined.part.extremes };
-  } finally {
-    await source.close();
-  }
-}
+/** The reading, of joined parts and the spectra of their best tiles. */
+export const finishReading = (input: {
+  joined: JoinedParts;
+  spectra: TileSpectrum[];
+}): Promise<Inspection> =>
+  Promise.resolve({
+    reading: readingOf(input.joined, input.spectra),
+    extremes: input.joined.part.extremes,
+  });

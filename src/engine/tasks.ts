@@ -2,7 +2,7 @@ import { checkStored, packArchive, unpackArchive } from './archive';
 import { readBoard } from './boardGrid';
 import { decodeMaster } from './workingCopy';
 import { deriveRows } from './derivePass';
-import { finishReading, inspectBlocks } from './inspectPass';
+import { finishReading, inspectBlocks, joinReading, tileSpectra } from './inspectPass';
 import { printFileRows } from './printFilePass';
 import { reopenPrintFile } from './reopenPrintFile';
 import { hashFile } from './store';
@@ -20,6 +20,8 @@ export const TASKS = {
     tileColumns(input.work, input.columns, progress),
   joinTiles,
   inspectBlocks,
+  joinReading,
+  tileSpectra,
   finishReading,
   deriveRows: (
     input: {

@@ -2,49 +2,35 @@ import FFT from 'fft.js';
 
 const { PI, abs, cos, floor, max, min, round, sqrt } = Math;
 
-/** Sums of |second difference| over a picture: for every column, and for every row. */
-export interface Profiles {
-  along: Float64Array;
-  down: Float64Array;
+/** Adds |second difference| along a row of light to a profile: pixels `from` to `to - 1`, at `x` on. */
+export function addAlong(
+  light: Uint16Array,
+  from: number,
+  to: number,
+  along: Float64Array,
+  x: number,
+): void {
+  let before = light[from - 1]!;
+  let here = light[from]!;
+  for (let i = from; i < to; i += 1) {
+    const next = light[i + 1]!;
+    along[x + i - from]! += abs(2 * here - before - next);
+    before = here;
+    here = next;
+  }
 }
 
-/**
- * Adds |second difference| of a part of a block of light (row by row) to profiles that begin
- * at the part's own corner. The outermost pixels of the block have none. Of large pictures
- * every `step`th row tells enough of the columns, and every `step`th column of the rows.
- */
-export function addSecondDifferences(
+/** Sum of |second difference| across rows that are `stride` apart: pixels `from` to `to - 1`. */
+export function sumAcross(
   light: Uint16Array,
-  width: number,
-  height: number,
-  part: { left: number; top: number; right: number; bottom: number },
-  { along, down }: Profiles,
-  step: number,
-): void {
-  const left = max(1, part.left);
-  const right = min(width - 1, part.right);
-  const top = max(1, part.top);
-  const bottom = min(height - 1, part.bottom);
-  const columns = new Uint32Array(max(0, right - left));
-  for (let y = top; y < bottom; y += step) {
-    const at = y * width + left;
-    let before = light[at - 1]!;
-    let here = light[at]!;
-    for (let x = 0; x < columns.length; x += 1) {
-      const next = light[at + x + 1]!;
-      columns[x]! += abs(2 * here - before - next);
-      before = here;
-      here = next;
-    }
-  }
-  for (let x = 0; x < columns.length; x += 1) along[left - part.left + x]! += columns[x]!;
-  for (let y = top; y < bottom; y += 1) {
-    let sum = 0;
-    const to = y * width + right;
-    for (let i = y * width + left; i < to; i += step)
-      sum += abs(2 * light[i]! - light[i - width]! - light[i + width]!);
-    down[y - part.top]! += sum;
-  }
+  from: number,
+  to: number,
+  stride: number,
+): number {
+  let sum = 0;
+  for (let i = from; i < to; i += 1)
+    sum += abs(2 * light[i]! - light[i - stride]! - light[i + stride]!);
+  return sum;
 }
 
 /** Samples of a profile over which the slow part is taken out. */

@@ -1,11 +1,11 @@
-import { addSecondDifferences } from '../detail';
+import { addAlong, sumAcross } from '../detail';
 import { CELL, Sweeper, packThings } from '../specks';
 import type { Measured } from '../specks';
 import { NOISE_STEP, ToneCounter, countNoise, noNoise } from '../tone';
 import type { NoiseCounts, ToneCounts } from '../tone';
 import { reduction } from './blocks';
 import type { BlockPlace, Box } from './blocks';
-import { lightOf } from './lightOf';
+import { BlockPixels } from './blockPixels';
 
 const { ceil, floor, max, min } = Math;
 
@@ -73,9 +73,7 @@ export class BlockReader {
   private readonly sweeper = new Sweeper();
   private readonly step: number;
   private deep = false;
-  private samples = new Uint16Array(0);
-  private light = new Uint16Array(0);
-  private bytes = new Uint8Array(0);
+  private block: BlockPixels;
 
   /** `top` and `bottom`: rows of the picture that are read, on whole blocks. */
   constructor(
@@ -89,6 +87,7 @@ export class BlockReader {
     const rows = bottom - top;
     this.step = max(1, floor((width * height) / ENOUGH_PIXELS));
     const count = (across: number, by: number) => across * ceil(rows / by);
+    this.block = new BlockPixels(channels, 0);
     this.tone = new ToneCounter(channels);
     this.texture = new Float32Array(count(grids.cellsAcross, CELL));
     this.crowded = new Uint8Array(this.texture.length);
@@ -106,18 +105,14 @@ export class BlockReader {
     const stride = seen.right - seen.left;
     const rows = seen.bottom - seen.top;
     const pixels = stride * rows;
-    if (this.light.length < pixels) {
-      this.samples = new Uint16Array(pixels * channels);
-      this.light = new Uint16Array(pixels);
-      this.bytes = new Uint8Array(pixels);
-    }
+    if (this.block.pixels < pixels) this.block = new BlockPixels(channels, pixels);
     const own: Box = {
       left: core.left - seen.left,
       top: core.top - seen.top,
       right: core.right - seen.left,
       bottom: core.bottom - seen.top,
     };
-    const { samples, step } = this;
+    const { samples, bytes } = this.block;
     // Some rows at a time, while they are at hand.
     for (let y = 0; y < rows; y += STRIP) {
       const bottom = min(rows, y + STRIP);
@@ -129,12 +124,11 @@ export class BlockReader {
         seen,
         samples.subarray(from * channels, to * channels),
       );
-      lightOf(samples, channels, from, to, this.light, this.bytes);
+      this.block.takeLight(from, to);
       for (let j = max(y, own.top); j < min(bottom, own.bottom); j += 1)
-        if ((j - own.top) % step === 0) {
-          this.tone.add(samples, j * stride + own.left, j * stride + own.right);
-          this.findExtremes(core, own, stride, j);
-        }
+        this.takeRow(core, own, stride, j);
+      for (let j = max(y - 1, own.top, 1); j < min(bottom - 1, own.bottom); j += 1)
+        this.takeDifferences(core, own, stride, j);
     }
     countNoise(this.noise, samples, channels, {
       left: own.left + NOISE_STEP / 2,
@@ -142,16 +136,10 @@ export class BlockReader {
       right: own.right,
       bottom: own.bottom,
       stride,
-      step,
+      step: this.step,
     });
     this.deep ||= isDeep(samples, own.top * stride * channels, stride * channels);
-    const profiles = {
-      along: this.along.subarray(core.left),
-      down: this.down.subarray(core.top - this.top),
-    };
-    addSecondDifferences(this.light, stride, rows, own, profiles, step);
-    this.reduce(core, own, stride);
-    const light = { width: stride, height: rows, data: this.bytes.subarray(0, pixels) };
+    const light = { width: stride, height: rows, data: bytes.subarray(0, pixels) };
     const block = { width: stride, height: rows, channels, samples, light };
     const sweep = this.sweeper.sweep(block, own, { x: seen.left, y: seen.top });
     for (const thing of sweep.things) this.things.push(thing);
@@ -165,29 +153,52 @@ export class BlockReader {
     }
   }
 
-  /** Means of the light over squares, of 255; of large ones every second row is enough. */
-  private reduce(core: Box, own: Box, stride: number): void {
+  /** Tones, extremes and reduced light of one row of the part that counts. */
+  private takeRow(core: Box, own: Box, stride: number, y: number): void {
+    if ((y - own.top) % this.step === 0) {
+      this.tone.add(this.block.samples, y * stride + own.left, y * stride + own.right);
+      this.findExtremes(core, own, stride, y);
+    }
+    const { reducedBy: by } = this.grids;
+    if ((y - own.top) % (by < 8 ? 1 : 2) === 0) this.reduce(core, own, stride, y);
+  }
+
+  /** Second differences of one row that has neighbours above and below. */
+  private takeDifferences(core: Box, own: Box, stride: number, y: number): void {
+    const { light } = this.block;
+    const { along, down, step } = this;
+    const left = max(1, own.left);
+    const right = min(stride - 1, own.right);
+    const from = y * stride + left;
+    if (right <= left) return;
+    if ((y - own.top) % step === 0)
+      addAlong(light, from, y * stride + right, along, core.left + left - own.left);
+    const to = from + (right - left) / step;
+    down[core.top - this.top + y - own.top]! += sumAcross(light, from, to, stride);
+  }
+
+  /** Adds a row to the means of the light over squares; of large ones every second is enough. */
+  private reduce(core: Box, own: Box, stride: number, y: number): void {
     const { reducedBy: by, reducedAcross } = this.grids;
-    const { light, reduced } = this;
-    const lines = by < 8 ? 1 : 2;
-    for (let y = own.top; y < own.bottom; y += by)
-      for (let x = own.left; x < own.right; x += by) {
-        const bottom = min(own.bottom, y + by);
-        const right = min(own.right, x + by);
-        let sum = 0;
-        for (let j = y; j < bottom; j += lines)
-          for (let i = x; i < right; i += 1) sum += light[j * stride + i]!;
-        const row = (core.top - this.top + y - own.top) / by;
-        const column = (core.left + x - own.left) / by;
-        reduced[row * reducedAcross + column] =
-          sum / (ceil((bottom - y) / lines) * (right - x) * 257);
-      }
+    const { reduced } = this;
+    const { light } = this.block;
+    const row = floor((core.top - this.top + y - own.top) / by);
+    const left = own.bottom - own.top - by * floor((y - own.top) / by);
+    const lines = ceil(min(by, left) / (by < 8 ? 1 : 2));
+    for (let x = own.left; x < own.right; x += by) {
+      const right = min(own.right, x + by);
+      let sum = 0;
+      for (let i = y * stride + x; i < y * stride + right; i += 1) sum += light[i]!;
+      const at = row * reducedAcross + (core.left + x - own.left) / by;
+      reduced[at]! += sum / (lines * (right - x) * 257);
+    }
   }
 
   /** Darkest and lightest values of one row, cell by cell. */
   private findExtremes(core: Box, own: Box, stride: number, y: number): void {
     const { gridBy: by, gridAcross } = this.grids;
-    const { channels, extremes, samples } = this;
+    const { channels, extremes } = this;
+    const { samples } = this.block;
     const row = floor((core.top - this.top + y - own.top) / by);
     for (let x = own.left; x < own.right; x += by) {
       const cell = (row * gridAcross + (core.left + x - own.left) / by) * channels * 2;

@@ -19,6 +19,8 @@ const LEAST = 3;
 const ABOVE = 7;
 /** More that stands out in one cell than this, and the cell is texture. */
 const MOST_PER_CELL = 24;
+/** Of a peak's response, so much at least is left in the mean of two by two pixels. */
+const SEEN_HALF = 0.6;
 
 export interface Found {
   candidates: Candidate[];
@@ -28,6 +30,13 @@ export interface Found {
   texture: Float32Array;
   across: number;
   down: number;
+}
+
+/** A level, the same at half its size, and the mean of what surrounds each pixel of that. */
+export interface Levels {
+  level: Grey;
+  half: Grey;
+  surround: Grey;
 }
 
 interface Box {
@@ -62,7 +71,8 @@ function medianIn(level: Grey, surround: Grey, box: Box, bins: Uint32Array): num
  * Peaks of the response (a pixel of the level less its surround) that stand out of their cell:
  * higher than their eight neighbours and than a multiple of the cell's median response.
  */
-export function findCandidates(level: Grey, surround: Grey): Found {
+export function findCandidates(levels: Levels): Found {
+  const { level, surround } = levels;
   const across = ceil(level.width / CELL);
   const down = ceil(level.height / CELL);
   const crowded = new Uint8Array(across * down);
@@ -81,7 +91,7 @@ export function findCandidates(level: Grey, surround: Grey): Found {
       const median = medianIn(level, surround, box, bins);
       texture[row * across + column] = median;
       const from = candidates.length;
-      findPeaks(level, surround, box, ceil(max(LEAST, ABOVE * median)), candidates);
+      findPeaks(levels, box, max(LEAST, ABOVE * median), candidates);
       if (candidates.length - from > MOST_PER_CELL) {
         candidates.length = from;
         crowded[row * across + column] = 1;
@@ -90,26 +100,29 @@ export function findCandidates(level: Grey, surround: Grey): Found {
   return { candidates, crowded, texture, across, down };
 }
 
-/** Adds the peaks of a cell that are at least so strong. */
+/**
+ * Adds the peaks of a cell that are at least so strong. The light is smooth, so that around a
+ * peak the mean of its two by two pixels stands out as well: others are not looked at one by one.
+ */
 function findPeaks(
-  level: Grey,
-  surround: Grey,
+  { level, half, surround }: Levels,
   box: Box,
   least: number,
   candidates: Candidate[],
 ): void {
-  for (let y = box.top; y < box.bottom; y += 1) {
-    const i = y * level.width;
-    const half = (y >> 1) * surround.width;
-    // Both pixels of a pair have one surround; cells begin and end between pairs.
-    for (let x = box.left; x < box.right; x += 2) {
-      const ground = surround.data[half + (x >> 1)]!;
-      const first = level.data[i + x]! - ground;
-      const second = level.data[i + x + 1]! - ground;
-      if ((first >= least || first <= -least) && isPeak(level, i + x, first))
-        candidates.push({ x, y, response: first });
-      if ((second >= least || second <= -least) && isPeak(level, i + x + 1, second))
-        candidates.push({ x: x + 1, y, response: second });
+  const hint = least * SEEN_HALF;
+  for (let y = box.top; y < box.bottom; y += 2) {
+    const from = (y >> 1) * half.width;
+    for (let i = from + (box.left >> 1); i < from + (box.right >> 1); i += 1) {
+      const away = half.data[i]! - surround.data[i]!;
+      if (away < hint && away > -hint) continue;
+      const x = 2 * (i - from);
+      for (let k = 0; k < 4; k += 1) {
+        const at = (y + (k >> 1)) * level.width + x + (k & 1);
+        const response = level.data[at]! - surround.data[i]!;
+        if (abs(response) >= least && isPeak(level, at, response))
+          candidates.push({ x: x + (k & 1), y: y + (k >> 1), response });
+      }
     }
   }
 }

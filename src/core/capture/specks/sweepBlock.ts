@@ -81,7 +81,7 @@ export class Sweeper {
     for (let l = 0, scale = 1; l < LEVELS; l += 1, scale *= 2) {
       const room = (k: number) => this.room(3 * l + k, next);
       const { level, half } = smoothAndHalve(next, room(0), room(1));
-      const found = findCandidates(level, surroundOf(half, room(2)));
+      const found = findCandidates({ level, half, surround: surroundOf(half, room(2)) });
       next = half;
       for (let row = 0; row < down; row += 1)
         for (let column = 0; column < across; column += 1) {
