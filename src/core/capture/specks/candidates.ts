@@ -1,3 +1,4 @@
+import { smoothAt } from './grey';
 import type { Grey } from './grey';
 import { MARGIN } from './surround';
 
@@ -19,8 +20,8 @@ const LEAST = 3;
 const ABOVE = 7;
 /** More that stands out in one cell than this, and the cell is texture. */
 const MOST_PER_CELL = 24;
-/** Of a peak's response, so much at least is left in the mean of two by two pixels. */
-const SEEN_HALF = 0.6;
+/** Of a peak's response, so much at least is seen in the mean of two by two pixels. */
+const SEEN_HALF = 0.7;
 
 export interface Found {
   candidates: Candidate[];
@@ -46,19 +47,17 @@ interface Box {
   bottom: number;
 }
 
-/** Median of the responses' size in a cell, to one level: of every second pixel both ways. */
+/** Median of the responses' size in a cell, to one level: of every third pixel both ways. */
 function medianIn(level: Grey, surround: Grey, box: Box, bins: Uint32Array): number {
   bins.fill(0);
   let n = 0;
-  for (let y = box.top; y < box.bottom; y += 2) {
-    const i = y * level.width;
-    const half = (y >> 1) * surround.width;
-    for (let x = box.left; x < box.right; x += 2) {
-      const v = abs(level.data[i + x]! - surround.data[half + (x >> 1)]!);
+  for (let y = box.top; y < box.bottom; y += 3)
+    for (let x = box.left; x < box.right; x += 3) {
+      const ground = surround.data[(y >> 1) * surround.width + (x >> 1)]!;
+      const v = abs(smoothAt(level, y * level.width + x) - ground);
       bins[v < BINS ? v : BINS - 1]! += 1;
       n += 1;
     }
-  }
   let half = n / 2;
   for (let b = 0; b < BINS; b += 1) {
     if (half <= bins[b]!) return b + half / max(1, bins[b]!) - 0.5;
@@ -68,7 +67,7 @@ function medianIn(level: Grey, surround: Grey, box: Box, bins: Uint32Array): num
 }
 
 /**
- * Peaks of the response (a pixel of the level less its surround) that stand out of their cell:
+ * Peaks of the response (the smoothed level less its surround) that stand out of their cell:
  * higher than their eight neighbours and than a multiple of the cell's median response.
  */
 export function findCandidates(levels: Levels): Found {
@@ -101,8 +100,8 @@ export function findCandidates(levels: Levels): Found {
 }
 
 /**
- * Adds the peaks of a cell that are at least so strong. The light is smooth, so that around a
- * peak the mean of its two by two pixels stands out as well: others are not looked at one by one.
+ * Adds the peaks of a cell that are at least so strong. The mean of two by two pixels around
+ * a peak stands out nearly as much as the peak of the smoothed light: others are passed over.
  */
 function findPeaks(
   { level, half, surround }: Levels,
@@ -119,20 +118,20 @@ function findPeaks(
       const x = 2 * (i - from);
       for (let k = 0; k < 4; k += 1) {
         const at = (y + (k >> 1)) * level.width + x + (k & 1);
-        const response = level.data[at]! - surround.data[i]!;
-        if (abs(response) >= least && isPeak(level, at, response))
+        const response = smoothAt(level, at) - surround.data[i]!;
+        if (abs(response) >= least && isPeak(level, at, response < 0 ? -1 : 1))
           candidates.push({ x: x + (k & 1), y: y + (k >> 1), response });
       }
     }
   }
 }
 
-/** Whether a pixel is further out than its eight neighbours; of equal ones the first counts. */
-function isPeak({ data, width }: Grey, i: number, sign: number): boolean {
-  const own = sign * data[i]!;
+/** Whether smoothed light is further out than at its eight neighbours; of equal ones the first counts. */
+function isPeak(level: Grey, i: number, sign: number): boolean {
+  const own = sign * smoothAt(level, i);
   for (let dy = -1; dy <= 1; dy += 1)
     for (let dx = -1; dx <= 1; dx += 1) {
-      const other = sign * data[i + dy * width + dx]!;
+      const other = sign * smoothAt(level, i + dy * level.width + dx);
       const before = dy < 0 || (dy === 0 && dx < 0);
       if (before ? other >= own : other > own) return false;
     }

@@ -1,5 +1,5 @@
 import { CELL, findCandidates } from './candidates';
-import { roomFor, smoothAndHalve } from './grey';
+import { halved, roomFor } from './grey';
 import type { Grey } from './grey';
 import { Examiner, isMeasured } from './measure';
 import type { Block, Clutter, Measured } from './measure';
@@ -77,12 +77,12 @@ export class Sweeper {
     const clutter: number[] = [];
     const counts = ({ x, y }: { x: number; y: number }) =>
       x >= core.left && x < core.right && y >= core.top && y < core.bottom;
-    let next = block.light;
+    let level = block.light;
     for (let l = 0, scale = 1; l < LEVELS; l += 1, scale *= 2) {
-      const room = (k: number) => this.room(3 * l + k, next);
-      const { level, half } = smoothAndHalve(next, room(0), room(1));
-      const found = findCandidates({ level, half, surround: surroundOf(half, room(2)) });
-      next = half;
+      const half = halved(level, this.room(2 * l, level));
+      const surround = surroundOf(half, this.room(2 * l + 1, half));
+      const found = findCandidates({ level, half, surround });
+      level = half;
       for (let row = 0; row < down; row += 1)
         for (let column = 0; column < across; column += 1) {
           const x = floor((core.left / CELL + column) / scale);
