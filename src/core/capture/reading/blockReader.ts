@@ -19,7 +19,7 @@ const GRID = 512;
 const ENOUGH_PIXELS = 24e6;
 
 /** Rows that are read at a time. */
-const STRIP = 32;
+const STRIP = 8;
 
 /** Puts `rows` rows of a picture from `top` on, columns of `box`, as 16-bit samples into `out`. */
 export type ReadRows = (top: number, rows: number, box: Box, out: Uint16Array) => void;

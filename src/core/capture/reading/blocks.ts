@@ -1,9 +1,7 @@
 import { HALO } from '../specks';
 
-/** Height of the blocks in which a picture is read, pixels; a multiple of every cell and tile. */
+/** Side of the blocks in which a picture is read, pixels; a multiple of every cell and tile. */
 export const BLOCK = 1024;
-/** Their width: what is looked at around a block costs less when blocks are wide. */
-const BLOCK_WIDTH = 2 * BLOCK;
 
 /** A part of a picture, pixels; `right` and `bottom` are just outside. */
 export interface Box {
@@ -25,11 +23,11 @@ export const blockRows = (height: number): number => Math.ceil(height / BLOCK);
 export function blocksOfRow(width: number, height: number, row: number): BlockPlace[] {
   const top = row * BLOCK;
   const bottom = Math.min(height, top + BLOCK);
-  return Array.from({ length: Math.ceil(width / BLOCK_WIDTH) }, (_, i) => {
+  return Array.from({ length: Math.ceil(width / BLOCK) }, (_, i) => {
     const core = {
-      left: i * BLOCK_WIDTH,
+      left: i * BLOCK,
       top,
-      right: Math.min(width, (i + 1) * BLOCK_WIDTH),
+      right: Math.min(width, (i + 1) * BLOCK),
       bottom,
     };
     return {
