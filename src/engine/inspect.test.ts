@@ -52,8 +52,8 @@ async function decoded(name: string, path: string): Promise<string> {
   return pixels;
 }
 
-/** The reading of a working copy, in so many parts. */
-async function reading(pixels: string, ranges?: { from: number; to: number }[]) {
+/** What is read of a working copy, in so many parts. */
+async function inspection(pixels: string, ranges?: { from: number; to: number }[]) {
   const source = await PixelSource.open(pixels);
   const { width, height } = source;
   const rows = blockRows(height);
@@ -64,8 +64,11 @@ async function reading(pixels: string, ranges?: { from: number; to: number }[]) 
   const joined = await joinReading({ parts, width, height });
   const { side, best } = joined.tiles ?? { side: 0, best: [] };
   const spectra = side ? await tileSpectra({ pixels, tiles: best, side }, silent) : [];
-  return (await finishReading({ joined, spectra })).reading;
+  return finishReading({ joined, spectra });
 }
+
+const reading = async (...of: Parameters<typeof inspection>) =>
+  (await inspection(...of)).reading;
 
 it('reads from disk, in parts, what is read in memory at once', async () => {
   const picture = withNoise(plain(1300, 2100, 140), 1);
@@ -97,9 +100,11 @@ describe('bad and odd pictures', () => {
     expect(found.noise.overall).toBeNull();
   });
 
-  it('reads a strip 200 px wide and 9 000 px high', async () => {
-    const strip = withNoise(plain(200, 9000, 120), 2);
-    const { pixels } = await taken('strip', strip);
+  it('reads a strip 200 px wide and 60 000 px high', async () => {
+    const piece = withNoise(plain(200, 3000, 120), 2);
+    const data = new Uint16Array(piece.data.length * 20);
+    for (let k = 0; k < 20; k += 1) data.set(piece.data, k * piece.data.length);
+    const { pixels } = await taken('strip', { width: 200, height: 60000, data });
     const found = await reading(pixels);
     nothing(found);
     expect(found.noise.overall! / 2).toBeGreaterThan(0.5);
@@ -133,6 +138,49 @@ describe('bad and odd pictures', () => {
     await expect(decoded('broken', path)).rejects.toMatchObject({
       refused: { code: 'broken' },
     });
+  });
+
+  const bytesOfWaves = new Uint8Array(900 * 700 * 3);
+  for (let i = 0; i < bytesOfWaves.length; i += 1)
+    bytesOfWaves[i] = (i % 200) + ((Math.imul(i, 2654435761) >>> 28) & 7);
+  const waves = () =>
+    sharp(bytesOfWaves, { raw: { width: 900, height: 700, channels: 3 } });
+
+  it.each([
+    ['a TIFF', 'tif', () => waves().tiff({ compression: 'lzw', predictor: 'horizontal' })],
+    ['a PNG', 'png', () => waves().png()],
+    ['a JPEG', 'jpg', () => waves().jpeg({ quality: 92 })],
+  ] as const)('refuses %s that is damaged in its middle', async (_, ending, made) => {
+    const bytes = await made().toBuffer();
+    const path = join(folder, `damaged.${ending}`);
+    await writeFile(path, bytes);
+    await decoded(`sound-${ending}`, path);
+    const middle = Math.floor(bytes.length * 0.45);
+    bytes.fill(0, middle, middle + 600);
+    await writeFile(path, bytes);
+    await expect(decoded(`damaged-${ending}`, path)).rejects.toMatchObject({
+      refused: { code: 'broken', detail: expect.stringMatching(/\w/) as string },
+    });
+  });
+
+  it('passes over a remark of the decoder that does not touch the pixels', async () => {
+    const bytes = await waves().jpeg().toBuffer();
+    // Bytes between two segments that no decoder needs, and all of them remark on.
+    const first = 4 + bytes.readUInt16BE(4);
+    const between = Buffer.from([0, 1, 2]);
+    const odd = Buffer.concat([bytes.subarray(0, first), between, bytes.subarray(first)]);
+    const path = join(folder, 'odd.jpg');
+    await writeFile(path, odd);
+    expect((await reading(await decoded('odd', path))).width).toBe(900);
+  });
+
+  it('tells where all is white and where all is black', async () => {
+    const picture = plain(600, 600, 0);
+    picture.data.fill(65535, 600 * 300 * 3);
+    const { pixels } = await taken('halves', picture);
+    const { extremes } = await inspection(pixels);
+    expect([...extremes.subarray(0, 6)]).toEqual([0, 0, 0, 0, 0, 0]);
+    expect([...extremes.subarray(-6)]).toEqual([255, 255, 255, 255, 255, 255]);
   });
 
   it('says that a working copy went away or broke off while it was read', async () => {

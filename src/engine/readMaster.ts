@@ -27,9 +27,10 @@ async function formatOf(path: string): Promise<MasterFacts['format']> {
   throw new FileRefusal({ code: 'notAPicture', kind });
 }
 
-/** First line of a decoder's complaint, without paths. */
+/** First line of a decoder's complaint, without paths, and without what it says of itself. */
 export const decoderWords = (error: unknown): string =>
   (error instanceof Error ? error.message : String(error))
+    .replace(/^Warning treated as error.*\n/, '')
     .split('\n')[0]!
     .replace(/(\/[\w.-]+)+/g, '')
     .slice(0, 160);

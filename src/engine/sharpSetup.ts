@@ -4,7 +4,9 @@ sharp.cache(false);
 sharp.concurrency(2);
 
 /** Opens a picture without the library's own pixel limit: the intake sets and words its own. */
-export const openPicture = (path: string) =>
-  sharp(path, { limitInputPixels: false, failOn: 'truncated', unlimited: true });
+export const openPicture = (
+  path: string,
+  failOn: 'truncated' | 'error' | 'warning' = 'truncated',
+) => sharp(path, { limitInputPixels: false, failOn, unlimited: true });
 
 export { sharp };

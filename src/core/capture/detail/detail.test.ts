@@ -15,12 +15,15 @@ const leaves = (side: number) => {
   return made;
 };
 
-it('calls leaves that are sharp to the pixel sharp', () => {
-  const found = detailOf(leaves(SIDE));
-  expect(found).toMatchObject({ fraction: 1, because: 'sharp' });
-  expect(found.confidence).toBeGreaterThan(0.6);
-  expect(found.curve).toHaveLength(128);
-});
+it.each([SIDE, 1050])(
+  'calls leaves that are sharp to the pixel sharp: %d a side',
+  (side) => {
+    const found = detailOf(leaves(side));
+    expect(found).toMatchObject({ fraction: 1, because: 'sharp' });
+    expect(found.confidence).toBeGreaterThan(0.6);
+    expect(found.curve).toHaveLength(128);
+  },
+);
 
 const ENLARGED: [number, Kernel][] = [
   [1.25, 'lanczos'],

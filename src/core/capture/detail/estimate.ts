@@ -28,6 +28,8 @@ export interface DetailEvidence {
   textures: readonly number[];
   across: Periods | null;
   down: Periods | null;
+  /** Noise of the picture's plainest parts, of 255, by band of tone; null: hardly any such tone. */
+  noise: readonly (number | null)[];
 }
 
 /** Points of the curve that is kept for drawing. */
@@ -43,6 +45,8 @@ const NEAR = { taken: 0.3, outweighs: 0.42 };
 /** Less than this, in log2, between coarse and fine: all noise, or nothing at all. */
 const LEAST_FALL = 2.5;
 const FLAT_BELOW = -1;
+/** Power, in log2, by which a level end must lie above the picture's noise to be texture. */
+const ABOVE_NOISE = 3;
 
 const median = (values: number[]): number => {
   values.sort((a, b) => a - b);
@@ -116,15 +120,18 @@ function withPeriod(guess: Guess, peak: Peak, sharp: number): Guess {
 }
 
 /** Why a spectrum tells nothing, if it does not. */
-function hidden(curve: Curve): 'flat' | 'noise' | null {
+function hidden(curve: Curve, noise: readonly (number | null)[]): 'flat' | 'noise' | null {
   const coarse = bandMean(curve, 0.04, 0.115);
   const fine = bandMean(curve, 0.3001, 0.497);
   const end = bandMean(curve, 0.44, 0.497);
   if (coarse < -3) return 'flat';
   if (coarse - fine < LEAST_FALL) return coarse < FLAT_BELOW ? 'flat' : 'noise';
-  // A level end above the grain of 8 bits: what lies under it cannot be seen.
-  const levelEnd = bandMean(curve, 0.36, 0.42) - end < 0.35 && end > 0.3;
-  return levelEnd ? 'noise' : null;
+  // A level end above the grain of 8 bits: what lies under it cannot be seen; but where it is
+  // far above the noise of plain parts, it is texture to its finest end.
+  const level = bandMean(curve, 0.36, 0.42) - end < 0.35 && end > 0.3;
+  const noisiest = Math.max(0, ...noise.map((n) => n ?? 0));
+  const texture = end > 2 * Math.log2(noisiest + 0.05) + ABOVE_NOISE;
+  return level && !texture ? 'noise' : null;
 }
 
 function drawnCurve(curve: Curve): number[] {
@@ -152,7 +159,7 @@ export function estimateDetail(evidence: DetailEvidence): DetailReading {
   const drawn = drawnCurve(curve);
   const periods = { across, down };
   const peak = strongestPeriod(periods);
-  const hiding = hidden(curve);
+  const hiding = hidden(curve, evidence.noise);
   if (hiding === 'flat' || (hiding && peak.strength < PERIOD.taken + 1))
     return cannot(hiding, drawn);
   const best = textures.slice(0, TEXTURED);

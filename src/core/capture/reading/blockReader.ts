@@ -69,7 +69,7 @@ export class BlockReader {
   private readonly along: Float64Array;
   private readonly down: Float64Array;
   private readonly reduced: Float32Array;
-  private readonly extremes: Uint8Array;
+  private readonly extremes: Uint16Array;
   private readonly sweeper = new Sweeper();
   private readonly step: number;
   private deep = false;
@@ -94,8 +94,8 @@ export class BlockReader {
     this.along = new Float64Array(width);
     this.down = new Float64Array(rows);
     this.reduced = new Float32Array(count(grids.reducedAcross, grids.reducedBy));
-    this.extremes = new Uint8Array(count(grids.gridAcross, grids.gridBy) * channels * 2);
-    for (let i = 0; i < this.extremes.length; i += 2) this.extremes[i] = 255;
+    this.extremes = new Uint16Array(count(grids.gridAcross, grids.gridBy) * channels * 2);
+    for (let i = 0; i < this.extremes.length; i += 2) this.extremes[i] = 65535;
   }
 
   /** Takes a block. `read` puts rows of the part that is seen, 16 bit, interleaved, into `out`. */
@@ -204,16 +204,16 @@ export class BlockReader {
       const cell = (row * gridAcross + (core.left + x - own.left) / by) * channels * 2;
       const to = (y * stride + min(own.right, x + by)) * channels;
       for (let c = 0; c < channels; c += 1) {
-        let darkest = 65535;
-        let lightest = 0;
+        const at = cell + 2 * c;
+        let darkest = extremes[at]!;
+        let lightest = extremes[at + 1]!;
         for (let i = (y * stride + x) * channels + c; i < to; i += channels) {
           const v = samples[i]!;
           if (v < darkest) darkest = v;
           if (v > lightest) lightest = v;
         }
-        const at = cell + 2 * c;
-        extremes[at] = min(extremes[at]!, (darkest + 127) >> 8);
-        extremes[at + 1] = max(extremes[at + 1]!, (lightest - (lightest >> 8)) >> 8);
+        extremes[at] = darkest;
+        extremes[at + 1] = lightest;
       }
     }
   }
@@ -236,10 +236,21 @@ export class BlockReader {
       along,
       down,
       reduced,
-      extremes,
+      extremes: extremeBytes(extremes),
       deep,
     };
   }
+}
+
+/** Darkest and lightest 16-bit values in turn as bytes, 0 and 255 for what is clipped alone. */
+function extremeBytes(extremes: Uint16Array): Uint8Array {
+  const bytes = new Uint8Array(extremes.length);
+  for (let i = 0; i < bytes.length; i += 2) {
+    const lightest = extremes[i + 1]!;
+    bytes[i] = min(255, (extremes[i]! + 127) >> 8);
+    bytes[i + 1] = (lightest - (lightest >> 8)) >> 8;
+  }
+  return bytes;
 }
 
 /** Whether some of these samples are more than 8-bit values widened (v x 257). */

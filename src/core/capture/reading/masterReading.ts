@@ -107,6 +107,7 @@ export function readingOf(
       textures: (tiles?.best ?? []).map((t) => t.texture),
       across: periodsOf(part.along),
       down: periodsOf(part.down),
+      noise: noise.bands,
     }),
     specks: findSpecks(unpackThings(part.things), part.clutter, cells, width, height),
     tone: readTone(part.tone),
