@@ -4,3 +4,4 @@ export * from './fit';
 export * from './rules';
 export * from './judge';
 export * from './ladder';
+export * from './signing';

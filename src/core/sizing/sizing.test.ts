@@ -12,6 +12,7 @@ import {
   lyingLabel,
   nominalSize,
   standingDistance,
+  signPlan,
 } from '.';
 
 const master = { width: 8268, height: 11024 };
@@ -141,3 +142,15 @@ it('ladders turn with the picture and leave out sheets the border would eat', ()
   expect(new Set(sizes).size).toBe(sizes.length);
   expect(lyingLabel(FAMILIES.isoA[0]!, size(210, 148))).toBe('A5');
 });
+
+it.each([
+  [true, null, 'byHand'],
+  [true, 'inPicture', 'byHand'],
+  [false, 'inPicture', 'inPictureAlone'],
+  [false, 'absent', 'nowhere'],
+  [false, 'removed', 'nowhere'],
+  [false, null, 'notSaid'],
+] as const)(
+  'with room to sign %s and a signature %s plans to sign %s',
+  (room, signature, plan) => expect(signPlan(room, signature)).toBe(plan),
+);

@@ -24,6 +24,7 @@ import {
   useFormat,
   useToast,
 } from '@/shell';
+import { signCaution } from '@/studio/signWords';
 import { assign, verifyLedger } from './actions';
 import { DeclareForm } from './DeclareForm';
 import { EditionSheets } from './EditionSheets';
@@ -72,6 +73,8 @@ export function EditionStation(view: EditionView) {
   const { say } = useToast();
   const numbering = useAction(assign);
   const [checked, setChecked] = useState<{ sound: boolean; words: string } | null>(null);
+  const unsigned =
+    picked && view.signPlan && signCaution(view.signPlan, format.length(picked.fit.below));
   const cells = edition ? cellsOf(edition) : [];
   const here = edition?.impressions.filter((i) => i.state === 'numbered').length ?? 0;
   const sold = edition?.impressions.filter((i) => i.state === 'sold').length ?? 0;
@@ -207,12 +210,7 @@ export function EditionStation(view: EditionView) {
                 {!hasReference &&
                   ' No proof of this size is approved yet: print none before it is.'}
               </Sentence>
-              {!picked.judgement.roomToSign && (
-                <Sentence $tone="caution">
-                  Only {format.length(picked.fit.below)} white below the image: there is
-                  nowhere to number and sign on the front.
-                </Sentence>
-              )}
+              {unsigned && <Sentence $tone="caution">{unsigned}</Sentence>}
               <Problem>{numbering.problem}</Problem>
               {askedCell && (
                 <>

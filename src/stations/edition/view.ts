@@ -1,6 +1,7 @@
 import { impressionLabel, nextLabel, usualArtistsProofs } from '@/core/edition';
 import { referenceProof } from '@/core/proof';
-import { editionFor, editionsOf, proofsOf, readLog } from '@/data';
+import { signPlan } from '@/core/sizing';
+import { editionFor, editionsOf, proofsOf, readLog, signatureOf } from '@/data';
 import { loadWorkPage, logContext, offeredRungs, sayLogLine } from '@/studio';
 
 /** The edition station: what was declared, which numbers are out, and the next. */
@@ -9,7 +10,11 @@ export async function loadEdition(id: string, query: Record<string, string | und
   const { work, db } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
   const edition = picked ? await editionFor(db, work.id, picked.key) : null;
-  const [all, proofs] = await Promise.all([editionsOf(db, work.id), proofsOf(db, work.id)]);
+  const [all, proofs, signature] = await Promise.all([
+    editionsOf(db, work.id),
+    proofsOf(db, work.id),
+    signatureOf(db, work.id),
+  ]);
   const asked = edition?.impressions.find(
     (i) => `${i.series}:${i.number}` === query.impression,
   );
@@ -27,6 +32,7 @@ export async function loadEdition(id: string, query: Record<string, string | und
     preview: page.master?.preview ?? null,
     offered,
     picked,
+    signPlan: picked && signPlan(picked.judgement.roomToSign, signature?.present ?? null),
     edition: edition && {
       ...edition,
       impressions: edition.impressions.map((i) => ({

@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { FamilyId, Fit } from '@/core/sizing';
-import { FAMILY_IDS, ladder, largestAt, nominalSize } from '@/core/sizing';
+import { FAMILY_IDS, ladder, largestAt, nominalSize, signPlan } from '@/core/sizing';
 import { mm, parseLength } from '@/core/units';
 import {
   Bench,
@@ -29,6 +29,7 @@ import {
   useBench,
   useFormat,
 } from '@/shell';
+import { SIGN_WORDS } from '@/studio/signWords';
 import type { TypedValues } from '@/shell';
 import { offerSize, withdrawSize } from './actions';
 import { DistanceChart } from './DistanceChart';
@@ -48,7 +49,8 @@ const FITS: [Fit, string][] = [
 ];
 
 /** Size: the ladder of prints this master can become, and which of them are on offer. */
-export function SizeStation({ work, master, rules, offered, picked: asked }: SizeView) {
+export function SizeStation(view: SizeView) {
+  const { work, master, rules, offered, signature, picked: asked } = view;
   const format = useFormat();
   const { units } = useBench();
   const start = offered.find((o) => o.sizeKey === asked) ?? offered[0];
@@ -266,6 +268,7 @@ export function SizeStation({ work, master, rules, offered, picked: asked }: Siz
                 'Room to sign below',
                 `${format.length(picked.fit.below)} ${picked.judgement.roomToSign ? '✓' : '▲ too little'}`,
               ],
+              ['Signing', SIGN_WORDS[signPlan(picked.judgement.roomToSign, signature)]],
               ['Holds up to', format.size(holds)],
             ]}
           />

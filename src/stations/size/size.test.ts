@@ -1,6 +1,7 @@
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { undo } from '@/drawers/undo/actions';
+import { noteSignature } from '@/stations/capture/actions';
 import { offerSize, withdrawSize } from './actions';
 import { loadSize } from './view';
 
@@ -77,4 +78,10 @@ it('every change of a size is a further fact', async () => {
     'offered',
     'withdrawn',
   ]);
+});
+
+it('reads what was said of the signature', async () => {
+  expect((await loadSize('1', {})).signature).toBeNull();
+  await noteSignature({ workId: '1', present: 'removed' });
+  expect((await loadSize('1', {})).signature).toBe('removed');
 });
