@@ -29,8 +29,12 @@ export interface Original {
   ppi: number;
   space: SpaceId | null;
   file: string;
-  /** What its capture was like: specks on the glass, the bed left in, lying askew. */
-  capture?: { dust?: number; bed?: { pixels: number; degrees: number } };
+  /** What its capture was like: enlarged later, specks on the glass, the bed left in, askew. */
+  capture?: {
+    enlarged?: number;
+    dust?: number;
+    bed?: { pixels: number; degrees: number };
+  };
   /** Days ago the work was entered in the drawer. */
   entered: number;
 }
@@ -114,12 +118,13 @@ export const ORIGINALS: Original[] = [
     sizeMm: [400, 300],
     price: 64000,
     paint: twoJugs,
-    width: 4724,
+    width: 4725,
     height: 3543,
     bits: 8,
     ppi: 300,
     space: null,
     file: 'two-jugs_scan.tif',
+    capture: { enlarged: 1.5 },
     entered: 120,
   },
   {

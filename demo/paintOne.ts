@@ -4,6 +4,7 @@ import { RGB_SPACES, iccProfile } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import { createTransform } from '@/engine/colourEngine';
 import { createTiff } from '@/engine/tiffWriter';
+import { enlarged } from '../bench/enlarge';
 import { plantSpecks } from './capture/dust';
 import { layOnBed } from './capture/bed';
 import type { Canvas } from './paint/canvas';
@@ -71,10 +72,19 @@ function captured(
   return { width: seen.width, height: seen.height, pixels: seen.data };
 }
 
+/** The original in paint at its file's size; or smaller, and enlarged as someone has done since. */
+function paintedAt({ paint, width, height }: Original, factor: number) {
+  if (factor === 1) return paint(width, height);
+  const canvas = paint(Math.round(width / factor), Math.round(height / factor));
+  const base = { width: canvas.width, height: canvas.height, data: canvas.pixels };
+  const { data, ...size } = enlarged(base, factor, 'bicubic');
+  return { ...size, pixels: data };
+}
+
 /** Paints one original and writes it as its scan or photograph would come. */
 async function main([name = '', path = '']: string[]) {
   const original = originalOf(name);
-  const painted = original.paint(original.width, original.height);
+  const painted = paintedAt(original, original.capture?.enlarged ?? 1);
   const canvas = captured(painted, original.capture ?? {});
   if (original.file.endsWith('.jpg')) {
     const jpeg = await sharp(narrow(canvas.pixels), {

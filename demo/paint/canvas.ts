@@ -184,14 +184,20 @@ export class Canvas {
           (noise(x / scale, y / scale, seed) -
             noise(x / scale + 0.7, y / scale + 0.7, seed));
     let state = seed * 2654435761 || 1;
+    // Grain of the surface as a lens sees it: each pixel takes half of its neighbours' with it.
+    const above = new Float32Array(width);
     for (let y = 0; y < height; y += 1) {
       const row = (y % period) * period;
+      let before = 0;
       for (let x = 0; x < width; x += 1) {
         state ^= state << 13;
         state ^= state >>> 17;
         state ^= state << 5;
-        const g =
-          grain * ((state & 0xffff) / 65536 + ((state >>> 16) & 0xffff) / 65536 - 1);
+        const own = (state & 0xffff) / 65536 + ((state >>> 16) & 0xffff) / 65536 - 1;
+        const along = own + 0.5 * before;
+        const g = grain * 0.8 * (along + 0.5 * above[x]!);
+        before = own;
+        above[x] = along;
         const f = 1 + patch[row + (x % period)]! + g;
         const i = (y * width + x) * 3;
         for (let k = 0; k < 3; k += 1) {
