@@ -8,6 +8,7 @@ import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { writePicture } from './picture';
 import { measureDetail } from './detail';
+import { measureSliders } from './sliders';
 import { measureSpecks } from './specks';
 import { measureServer, serverMemory } from './server';
 
@@ -145,3 +146,4 @@ if (run('memory')) await memory();
 if (run('server')) await measureServer(join(FOLDER, 'server'));
 if (wanted[0] === 'specks') await measureSpecks(wanted[1]);
 if (wanted[0] === 'detail' && wanted[1]) await measureDetail(wanted[1]);
+if (wanted[0] === 'sliders') await measureSliders(wanted[1]!, wanted[2]!);

@@ -29,9 +29,9 @@ async function ask<T>(statement: string): Promise<T[]> {
 }
 
 /** A smooth grey painting with dust on it, laid askew on a scanner bed. */
-async function scan(name: string): Promise<string> {
+async function scan(name: string, specks = 12): Promise<string> {
   const work = withNoise(plain(1500, 1200, 110), 1);
-  plantSpecks(work, 12, 8);
+  plantSpecks(work, specks, 8);
   const { width, height, data } = layOnBed(work, 60, 1.2);
   const path = join(scratch, name);
   const writer = await createTiff(path, {
@@ -133,4 +133,18 @@ test('a capture is planned, read, swept, straightened, and the ladder follows', 
   await expect(page.getByText(/bring the right light nearer/)).toBeVisible({
     timeout: 30_000,
   });
+
+  // A newer file in which specks were mended: verdicts stay with the places of the others.
+  await opened(page, at('/works/1/capture?sheet=versions'));
+  await page.setInputFiles('input[type=file]', await scan('grey-field_mended.tif', 9));
+  await expect(page.getByText('2 versions, newest first')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/[1-3] of \d+ specks of the one before are gone/)).toBeVisible({
+    timeout: 120_000,
+  });
+  expect(await ask('SELECT sha256 FROM file')).toHaveLength(2);
+  await page.getByRole('link', { name: /^Specks/ }).click();
+  await expect(page.getByRole('heading', { name: 'Specks' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Specks' })).toContainText(
+    'of the picture',
+  );
 });

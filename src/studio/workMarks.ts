@@ -1,5 +1,5 @@
 import { nominalSize, rung } from '@/core/sizing';
-import type { Rung } from '@/core/sizing';
+import type { MasterPixels, Rung } from '@/core/sizing';
 import { markStations } from '@/core/work';
 import type { Mark, Station, WorkFacts } from '@/core/work';
 import { countedWorks, readSettings } from '@/data';
@@ -8,7 +8,7 @@ import type { BenchSettings, CountedWork, Master, Reading, SizeEvent, Work } fro
 /** A size on offer, laid out and judged with the master of now; null rung when it cannot be laid out. */
 export function judgeOffered(
   offered: Pick<SizeEvent, 'sizeKey' | 'fit' | 'border'>,
-  master: { facts: { width: number; height: number } } | undefined,
+  master: { facts: MasterPixels } | undefined,
   settings: Pick<BenchSettings, 'sizing'>,
 ): Rung | null {
   const nominal = nominalSize(offered.sizeKey);

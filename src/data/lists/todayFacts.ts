@@ -1,4 +1,8 @@
 import { sql } from 'drizzle-orm';
+import { derivedSize } from '@/core/capture/derivation';
+import type { Derivation } from '@/core/capture/derivation';
+import { READING_VERSION } from '@/core/capture/reading';
+import type { MasterPixels } from '@/core/sizing';
 import type { Reading } from '../database';
 
 /** Open orders, the earliest day first. */
@@ -46,32 +50,48 @@ export const worksWithoutSizes = (db: Reading, limit: number): Promise<Named[]> 
     WHERE NOT EXISTS (SELECT 1 FROM size_now s WHERE s.work_id = w.id AND s.kind = 'offered')
     ORDER BY w.id LIMIT ${limit}`);
 
-/** Every size on offer with the pixels of the master it would be printed from. */
-export const offeredWithPixels = (
+interface OfferedRow {
+  workId: number;
+  work: string;
+  sizeKey: string;
+  fit: string;
+  border: number;
+}
+
+/** Every size on offer with the pixels it would be printed from, and how much of them is detail. */
+export async function offeredWithPixels(
   db: Reading,
-): Promise<
-  {
-    workId: number;
-    work: string;
-    sizeKey: string;
-    fit: string;
-    border: number;
-    width: number;
-    height: number;
-  }[]
-> =>
-  db.all(sql`
+): Promise<(OfferedRow & { pixels: MasterPixels })[]> {
+  const rows = await db.all<
+    OfferedRow & {
+      width: number;
+      height: number;
+      derivation: string | null;
+      detail: number | null;
+    }
+  >(sql`
     SELECT w.id AS workId, w.title AS work, e.size_key AS sizeKey, e.fit AS fit,
-      e.border_mm AS border, f.width_px AS width, f.height_px AS height
+      e.border_mm AS border, f.width_px AS width, f.height_px AS height,
+      m.derivation AS derivation, r.detail AS detail
     FROM size_now n JOIN size_event e ON e.id = n.event_id
     JOIN master_now mn ON mn.work_id = n.work_id JOIN master m ON m.id = mn.master_id
     JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
+    LEFT JOIN reading r ON r.sha256 = m.sha256 AND r.version = ${READING_VERSION}
     WHERE n.kind = 'offered' ORDER BY w.id, e.size_key`);
+  return rows.map(({ width, height, derivation, detail, ...row }) => {
+    const file = { width, height };
+    const size = derivation
+      ? derivedSize(file, JSON.parse(derivation) as Derivation)
+      : file;
+    return { ...row, pixels: { ...size, detail } };
+  });
+}
 
 /** Changes whenever a size on offer, a master or a title may have changed. */
 export async function offeredMark(db: Reading): Promise<(number | string | null)[]> {
-  const [row] = await db.all<{ sizes: number; masters: number; lines: number }>(sql`
+  const [row] = await db.all<Record<string, number>>(sql`
     SELECT (SELECT max(id) FROM size_event) AS sizes, (SELECT max(id) FROM master) AS masters,
+      (SELECT count(*) FROM reading) AS readings,
       (SELECT max(id) FROM log_line WHERE what LIKE 'work.%') AS lines`);
   return Object.values(row!);
 }

@@ -36,9 +36,9 @@ const MONTH_MS = 30 * DAY_MS;
 async function judgeAll(db: Reading, settings: BenchSettings) {
   const short = [];
   for (const offered of await offeredWithPixels(db)) {
-    const { workId, work, sizeKey, width, height } = offered;
+    const { workId, work, sizeKey, pixels } = offered;
     const size = { sizeKey, fit: offered.fit as Fit, border: mm(offered.border) };
-    const rung = judgeOffered(size, { facts: { width, height } }, settings);
+    const rung = judgeOffered(size, { facts: pixels }, settings);
     if (rung?.judgement.advice !== 'withdraw') continue;
     const label = lyingLabel(nominalSize(sizeKey)!, rung.fit.sheet);
     short.push({ workId, work, size: label, ppi: rung.judgement.figures.ppi });

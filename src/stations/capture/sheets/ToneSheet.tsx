@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
+import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { coarser } from '@/core/capture/tone';
 import {
@@ -36,6 +37,28 @@ const Slider = styled.label`
     width: 100%;
   }
 `;
+
+/** From which value on an end of the scale is marked. */
+function End(props: {
+  range: [number, number];
+  value: number;
+  onChange: (value: number) => void;
+  children: ReactNode;
+}) {
+  const [min, max] = props.range;
+  return (
+    <Slider>
+      <span>{props.children}</span>
+      <input
+        type="range"
+        min={min}
+        max={max}
+        value={props.value}
+        onChange={(e) => props.onChange(Number(e.target.value))}
+      />
+    </Slider>
+  );
+}
 
 /** The grid of darkest and lightest values, once it has come. */
 function useExtremes(sha256: string): { grid: Uint8Array | null; problem: string | null } {
@@ -146,26 +169,12 @@ export function ToneSheet({ view, master, found, head }: SheetProps) {
           </tbody>
         </SlipTable>
         <SectionLabel>Where it is marked on the picture</SectionLabel>
-        <Slider>
-          <span>darker than {low} of 255, blue</span>
-          <input
-            type="range"
-            min={0}
-            max={80}
-            value={low}
-            onChange={(e) => setLow(Number(e.target.value))}
-          />
-        </Slider>
-        <Slider>
-          <span>lighter than {high} of 255, red</span>
-          <input
-            type="range"
-            min={175}
-            max={255}
-            value={high}
-            onChange={(e) => setHigh(Number(e.target.value))}
-          />
-        </Slider>
+        <End range={[0, 80]} value={low} onChange={setLow}>
+          darker than {low} of 255, blue
+        </End>
+        <End range={[175, 255]} value={high} onChange={setHigh}>
+          lighter than {high} of 255, red
+        </End>
         <SectionLabel>Noise by tone, standard deviation of 255</SectionLabel>
         <SlipTable aria-label="Noise by tone">
           <tbody>
