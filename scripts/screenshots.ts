@@ -4,8 +4,9 @@ import { chromium } from '@playwright/test';
 const VIEWS: Record<string, string> = {
   table: '/',
   works: '/works',
-  'new-work': '/works/new',
+  plan: '/works/1/capture?sheet=plan',
   capture: '/works/1/capture',
+  specks: '/works/1/capture?sheet=specks',
   size: '/works/1/size',
   prepare: '/works/1/prepare?size=metricFrames-50x70',
   proof: '/works/1/proof?size=metricFrames-50x70',
@@ -20,7 +21,6 @@ const VIEWS: Record<string, string> = {
   accounts: '/accounts',
   log: '/log',
   'your-data': '/safekeeping',
-  find: '/',
 };
 
 const [folder = 'docs/screenshots', base = 'http://127.0.0.1:4173', ...only] =
@@ -44,15 +44,7 @@ page.on('pageerror', (e) => console.log('page error:', e.message.slice(0, 300)))
 for (const [name, path] of Object.entries(VIEWS)) {
   if (only.length > 0 && !only.includes(name)) continue;
   await page.goto(base + path);
-  if (name === 'new-work') {
-    await page.getByLabel('Width', { exact: true }).fill('355 mm');
-    await page.getByLabel('Height', { exact: true }).fill('473 mm');
-  }
-  if (name === 'find') {
-    await page.keyboard.press('f');
-    await page.getByRole('searchbox').last().fill('salt');
-  }
-  await page.waitForTimeout(name === 'capture' ? 2500 : 900);
+  await page.waitForTimeout(['capture', 'specks'].includes(name) ? 2500 : 900);
   await page.screenshot({ path: `${folder}/${name}.png` });
 }
 await browser.close();

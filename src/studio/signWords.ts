@@ -2,10 +2,10 @@ import type { SignPlan } from '@/core/sizing';
 
 /** What the sign plan comes to, in a few words. */
 export const SIGN_WORDS: Record<SignPlan, string> = {
-  byHand: 'by hand, below',
-  inPictureAlone: 'in the picture; number it on the back',
+  byHand: '✓',
+  inPictureAlone: '▲ signed in the picture alone',
   nowhere: '▲ nowhere on the front',
-  notSaid: '▲ nowhere, unless in the picture',
+  notSaid: '▲ too little',
 };
 
 /** What is to be known before a size without room to sign is printed; `below` as a length. */

@@ -1,6 +1,6 @@
 'use client';
 import type { Point, Viewer } from 'openseadragon';
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import styled from 'styled-components';
 
 const Frame = styled.div`
@@ -134,7 +134,7 @@ export function LightTable({ picture, label, overlay, lookAt }: LightTableProps)
       viewer?.destroy();
     };
   }, [sha256, width, height, tile, top]);
-  useEffect(() => draw.current(), [overlay]);
+  useLayoutEffect(() => draw.current(), [overlay]);
   const x = lookAt?.x ?? null;
   const y = lookAt?.y ?? null;
   useEffect(() => go.current(), [x, y]);

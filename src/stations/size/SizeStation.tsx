@@ -266,9 +266,8 @@ export function SizeStation(view: SizeView) {
             facts={[
               [
                 'Room to sign below',
-                `${format.length(picked.fit.below)} ${picked.judgement.roomToSign ? '✓' : '▲ too little'}`,
+                `${format.length(picked.fit.below)} ${SIGN_WORDS[signPlan(picked.judgement.roomToSign, signature)]}`,
               ],
-              ['Signing', SIGN_WORDS[signPlan(picked.judgement.roomToSign, signature)]],
               ['Holds up to', format.size(holds)],
             ]}
           />

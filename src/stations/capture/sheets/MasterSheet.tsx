@@ -7,7 +7,6 @@ import {
   Empty,
   FactList,
   Figures,
-  JobLine,
   Problem,
   SectionLabel,
   Sentence,
@@ -28,6 +27,7 @@ import { cropOverlay } from '../cropOverlay';
 import { LightTable } from '../LightTable';
 import { cautionWords } from '../words';
 import type { CautionWords } from '../words';
+import { ReadingJobs } from './ReadingJobs';
 import type { SheetProps } from './sheetProps';
 
 const SIGNATURES = [
@@ -129,12 +129,7 @@ export function MasterSheet(props: SheetProps) {
             ? 'Say which colour space it was saved in before anything is printed from it.'
             : verdictSentence(props, words, format)}
         </Sentence>
-        {jobs.read && jobs.read.state !== 'done' && (
-          <JobLine job={jobs.read} what="Cutting tiles" />
-        )}
-        {jobs.inspect && jobs.inspect.state !== 'done' && (
-          <JobLine job={jobs.inspect} what="Reading the master" />
-        )}
+        <ReadingJobs jobs={jobs} />
         {untagged && <SaySpace workId={work.id} />}
         {words.map((w) => (
           <div key={w.head}>

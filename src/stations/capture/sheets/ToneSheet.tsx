@@ -108,6 +108,7 @@ export function ToneSheet({ view, master, found, head }: SheetProps) {
   const white = Math.max(...tone.white);
   const black = Math.min(...tone.black);
   const worst = Math.max(...tone.clipped.high, ...tone.clipped.low);
+  const clipped = worst === 0 ? 'Nothing is clipped' : 'Next to nothing is clipped';
   return (
     <Bench>
       <Surface>
@@ -137,8 +138,8 @@ export function ToneSheet({ view, master, found, head }: SheetProps) {
           {worst > 0.002
             ? `Up to ${format.percent(worst, 2)} of a channel lies at an end of the scale.`
             : white < 0.97
-              ? `Nothing is clipped; the lightest paper is at ${format.percent(white)}.`
-              : 'Nothing is clipped, and the range is used.'}
+              ? `${clipped}; the lightest paper is at ${format.percent(white)}.`
+              : `${clipped}, and the range is used.`}
         </Sentence>
         <Strips
           label="Histogram over"

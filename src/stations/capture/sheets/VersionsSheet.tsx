@@ -14,6 +14,7 @@ import {
 import styled from 'styled-components';
 import { BringMaster } from '../BringMaster';
 import type { Version } from '../versions';
+import { ReadingJobs } from './ReadingJobs';
 import type { SheetProps } from './sheetProps';
 
 const Table = styled.table`
@@ -132,9 +133,11 @@ export function VersionsSheet({ view, head }: SheetProps) {
               ]}
             />
             <Sentence>
-              {newest.mended === null
-                ? 'Another size or proportion than the one before: specks cannot be matched by place.'
-                : `${format.number(newest.mended)} of ${format.number(before.specks)} specks of the one before are gone; ${format.number(newest.specks)} are found now.`}
+              {!newest.read
+                ? 'The newest is held against the one before once its pixels are read.'
+                : newest.mended === null
+                  ? 'Another size or proportion than the one before: specks cannot be matched by place.'
+                  : `${format.number(newest.mended)} of ${format.number(before.specks)} specks of the one before are gone; ${format.number(newest.specks)} are found now.`}
             </Sentence>
           </>
         ) : (
@@ -143,6 +146,7 @@ export function VersionsSheet({ view, head }: SheetProps) {
             held against this one, and this one is kept.
           </Sentence>
         )}
+        <ReadingJobs jobs={view.jobs} />
         <SectionLabel>Bring a newer master</SectionLabel>
         <BringMaster workId={view.work.id} primary={false} />
         <Small>
