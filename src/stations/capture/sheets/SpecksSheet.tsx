@@ -143,7 +143,7 @@ export function SpecksSheet({ view, found, head }: SheetProps) {
         />
         <Small style={{ color: 'var(--soft)' }}>
           n next, N back, at 100 %; m mended, b belongs to the picture, i let it be, x take
-          it back, 0 the whole picture. Veiled: too busy to tell, look yourself.
+          it back, 0 the whole picture. Veiled: too busy to tell.
         </Small>
       </Surface>
       <Slip
