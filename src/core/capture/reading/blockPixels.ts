@@ -3,7 +3,7 @@ export class BlockPixels {
   readonly samples: Uint16Array;
   readonly light: Uint16Array;
   readonly bytes: Uint8Array;
-  // Two pixels at a time, over the same memory.
+  // Two pixels at a time, over the same memory; the first is the lower half of a word.
   private readonly samplePairs: Uint32Array;
   private readonly lightPairs: Uint32Array;
   private readonly bytePairs: Uint16Array;
