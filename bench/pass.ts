@@ -4,7 +4,7 @@ import { rm, stat } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
 import { printPlan } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
-import { fitToSheet } from '@/core/sizing';
+import { fitToSheet, plainLayout } from '@/core/sizing';
 import { mm, size } from '@/core/units';
 import {
   WORKERS,
@@ -58,7 +58,7 @@ const PASSES: Record<string, () => Promise<void>> = {
   },
   async printFile() {
     const long = Number(longMm);
-    const plan = printPlan(facts, fitToSheet(size(long, long), 1, mm(0), 'within'), 300);
+    const plan = printPlan(facts, fitToSheet(size(long, long), 1, plainLayout('within', mm(0))), 300);
     const recipe: Recipe = {
       resample: { kernel: 'lanczos3', factor: plan.factor },
       outputSharpen: { amount: 60, radius: 0.8, threshold: 2 },

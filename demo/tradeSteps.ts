@@ -1,6 +1,6 @@
 import { promisedDay } from '@/core/packing';
 import { printPlan, suggestedRadius } from '@/core/prepare';
-import { SIZING_RULES } from '@/core/sizing';
+import { SIZING_RULES, plainLayout } from '@/core/sizing';
 import type { Fit } from '@/core/sizing';
 import { minor, mm } from '@/core/units';
 import {
@@ -49,8 +49,8 @@ export async function offer(
         workId,
         sizeKey,
         kind: 'offered',
-        fit,
-        border: mm(border),
+        layout: plainLayout(fit, mm(border)),
+        judged: null,
         reason: null,
         at: daysAgo(days, 11),
       }),

@@ -1,3 +1,4 @@
+import { plainLayout } from '@/core/sizing';
 import { gsm, minor, mm } from '@/core/units';
 import {
   addMaterial,
@@ -57,8 +58,8 @@ export async function seedStudio(
       workId: work.id,
       sizeKey: SIZE,
       kind: 'offered',
-      fit: 'within',
-      border: mm(20),
+      layout: plainLayout('within', mm(20)),
+      judged: null,
       reason: null,
       at,
     });

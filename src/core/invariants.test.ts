@@ -12,17 +12,18 @@ import {
   promisedDay,
 } from './packing';
 import type { PackingMaterial } from './packing';
-import { pixelsFor, printPlan } from './prepare';
+import { printPlan } from './prepare';
 import { breakEven, costOfImpression, priceForMargin, saleAt } from './pricing';
 import {
   SIZING_RULES,
   fitToSheet,
+  plainLayout,
   judgeSize,
-  largestAt,
+  largestEnlarged,
   nominalSize,
   rung,
 } from './sizing';
-import { grams, gsm, minor, mm, ppi, size, toInches } from './units';
+import { grams, gsm, minor, mm, pixelsFor, ppi, size, toInches } from './units';
 
 const side = fc.integer({ min: 100, max: 2000 });
 const pixels = fc.integer({ min: 200, max: 40_000 });
@@ -40,7 +41,7 @@ describe('a print on its sheet', () => {
         fitWay,
         fc.integer({ min: 72, max: 720 }),
         (w, h, p, way, at) => {
-          const fit = fitToSheet(size(w, h), p, mm(Math.min(w, h) / 8), way);
+          const fit = fitToSheet(size(w, h), p, plainLayout(way, mm(Math.min(w, h) / 8)));
           const master = { width: Math.round(6000 * p), height: 6000 };
           const plan = printPlan(master, fit, at);
           expect(plan.width).toBe(pixelsFor(fit.sheet.width, at));
@@ -65,7 +66,7 @@ describe('a print on its sheet', () => {
   it('twice the pixels are twice the ppi, half the distance, and never a worse verdict', () =>
     fc.assert(
       fc.property(pixels, pixels, side, side, (pw, ph, w, h) => {
-        const fit = fitToSheet(size(w, h), pw / ph, mm(10), 'within');
+        const fit = fitToSheet(size(w, h), pw / ph, plainLayout('within', mm(10)));
         const one = judgeSize({ width: pw, height: ph }, fit, SIZING_RULES);
         const two = judgeSize({ width: 2 * pw, height: 2 * ph }, fit, SIZING_RULES);
         expect(two.figures.ppi / one.figures.ppi).toBeCloseTo(2, 6);
@@ -78,7 +79,7 @@ describe('a print on its sheet', () => {
   it('at its largest native size has exactly the resolution that the printer is fed with', () =>
     fc.assert(
       fc.property(pixels, pixels, (width, height) => {
-        const largest = largestAt({ width, height }, 1, SIZING_RULES);
+        const largest = largestEnlarged('native', { width, height }, SIZING_RULES);
         expect(width / toInches(largest.width)).toBeCloseTo(SIZING_RULES.printPpi, 6);
         expect(largest.width / largest.height).toBeCloseTo(width / height, 6);
       }),
@@ -89,20 +90,20 @@ describe('a print on its sheet', () => {
     const portrait = rung(
       a3,
       { width: 3000, height: 4000 },
-      mm(10),
-      'within',
+      plainLayout('within', mm(10)),
       SIZING_RULES,
     )!;
     const landscape = rung(
       a3,
       { width: 4000, height: 3000 },
-      mm(10),
-      'within',
+      plainLayout('within', mm(10)),
       SIZING_RULES,
     )!;
     expect(portrait.fit.sheet).toEqual({ width: 297, height: 420 });
     expect(landscape.fit.sheet).toEqual({ width: 420, height: 297 });
-    expect(rung(a3, { width: 1, height: 1 }, mm(149), 'within', SIZING_RULES)).toBeNull();
+    expect(
+      rung(a3, { width: 1, height: 1 }, plainLayout('within', mm(149)), SIZING_RULES),
+    ).toBeNull();
   });
 });
 

@@ -3,3 +3,5 @@ export * from './certificateCode';
 export * from './packingSlip';
 export * from './label';
 export * from './printable';
+export * from './sheetPdf';
+export * from './sizeSheet';

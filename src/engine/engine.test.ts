@@ -9,7 +9,7 @@ import { zoomLevels } from '@/core/image';
 import type { MasterFacts } from '@/core/image';
 import { printPlan, verifyPrintFile } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
-import { fitToSheet } from '@/core/sizing';
+import { fitToSheet, plainLayout } from '@/core/sizing';
 import { mm, size } from '@/core/units';
 import { createTransform, littleCms, readProfile } from './colourEngine';
 import { FileRefusal } from './fileRefusal';
@@ -292,7 +292,11 @@ describe('resampling and sharpening', () => {
 describe('print file', () => {
   async function printed(name: string, parts: number, sharpen = 60) {
     const { target: pixels, colour, facts } = await workingCopy(name);
-    const fit = fitToSheet(size(130, 110), facts.width / facts.height, mm(10), 'within');
+    const fit = fitToSheet(
+      size(130, 110),
+      facts.width / facts.height,
+      plainLayout('within', mm(10)),
+    );
     const plan = printPlan(facts, fit, 200);
     const recipe: Recipe = {
       resample: { kernel: 'lanczos3', factor: plan.factor },

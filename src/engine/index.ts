@@ -8,6 +8,7 @@ export * from './progress';
 export * from './divided';
 export * from './inspect';
 export { TILE } from './pyramid';
+export type { LookWork } from './lookPass';
 export type { PrintFileWork } from './printFilePass';
 export { BadArchive } from './archive';
 export type { Manifest, PackResult } from './archive';

@@ -6,6 +6,7 @@ import { finishReading, inspectBlocks, joinReading, tileSpectra } from './inspec
 import { printFileRows } from './printFilePass';
 import { reopenPrintFile } from './reopenPrintFile';
 import { hashFile } from './store';
+import { lookAt } from './lookPass';
 import { joinTiles, tileColumns } from './tilesPass';
 import type { Columns, TilesWork } from './tilesPass';
 import type { Progress } from './progress';
@@ -37,6 +38,7 @@ export const TASKS = {
     },
     progress: Progress,
   ) => printFileRows(input.work, input.range, progress),
+  look: (input: Parameters<typeof lookAt>[0]) => lookAt(input),
   board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),
   pack: packArchive,

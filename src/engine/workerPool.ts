@@ -46,6 +46,8 @@ export class WorkerPool {
   constructor(
     private readonly size: number,
     private readonly start: StartWorker,
+    /** Whether a thread is stopped in the middle of a task that is not wanted any more. */
+    private readonly stops = true,
   ) {}
 
   /** Runs a task when a thread is free. Rejects with Cancelled once the thread has ended. */
@@ -124,13 +126,14 @@ export class WorkerPool {
     const exit = (code: number) => lost(new Error(`the worker thread ended with ${code}`));
     worker.ref();
     worker.on('message', hear).on('error', lost).on('exit', exit);
-    entry.signal.addEventListener('abort', cancel);
+    if (this.stops) entry.signal.addEventListener('abort', cancel);
     worker.postMessage({ task: entry.task, input: entry.input });
   }
 }
 
 let start: StartWorker = () => new Worker(new URL('./pixel.worker.ts', import.meta.url));
 let pool: WorkerPool | undefined;
+let atOnce: WorkerPool | undefined;
 
 /** Programs that run from source, without the bundler, start worker threads their own way. */
 export const startWorkersBy = (other: StartWorker): void => {
@@ -140,3 +143,16 @@ export const startWorkersBy = (other: StartWorker): void => {
 /** Runs a task in the pool of this process. */
 export const runInWorker: WorkerPool['run'] = (task, input, progress, signal) =>
   (pool ??= new WorkerPool(WORKERS, () => start())).run(task, input, progress, signal);
+
+/**
+ * Runs a short task that someone waits for with the picture before them, in threads of its
+ * own: long work does not stand in its way. Not wanted any more, it is dropped only while
+ * it waits; a thread costs more than what is left of the task.
+ */
+export const runAtOnce: WorkerPool['run'] = (task, input, progress, signal) =>
+  (atOnce ??= new WorkerPool(Math.min(2, WORKERS), () => start(), false)).run(
+    task,
+    input,
+    progress,
+    signal,
+  );

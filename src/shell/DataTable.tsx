@@ -24,6 +24,8 @@ export interface Column<T> {
   value: (row: T) => string | number;
   cell?: (row: T) => ReactNode;
   figure?: boolean;
+  /** Sorted by a figure, though words are shown. */
+  byFigure?: boolean;
   /** Words that stay on one line: sizes, days. */
   short?: boolean;
   width?: number | string;
@@ -81,8 +83,24 @@ const Grid = styled.table`
   .short {
     white-space: nowrap;
   }
+  &[data-tight] {
+    font-size: 12.5px;
+    th,
+    td {
+      padding: 4px 7px 4px 2px;
+    }
+    th {
+      font-size: 11.5px;
+    }
+  }
   tbody tr {
     cursor: default;
+  }
+  tbody tr:has([data-tone='caution']) td {
+    color: var(--ochre);
+  }
+  tbody tr:has([data-tone='stop']) td {
+    color: var(--brick);
   }
   tbody tr[data-opens] {
     cursor: pointer;
@@ -120,6 +138,10 @@ interface DataTableProps<T> {
   href?: (row: T) => string;
   onPick?: (row: T) => void;
   picked?: string | number | null;
+  /** A line is picked as soon as it is walked to. */
+  picksOnFocus?: boolean;
+  /** Narrow cells, for many columns. */
+  tight?: boolean;
 }
 
 /** Steps through the lines with the arrow keys. */
@@ -210,6 +232,7 @@ const HeadCell = ({ column, sorted, press }: Head) => (
  */
 export function DataTable<T extends object>(props: DataTableProps<T>) {
   const { label, rows, columns, id, href, onPick, picked, list } = props;
+  const { picksOnFocus = false, tight = false } = props;
   const router = useRouter();
   const address = useAddress();
   const defs = useMemo(() => {
@@ -218,7 +241,7 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
       helper.accessor((row): unknown => c.value(row), {
         id: c.key,
         header: c.head,
-        sortFn: c.figure ? 'basic' : 'alphanumeric',
+        sortFn: c.figure || c.byFigure ? 'basic' : 'alphanumeric',
       }),
     );
   }, [columns]);
@@ -250,7 +273,7 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
       role={opens ? undefined : 'region'}
       aria-label={opens ? undefined : label}
     >
-      <Grid aria-label={label}>
+      <Grid aria-label={label} data-tight={tight || undefined}>
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
@@ -278,10 +301,16 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
           {table.getRowModel().rows.map(({ id: rowId, original }) => (
             <tr
               key={rowId}
-              tabIndex={opens ? 0 : undefined}
+              // Picked by walking: one stop for the whole list, arrow keys walk in it.
+              tabIndex={
+                !opens ? undefined : picksOnFocus && picked !== id(original) ? -1 : 0
+              }
               data-opens={opens || undefined}
               aria-selected={picked !== undefined ? picked === id(original) : undefined}
               onClick={() => opens && open(original)}
+              onFocus={(e) =>
+                picksOnFocus && e.target === e.currentTarget && open(original)
+              }
               onKeyDown={(e) => opens && walk(e, () => open(original))}
             >
               {columns.map((c) => (

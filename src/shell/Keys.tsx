@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { STATIONS } from '@/core/work';
 import { Dialog } from './Dialog';
 import { FindDialog } from './FindDialog';
+import { isTyping } from './singleKeys';
 import { useToast } from './Toasts';
 
 const List = styled.dl`
@@ -32,10 +33,6 @@ const DRAWER_KEYS: Record<string, string> = {
   d: '/safekeeping',
   s: '/settings',
 };
-
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
 /** Single keys: digits to stations, letters to drawers, `?` for this list. */
 export function Keys({
@@ -87,6 +84,7 @@ export function Keys({
     ['u', 'millimetres or inches'],
     ['g', 'grey of the table: light, middle, dark'],
     ['↑ ↓', 'walk through a list; Enter opens the line'],
+    ['+ −', 'step closer, step back, on the wall; scale a crop'],
     ['Esc', 'close what lies on top'],
     ['?', 'this list'],
   ];

@@ -17,7 +17,7 @@ export function PrintOnSheet({ fit, picture, scale, x, y, picked }: PrintOnSheet
   const { sheet, image, crop } = fit;
   const w = sheet.width * scale;
   const h = sheet.height * scale;
-  const left = x + fit.sides * scale;
+  const left = x + fit.left * scale;
   const top = y + fit.above * scale;
   const iw = image.width * scale;
   const ih = image.height * scale;

@@ -21,3 +21,5 @@ export * from './JobLine';
 export { GlobalStyle } from './GlobalStyle';
 export * from './PrintOnSheet';
 export * from './SizePicker';
+export * from './SheetTabs';
+export * from './singleKeys';

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { STATIONS, markStations } from '@/core/work';
 import type { WorkFacts } from '@/core/work';
-import { fitToSheet } from '@/core/sizing';
+import { fitToSheet, plainLayout } from '@/core/sizing';
 import { mm, size } from '@/core/units';
 import { draw } from '../../e2e/support/draw';
 import {
@@ -133,6 +133,7 @@ const FACTS: WorkFacts = {
   untagged: false,
   offered: 2,
   offeredFallingShort: 1,
+  offeredReopened: 0,
   printFiles: 0,
   printFilesFailed: 0,
   proofsOut: 0,
@@ -175,7 +176,7 @@ it('a dimension line breaks for its figure where there is room, and carries it a
 });
 
 it('a print lies on its sheet to scale, its picture cropped and never stretched', () => {
-  const fit = fitToSheet(size(500, 700), 1, mm(25), 'fill');
+  const fit = fitToSheet(size(500, 700), 1, plainLayout('fill', mm(25)));
   const markup = draw(
     <svg>
       <PrintOnSheet fit={fit} picture="/p.jpg" scale={0.5} x={0} y={0} picked />

@@ -3,19 +3,24 @@ import { draw, drawnRects, readDrawing } from '../../e2e/support/draw';
 import { figuresUnsaid } from '../../e2e/support/drawing';
 import { choosePacking, checkScales, PACKING_RULES, parcelWeight } from '@/core/packing';
 import type { PackingMaterial } from '@/core/packing';
-import { fitToSheet, ladder, SIZING_RULES } from '@/core/sizing';
+import { FAMILIES, fitToSheet, plainLayout, ladder, SIZING_RULES } from '@/core/sizing';
 import { grams, gsm, mm, size } from '@/core/units';
 import { MatDrawing } from './finish/MatDrawing';
 import { planFinish } from './finish/plan';
 import { ParcelDrawing, WeightBar } from './pack/ParcelDrawing';
 import { USUAL_STOCK } from './pack/usualStock';
 import { PriceBar } from './price/PriceBar';
-import { DistanceChart } from './size/DistanceChart';
-import { WallOfSizes } from './size/WallOfSizes';
+import { DistanceChart } from './size/sheets/DistanceChart';
+import { WallOfSizes } from './size/sheets/WallOfSizes';
 
 const MASTER = { width: 7087, height: 9449 };
-const rungs = ladder('metricFrames', MASTER, mm(15), 'within', SIZING_RULES);
-const fit = fitToSheet(size(500, 700), 3 / 4, mm(25), 'within');
+const rungs = ladder(
+  FAMILIES.metricFrames,
+  MASTER,
+  plainLayout('within', mm(15)),
+  SIZING_RULES,
+);
+const fit = fitToSheet(size(500, 700), 3 / 4, plainLayout('within', mm(25)));
 const mat = planFinish(fit, {
   style: 'reveal',
   perSide: mm(12),
@@ -46,7 +51,7 @@ function parcelOf(width: number, height: number) {
     print,
     packing,
     parcel,
-    fit: fitToSheet(size(width, height), 3 / 4, mm(20), 'within'),
+    fit: fitToSheet(size(width, height), 3 / 4, plainLayout('within', mm(20))),
     scales: checkScales(parcel, grams(parcel.total - 31), PACKING_RULES),
   } as never;
 }
@@ -59,6 +64,8 @@ const DRAWINGS: [string, ReactElement][] = [
       key="w"
       rungs={rungs}
       picture={null}
+      small={null}
+      tallest={200}
       picked="metricFrames-50x70"
       offered={new Set(['metricFrames-30x40'])}
       onPick={none}

@@ -1,7 +1,7 @@
 import type { MasterCaution } from '@/core/capture';
 import { PACKING_RULES, checkScales } from '@/core/packing';
 import type { Parcel } from '@/core/packing';
-import { SIZING_RULES, fitToSheet, judgeSize } from '@/core/sizing';
+import { SIZING_RULES, fitToSheet, plainLayout, judgeSize } from '@/core/sizing';
 import {
   formatDistance,
   formatLength,
@@ -29,7 +29,11 @@ const plain = (text: string) => text.replaceAll('\u202f', ' ');
 /** The judgement of a 50 x 70 cm print of a master of so many pixels across. */
 const judged = (across: number, rules = SIZING_RULES) => {
   const master = { width: across, height: Math.round(across * 1.4) };
-  return judgeSize(master, fitToSheet(size(500, 700), 1 / 1.4, mm(0), 'within'), rules);
+  return judgeSize(
+    master,
+    fitToSheet(size(500, 700), 1 / 1.4, plainLayout('within', mm(0))),
+    rules,
+  );
 };
 const say = (across: number, rules = SIZING_RULES) =>
   plain(judgementWords(judged(across, rules), rules, format));

@@ -9,6 +9,7 @@ export * from './safekeeping';
 export * from './exportWork';
 export * from './masterWork';
 export * from './printFileWork';
+export * from './looks';
 export * from './workMarks';
 export * from './workPage';
 export * from './offered';

@@ -67,6 +67,11 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Device ${plain(d, 'name')} changed: ${plain(d, 'fields') || 'nothing'}.`,
   'device.removed': (d) => `Device ${plain(d, 'name')} taken off the list.`,
   'size.offered': (d) => `Offered, border ${plain(d, 'borderMm')} mm.`,
+  'crop.kept': (d) =>
+    `Crop to ${plain(d, 'ratio')} kept: middle at ${plain(d, 'across')} % across, ${plain(d, 'down')} % down, ${plain(d, 'zoom')} % of the largest.`,
+  'crop.dropped': (d) => `Crop to ${plain(d, 'ratio')} given up: the middle again.`,
+  'area.kept': () => 'Part of the picture marked that no crop may lose.',
+  'area.freed': () => 'Nothing is marked any more that no crop may lose.',
   'size.withdrawn': (d) => `Withdrawn: ${plain(d, 'reason')}.`,
   'printFile.written': (d) =>
     `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${plain(d, 'kernel')}, sharpened ${plain(d, 'sharpen')}, ${spaceOf(plain(d, 'space'))}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,

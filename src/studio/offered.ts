@@ -1,14 +1,12 @@
 import { nominalSize, rung } from '@/core/sizing';
-import type { Fit, Rung } from '@/core/sizing';
-import type { Millimetres } from '@/core/units';
+import type { Layout, Rung } from '@/core/sizing';
 import { offeredSizes } from '@/data';
 import type { Reading, SizeEvent } from '@/data';
 import type { MasterView, WorkPage } from './workPage';
 
 /** A size on offer, laid out with the master of now. */
 export interface OfferedRung extends Rung {
-  border: Millimetres;
-  fitWay: Fit;
+  layout: Layout;
 }
 
 /** Sizes on offer that can be laid out, smallest sheet first. */
@@ -18,10 +16,10 @@ export function layOut(
   settings: WorkPage['settings'],
 ): OfferedRung[] {
   return offered
-    .flatMap(({ sizeKey, fit, border }) => {
+    .flatMap(({ sizeKey, layout }) => {
       const nominal = nominalSize(sizeKey);
-      const found = nominal && rung(nominal, master.facts, border, fit, settings.sizing);
-      return found ? [{ ...found, border, fitWay: fit }] : [];
+      const found = nominal && rung(nominal, master.facts, layout, settings.sizing);
+      return found ? [{ ...found, layout }] : [];
     })
     .sort(
       (a, b) =>

@@ -1,4 +1,4 @@
-import { nominalSize, rung } from '@/core/sizing';
+import { judgedNow, nominalSize, reopened, rung } from '@/core/sizing';
 import type { MasterPixels, Rung } from '@/core/sizing';
 import { markStations } from '@/core/work';
 import type { Mark, Station, WorkFacts } from '@/core/work';
@@ -7,13 +7,13 @@ import type { BenchSettings, CountedWork, Master, Reading, SizeEvent, Work } fro
 
 /** A size on offer, laid out and judged with the master of now; null rung when it cannot be laid out. */
 export function judgeOffered(
-  offered: Pick<SizeEvent, 'sizeKey' | 'fit' | 'border'>,
+  offered: Pick<SizeEvent, 'sizeKey' | 'layout'>,
   master: { facts: MasterPixels } | undefined,
   settings: Pick<BenchSettings, 'sizing'>,
 ): Rung | null {
   const nominal = nominalSize(offered.sizeKey);
   return nominal && master
-    ? rung(nominal, master.facts, offered.border, offered.fit, settings.sizing)
+    ? rung(nominal, master.facts, offered.layout, settings.sizing)
     : null;
 }
 
@@ -35,6 +35,7 @@ const READ_STATE = {
 
 function factsOf(counted: CountedWork, settings: BenchSettings): WorkFacts {
   const { master, offered, reading, finished, ...counts } = counted;
+  const judged = offered.map((o) => ({ o, rung: judgeOffered(o, master, settings) }));
   return {
     ...counts,
     masterRead: master ? READ_STATE[reading ?? 'done'] : 'none',
@@ -42,8 +43,11 @@ function factsOf(counted: CountedWork, settings: BenchSettings): WorkFacts {
       master && master.facts.iccDescription === null && master.assumedSpace === null,
     ),
     offered: offered.length,
-    offeredFallingShort: offered.filter(
-      (o) => judgeOffered(o, master, settings)?.judgement.advice === 'withdraw',
+    offeredFallingShort: judged.filter(({ rung: r }) => r?.judgement.advice === 'withdraw')
+      .length,
+    offeredReopened: judged.filter(
+      ({ o, rung: r }) =>
+        r && master && reopened('offered', o.judged, judgedNow(r.judgement, master.id)),
     ).length,
     finished: Number(finished),
   };

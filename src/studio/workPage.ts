@@ -17,6 +17,8 @@ import type { Studio } from './open';
 export interface MasterView {
   id: number;
   sha256: string;
+  /** Under which the pixels and tiles of the picture that prints are made from lie. */
+  picture: string;
   name: string;
   /** Facts of the picture that prints are made from. */
   facts: PictureFacts;
@@ -74,6 +76,7 @@ export async function loadWorkPage(id: string): Promise<WorkPage> {
       ? {
           id: master.id,
           sha256: master.sha256,
+          picture: master.picture,
           name: master.name,
           facts: master.facts,
           file: master.file,

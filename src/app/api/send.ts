@@ -25,3 +25,18 @@ export async function sendFile(
 
 export const SHA256 = /^[0-9a-f]{64}$/;
 export const notThere = () => new Response('Not there.', { status: 404 });
+
+/** Sends what was made on the spot, to be kept under its name. */
+export const sendBytes = (made: {
+  bytes: Uint8Array;
+  type: string;
+  name: string;
+}): Response =>
+  new Response(new Uint8Array(made.bytes), {
+    headers: {
+      'content-type': made.type,
+      'x-content-type-options': 'nosniff',
+      'cache-control': 'no-store',
+      'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(made.name)}`,
+    },
+  });

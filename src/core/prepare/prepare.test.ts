@@ -1,14 +1,7 @@
 import fc from 'fast-check';
-import { fitToSheet } from '../sizing';
-import { mm, size } from '../units';
-import {
-  pixelsFor,
-  printFileName,
-  printPlan,
-  slug,
-  suggestedRadius,
-  verifyPrintFile,
-} from '.';
+import { fitToSheet, plainLayout } from '../sizing';
+import { mm, pixelsFor, size } from '../units';
+import { printFileName, printPlan, slug, suggestedRadius, verifyPrintFile } from '.';
 
 it('rounds each edge once, so that margins and picture fill the sheet', () => {
   fc.assert(
@@ -18,7 +11,7 @@ it('rounds each edge once, so that margins and picture fill the sheet', () => {
       fc.integer({ min: 0, max: 50 }),
       fc.integer({ min: 72, max: 720 }),
       (w, h, border, ppi) => {
-        const fit = fitToSheet(size(w, h), 0.75, mm(border), 'within');
+        const fit = fitToSheet(size(w, h), 0.75, plainLayout('within', mm(border)));
         const plan = printPlan({ width: 3000, height: 4000 }, fit, ppi);
         expect(plan.width).toBe(pixelsFor(mm(w), ppi));
         expect(plan.image.left * 2 + plan.image.width).toBe(plan.width);
@@ -31,7 +24,7 @@ it('rounds each edge once, so that margins and picture fill the sheet', () => {
 it('300 ppi over 50 x 70 cm is 5906 x 8268 px', () => {
   const plan = printPlan(
     { width: 8268, height: 11024 },
-    fitToSheet(size(500, 700), 0.75, mm(0), 'fill'),
+    fitToSheet(size(500, 700), 0.75, plainLayout('fill', mm(0))),
     300,
   );
   expect([plan.width, plan.height]).toEqual([5906, 8268]);

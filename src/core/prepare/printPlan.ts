@@ -1,6 +1,5 @@
 import type { FitResult } from '../sizing';
-import { toInches } from '../units';
-import type { Millimetres } from '../units';
+import { mm, pixelsFor } from '../units';
 
 export interface PixelRect {
   left: number;
@@ -20,31 +19,37 @@ export interface PrintPlan {
   factor: number;
 }
 
-/** Pixels of a length at a resolution, to the nearest whole one. */
-export const pixelsFor = (length: Millimetres, ppi: number): number =>
-  Math.round(toInches(length) * ppi);
-
-/** Lays a fitted sheet out in pixels; every edge is rounded once, so margins add up. */
+/**
+ * Lays a fitted sheet out in pixels, with what is trimmed or torn away; every edge is rounded
+ * once, so margins add up.
+ */
 export function printPlan(
   master: { width: number; height: number },
   fit: FitResult,
   ppi: number,
 ): PrintPlan {
-  const width = pixelsFor(fit.sheet.width, ppi);
-  const height = pixelsFor(fit.sheet.height, ppi);
-  const left = pixelsFor(fit.sides, ppi);
-  const top = pixelsFor(fit.above, ppi);
+  const width = pixelsFor(fit.paper.width, ppi);
+  const height = pixelsFor(fit.paper.height, ppi);
+  const { bleed, crop } = fit.printed;
+  const from = (white: number, over: number) =>
+    pixelsFor(mm(fit.beyond + white - over), ppi);
+  const left = from(fit.left, bleed.left);
+  const top = from(fit.above, bleed.above);
   const image = {
     left,
     top,
-    width: width - 2 * left,
-    height: height - top - pixelsFor(fit.below, ppi),
+    width: width - left - from(fit.right, bleed.right),
+    height: height - top - from(fit.below, bleed.below),
   };
   const source = {
-    left: fit.crop.left * master.width,
-    top: fit.crop.top * master.height,
-    width: fit.crop.width * master.width,
-    height: fit.crop.height * master.height,
+    left: crop.left * master.width,
+    top: crop.top * master.height,
+    width: crop.width * master.width,
+    height: crop.height * master.height,
   };
   return { width, height, image, source, factor: image.width / source.width };
 }
+
+/** Bytes of the print file: 8-bit RGB without compression, and some for its head and profile. */
+export const printFileBytes = (fit: FitResult, ppi: number): number =>
+  pixelsFor(fit.paper.width, ppi) * pixelsFor(fit.paper.height, ppi) * 3 + 1000;

@@ -1,8 +1,9 @@
-import { mm, ratio, ppi, toInches } from '../units';
+import { ratio, ppi, toInches } from '../units';
 import type { Millimetres, Ppi, Size } from '../units';
+import type { CropChoice } from './crop';
 import type { FitResult } from './fit';
 import type { SizingRules } from './rules';
-import { crispFrom, standingDistance } from './viewing';
+import { crispFrom, standsAt } from './viewing';
 
 export type Crispness = 'inHand' | 'whereStand' | 'softUpClose' | 'fallsShort';
 export type Enlarging = 'native' | 'resamplerHolds' | 'proofFirst' | 'tooFar';
@@ -13,6 +14,8 @@ export interface MasterPixels {
   width: number;
   height: number;
   detail?: number | null;
+  /** The crops chosen for it, by the name of their ratio. */
+  crops?: Readonly<Record<string, CropChoice>>;
 }
 
 export interface SizeJudgement {
@@ -20,7 +23,10 @@ export interface SizeJudgement {
   enlarging: Enlarging;
   advice: Advice;
   figures: {
+    /** The poorer of both axes. */
     ppi: Ppi;
+    across: Ppi;
+    down: Ppi;
     /** What the resolution is worth: detail fraction x ppi. */
     worth: Ppi;
     /** Linear: needed pixels at the print resolution / pixels at hand. */
@@ -29,20 +35,42 @@ export interface SizeJudgement {
     crispFrom: Millimetres;
     standing: Millimetres;
     signingRoom: Millimetres;
+    /** What the lab or the route asks for at this size. */
+    asked: Ppi;
   };
   /** Which rule decided the advice. */
   because: 'crispness' | 'enlargement' | 'none';
   /** Below the resolution at which many labs refuse (folk threshold). */
   labsRefuse: boolean;
+  /** The resolution on paper is what the lab or the route asks for. */
+  meetsAsked: boolean;
   roomToSign: boolean;
 }
 
-/** Resolution on paper of a master's part printed at a size; the poorer axis decides. */
-export function resolutionOnPaper(master: MasterPixels, fit: FitResult): Ppi {
-  const across = (master.width * fit.crop.width) / toInches(fit.image.width);
-  const down = (master.height * fit.crop.height) / toInches(fit.image.height);
-  return ppi(Math.min(across, down));
-}
+/** Resolution on paper of a master's part printed at a size, along each axis. */
+export const resolutionOnPaper = (
+  master: MasterPixels,
+  fit: Pick<FitResult, 'crop' | 'image'>,
+): { across: Ppi; down: Ppi } => ({
+  across: ppi((master.width * fit.crop.width) / toInches(fit.image.width)),
+  down: ppi((master.height * fit.crop.height) / toInches(fit.image.height)),
+});
+
+/** What is asked of a print of that size: by the route, else by how long it is (folk thresholds). */
+export const nominalDemand = (sheet: Size, rules: SizingRules): Ppi =>
+  ppi(
+    rules.routePpi > 0
+      ? rules.routePpi
+      : Math.max(sheet.width, sheet.height) <= rules.smallUpToMm + 0.5
+        ? rules.askSmallPpi
+        : rules.askLargePpi,
+  );
+
+/** How many times the original's own size an image is, linear; below 1 it is reduced. */
+export const againstOriginal = (
+  original: Size,
+  fit: Pick<FitResult, 'crop' | 'image'>,
+): number => fit.image.width / (original.width * fit.crop.width);
 
 function crispness(
   from: Millimetres,
@@ -70,14 +98,13 @@ export function judgeSize(
   fit: FitResult,
   rules: SizingRules,
 ): SizeJudgement {
-  const resolution = resolutionOnPaper(master, fit);
+  const { across, down } = resolutionOnPaper(master, fit);
+  const resolution = ppi(Math.min(across, down));
   const worth = ppi(resolution * (master.detail ?? 1));
   const enlargement = ratio(ppi(rules.printPpi), worth);
   const from = crispFrom(worth);
-  // Small prints are held in the hand, however short their diagonal.
-  const standing = mm(
-    Math.max(rules.handDistanceMm, standingDistance(fit.image, rules.standingFactor)),
-  );
+  const standing = standsAt(fit.image, rules);
+  const asked = nominalDemand(fit.sheet, rules);
   const verdict = crispness(from, standing, rules);
   const enlarging = enlargingBand(enlargement, rules);
   const advice: Advice =
@@ -93,28 +120,19 @@ export function judgeSize(
     because:
       advice === 'offer' ? 'none' : verdict === 'fallsShort' ? 'crispness' : 'enlargement',
     labsRefuse: resolution < rules.refusePpi,
+    meetsAsked: resolution >= asked - 0.5,
     roomToSign: fit.below >= rules.signingRoomMm,
     figures: {
       ppi: resolution,
+      across,
+      down,
       worth,
       enlargement,
       cropShare: fit.cropShare,
       crispFrom: from,
       standing,
       signingRoom: fit.below,
+      asked,
     },
-  };
-}
-
-/** The largest picture (mm) of a master at a given enlargement limit of its detail. */
-export function largestAt(
-  master: MasterPixels,
-  enlargement: number,
-  rules: SizingRules,
-): Size {
-  const perPixel = (25.4 * enlargement * (master.detail ?? 1)) / rules.printPpi;
-  return {
-    width: (master.width * perPixel) as Millimetres,
-    height: (master.height * perPixel) as Millimetres,
   };
 }

@@ -1,52 +1,66 @@
 import { turnedLike } from '../units';
-import type { Millimetres } from '../units';
-import { FAMILIES, lyingLabel } from './families';
-import type { FamilyId, NominalSize } from './families';
+import { lyingLabel } from './families';
+import type { NominalSize } from './families';
 import { fitToSheet } from './fit';
-import type { Fit, FitResult } from './fit';
+import type { FitResult } from './fit';
 import { judgeSize } from './judge';
 import type { MasterPixels, SizeJudgement } from './judge';
+import type { Layout } from './layout';
+import { ratioName } from './ratios';
 import type { SizingRules } from './rules';
 
 export interface Rung {
   key: string;
   label: string;
+  /** The name of the nominal size's ratio. */
+  ratio: string;
   fit: FitResult;
   judgement: SizeJudgement;
 }
 
-/** One size of the ladder, turned the way the picture lies; null when the border eats the sheet. */
+/** Whether borders leave some of a nominal size to print on, whichever way it lies. */
+export const leavesRoom = (
+  sheet: { width: number; height: number },
+  { place, borders }: Layout,
+): boolean =>
+  place === 'outside' ||
+  (sheet.width > borders.left + borders.right &&
+    sheet.height > borders.above + borders.below);
+
+/**
+ * One size of the ladder, turned the way the picture lies, with the crop that was chosen for
+ * its ratio; null when the borders eat the sheet.
+ */
 export function rung(
   nominal: NominalSize,
   master: MasterPixels,
-  border: Millimetres,
-  fit: Fit,
+  layout: Layout,
   rules: SizingRules,
 ): Rung | null {
-  const sheet = turnedLike(nominal, master);
-  if (Math.min(sheet.width, sheet.height) <= 2 * border) return null;
+  const { width, height } = turnedLike(nominal, master);
+  const sheet = { width, height };
+  if (!leavesRoom(sheet, layout)) return null;
+  const ratio = ratioName(nominal);
   const laid = fitToSheet(
-    { width: sheet.width, height: sheet.height },
+    sheet,
     master.width / master.height,
-    border,
-    fit,
+    layout,
+    master.crops?.[ratio],
   );
   return {
     key: nominal.key,
     label: lyingLabel(nominal, sheet),
+    ratio,
     fit: laid,
     judgement: judgeSize(master, laid, rules),
   };
 }
 
-/** All sizes of a family that leave room to print inside the border, smallest first. */
+/** All the given sizes that leave room to print within the borders, in their order. */
 export const ladder = (
-  family: FamilyId,
+  sizes: readonly NominalSize[],
   master: MasterPixels,
-  border: Millimetres,
-  fit: Fit,
+  layout: Layout,
   rules: SizingRules,
 ): Rung[] =>
-  FAMILIES[family]
-    .map((nominal) => rung(nominal, master, border, fit, rules))
-    .filter((r) => r !== null);
+  sizes.map((nominal) => rung(nominal, master, layout, rules)).filter((r) => r !== null);

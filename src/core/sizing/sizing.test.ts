@@ -3,12 +3,15 @@ import { mm, ppi, size } from '../units';
 import {
   FAMILIES,
   FAMILY_IDS,
+  STANDARD_SIZES,
+  sizesOf,
   SIZING_RULES,
   crispFrom,
   fitToSheet,
+  plainLayout,
   judgeSize,
   ladder,
-  largestAt,
+  largestEnlarged,
   lyingLabel,
   nominalSize,
   standingDistance,
@@ -24,27 +27,29 @@ it('is crisp from 8732 / ppi centimetres, and stands at 1.5 diagonals', () => {
 
 describe('fitToSheet', () => {
   it('crops to fill: 3:4 on 50 x 70 loses what stands over', () => {
-    const laid = fitToSheet(size(500, 700), 3 / 4, mm(0), 'fill');
+    const laid = fitToSheet(size(500, 700), 3 / 4, plainLayout('fill', mm(0)));
     expect(laid.cropShare).toBeCloseTo(1 - 500 / 700 / (3 / 4), 9);
     expect(laid.crop.height).toBe(1);
     expect(laid.crop.left).toBeCloseTo((1 - laid.crop.width) / 2);
   });
 
   it('keeps the whole picture within, the spare white below', () => {
-    const laid = fitToSheet(size(500, 700), 3 / 4, mm(25), 'within');
+    const laid = fitToSheet(size(500, 700), 3 / 4, plainLayout('within', mm(25)));
     expect(laid.image.width).toBeCloseTo(450);
     expect(laid.image.height).toBeCloseTo(600);
-    expect([laid.sides, laid.above, laid.below]).toEqual([25, 25, 75]);
+    expect([laid.left, laid.above, laid.below]).toEqual([25, 25, 75]);
   });
 
   it('cuts the sheet so that the margins are equal', () => {
-    const laid = fitToSheet(size(500, 700), 3 / 4, mm(25), 'cut');
+    const laid = fitToSheet(size(500, 700), 3 / 4, plainLayout('cut', mm(25)));
     expect(laid.sheet).toEqual({ width: 500, height: 650 });
-    expect(laid.sides).toBe(laid.below);
+    expect(laid.right).toBeCloseTo(laid.below, 9);
   });
 
   it('refuses a border that eats the sheet', () => {
-    expect(() => fitToSheet(size(100, 100), 1, mm(50), 'within')).toThrow(RangeError);
+    expect(() => fitToSheet(size(100, 100), 1, plainLayout('within', mm(50)))).toThrow(
+      RangeError,
+    );
   });
 
   it('always adds up to the sheet, and never distorts the picture', () => {
@@ -56,17 +61,20 @@ describe('fitToSheet', () => {
         fc.integer({ min: 0, max: 40 }),
         fc.constantFrom('within' as const, 'fill' as const, 'cut' as const),
         (w, h, proportion, border, fit) => {
-          const laid = fitToSheet(size(w, h), proportion, mm(border), fit);
-          expect(laid.image.width + 2 * laid.sides).toBeCloseTo(laid.sheet.width, 6);
+          const laid = fitToSheet(size(w, h), proportion, plainLayout(fit, mm(border)));
+          expect(laid.image.width + laid.left + laid.right).toBeCloseTo(
+            laid.sheet.width,
+            6,
+          );
           expect(laid.image.height + laid.above + laid.below).toBeCloseTo(
             laid.sheet.height,
             6,
           );
           const printed = (proportion * laid.crop.width) / laid.crop.height;
           expect(laid.image.width / laid.image.height).toBeCloseTo(printed, 6);
-          expect(Math.min(laid.sides, laid.above, laid.below)).toBeGreaterThanOrEqual(
-            border - 1e-9,
-          );
+          expect(
+            Math.min(laid.left, laid.right, laid.above, laid.below),
+          ).toBeGreaterThanOrEqual(border - 1e-9);
         },
       ),
     );
@@ -79,7 +87,7 @@ describe('judgeSize', () => {
     if (!nominal) throw new Error(key);
     return judgeSize(
       pixels,
-      fitToSheet(nominal, pixels.width / pixels.height, mm(0), 'within'),
+      fitToSheet(nominal, pixels.width / pixels.height, plainLayout('within', mm(0))),
       SIZING_RULES,
     );
   };
@@ -124,22 +132,22 @@ describe('judgeSize', () => {
   });
 
   it('finds the largest size at an enlargement', () => {
-    expect(largestAt(master, 1, SIZING_RULES).width).toBeCloseTo(700.02, 1);
+    expect(largestEnlarged('native', master, SIZING_RULES).width).toBeCloseTo(700.02, 1);
   });
 });
 
 it('ladders turn with the picture and leave out sheets the border would eat', () => {
   const landscape = ladder(
-    'metricFrames',
+    FAMILIES.metricFrames,
     { width: 6000, height: 4000 },
-    mm(70),
-    'within',
+    plainLayout('within', mm(70)),
     SIZING_RULES,
   );
   expect(landscape[0]?.label).toBe('24 × 18 cm');
   expect(landscape).toHaveLength(FAMILIES.metricFrames.length - 1);
-  const sizes = FAMILY_IDS.flatMap((id) => FAMILIES[id].map((s) => s.key));
-  expect(new Set(sizes).size).toBe(sizes.length);
+  const keys = STANDARD_SIZES.map((s) => s.key);
+  expect(new Set(keys).size).toBe(keys.length);
+  expect(sizesOf(FAMILY_IDS).map((s) => s.key).sort()).toEqual([...keys].sort());
   expect(lyingLabel(FAMILIES.isoA[0]!, size(210, 148))).toBe('A5');
 });
 

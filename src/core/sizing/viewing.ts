@@ -1,5 +1,6 @@
 import { diagonal, mm } from '../units';
 import type { Millimetres, Ppi, Size } from '../units';
+import type { SizingRules } from './rules';
 
 /** One arc minute of visual acuity: 1 inch / tan(1/60 degree), in inch-pixels. */
 const ACUITY_INCHES = 3438;
@@ -11,3 +12,20 @@ export const crispFrom = (resolution: Ppi): Millimetres =>
 /** Where the whole picture is comfortably seen: a factor (1 immersive, 1.5, 2 formal) times the diagonal. */
 export const standingDistance = (print: Size, factor: number): Millimetres =>
   mm(diagonal(print) * factor);
+
+/** Where people stand before an image by the rule in force; never nearer than a hand holds it. */
+export function standsAt(
+  image: Size,
+  rules: Pick<
+    SizingRules,
+    'standing' | 'standingFactor' | 'standingFixedMm' | 'handDistanceMm'
+  >,
+): Millimetres {
+  const from = {
+    diagonal: () => standingDistance(image, rules.standingFactor),
+    fixed: () => mm(rules.standingFixedMm),
+    hand: () => mm(rules.handDistanceMm),
+  }[rules.standing]();
+  // Small prints are held in the hand, however short their diagonal.
+  return mm(Math.max(rules.handDistanceMm, from));
+}

@@ -28,3 +28,7 @@ export const turnedLike = (s: Size, like: { width: number; height: number }): Si
     : s;
 
 export const diagonal = (s: Size): Millimetres => mm(Math.hypot(s.width, s.height));
+
+/** Pixels of a length at a resolution, to the nearest whole one. */
+export const pixelsFor = (length: Millimetres, ppi: number): number =>
+  Math.round(toInches(length) * ppi);

@@ -28,3 +28,44 @@ export function parseLength(text: string, mode: UnitMode): Millimetres | null {
   const factor = FACTORS[match[2]?.toLowerCase() ?? (mode === 'metric' ? 'mm' : 'in')];
   return value === null || factor === undefined ? null : mm(value * factor);
 }
+
+/** The units that a print size is named in. */
+export type SizeUnit = 'mm' | 'cm' | 'in';
+
+const SIZE_UNITS: Record<string, SizeUnit> = {
+  mm: 'mm',
+  cm: 'cm',
+  m: 'cm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  '″': 'in',
+  ft: 'in',
+};
+
+const unitOf = (text: string): string | undefined =>
+  /(mm|cm|m|inches|inch|in|ft|"|″)$/i.exec(text.trim())?.[1]?.toLowerCase();
+
+/**
+ * Reads a size as typed: `40 x 50 cm`, `16x20in`, `40 cm × 20 in`, `400*500`. A unit at the
+ * end holds for both edges; without any, centimetres or inches by the mode. Answers the edges
+ * in mm and the unit it was said in (mm where it was said in two). Null when it is no size.
+ */
+export function parseSize(
+  text: string,
+  mode: UnitMode,
+): { width: Millimetres; height: Millimetres; unit: SizeUnit } | null {
+  const parts = text.trim().split(/\s*(?:[×*]|\bx\b|(?<=[\d\s"″a-z])x(?=[\s\d.,]))\s*/i);
+  const [first = '', second = ''] = parts;
+  if (parts.length !== 2) return null;
+  const last = unitOf(second) ?? (mode === 'metric' ? 'cm' : 'in');
+  const own = unitOf(first) ?? last;
+  const withUnit = (part: string, unit: string) =>
+    parseLength(unitOf(part) ? part : `${part} ${unit}`, mode);
+  const width = withUnit(first, own);
+  const height = withUnit(second, last);
+  if (width === null || height === null) return null;
+  const [a, b] = [SIZE_UNITS[own]!, SIZE_UNITS[last]!];
+  return { width, height, unit: a === b ? a : 'mm' };
+}

@@ -19,6 +19,8 @@ export interface WorkFacts {
   untagged: boolean;
   offered: number;
   offeredFallingShort: number;
+  /** On offer, but the verdict is another one since. */
+  offeredReopened: number;
   printFiles: number;
   printFilesFailed: number;
   proofsOut: number;
@@ -41,7 +43,7 @@ export function markStations(f: WorkFacts): Record<Station, Mark> {
       f.masterRead === 'failed' || (f.masterRead !== 'none' && f.untagged),
       f.masterRead === 'ready',
     ),
-    size: mark(f.offeredFallingShort > 0, f.offered > 0),
+    size: mark(f.offeredFallingShort + f.offeredReopened > 0, f.offered > 0),
     prepare: mark(f.printFilesFailed > 0, f.printFiles > 0),
     proof: mark(f.proofsOut > 0, f.proofsApproved > 0),
     edition: mark(f.editions > 0 && f.numbersLeft === 0, f.editions > 0),

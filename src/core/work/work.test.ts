@@ -6,6 +6,7 @@ const nothing: WorkFacts = {
   untagged: false,
   offered: 0,
   offeredFallingShort: 0,
+  offeredReopened: 0,
   printFiles: 0,
   printFilesFailed: 0,
   proofsOut: 0,

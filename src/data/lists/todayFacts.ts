@@ -2,8 +2,10 @@ import { sql } from 'drizzle-orm';
 import { derivedSize } from '@/core/capture/derivation';
 import type { Derivation } from '@/core/capture/derivation';
 import { READING_VERSION } from '@/core/capture/reading';
-import type { MasterPixels } from '@/core/sizing';
+import type { Layout, MasterPixels } from '@/core/sizing';
 import type { Reading } from '../database';
+import { cropsOf } from '../repositories/masters';
+import { cropChoicesNow } from '../repositories/sizes';
 
 /** Open orders, the earliest day first. */
 export const ordersDue = (
@@ -54,36 +56,38 @@ interface OfferedRow {
   workId: number;
   work: string;
   sizeKey: string;
-  fit: string;
-  border: number;
+  layout: Layout;
 }
 
 /** Every size on offer with the pixels it would be printed from, and how much of them is detail. */
 export async function offeredWithPixels(
   db: Reading,
 ): Promise<(OfferedRow & { pixels: MasterPixels })[]> {
+  const crops = await cropChoicesNow(db, null);
   const rows = await db.all<
-    OfferedRow & {
+    Omit<OfferedRow, 'layout'> & {
+      layout: string;
       width: number;
       height: number;
       derivation: string | null;
       detail: number | null;
     }
   >(sql`
-    SELECT w.id AS workId, w.title AS work, e.size_key AS sizeKey, e.fit AS fit,
-      e.border_mm AS border, f.width_px AS width, f.height_px AS height,
+    SELECT w.id AS workId, w.title AS work, e.size_key AS sizeKey, e.layout AS layout,
+      f.width_px AS width, f.height_px AS height,
       m.derivation AS derivation, r.detail AS detail
     FROM size_now n JOIN size_event e ON e.id = n.event_id
     JOIN master_now mn ON mn.work_id = n.work_id JOIN master m ON m.id = mn.master_id
     JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
     LEFT JOIN reading r ON r.sha256 = m.sha256 AND r.version = ${READING_VERSION}
     WHERE n.kind = 'offered' ORDER BY w.id, e.size_key`);
-  return rows.map(({ width, height, derivation, detail, ...row }) => {
+  return rows.map(({ width, height, derivation, detail, layout, ...row }) => {
     const file = { width, height };
     const size = derivation
       ? derivedSize(file, JSON.parse(derivation) as Derivation)
       : file;
-    return { ...row, pixels: { ...size, detail } };
+    const pixels = { ...size, detail, crops: cropsOf(row.workId, crops) };
+    return { ...row, layout: JSON.parse(layout) as Layout, pixels };
   });
 }
 
@@ -91,7 +95,7 @@ export async function offeredWithPixels(
 export async function offeredMark(db: Reading): Promise<(number | string | null)[]> {
   const [row] = await db.all<Record<string, number>>(sql`
     SELECT (SELECT max(id) FROM size_event) AS sizes, (SELECT max(id) FROM master) AS masters,
-      (SELECT count(*) FROM reading) AS readings,
+      (SELECT count(*) FROM reading) AS readings, (SELECT max(id) FROM crop_choice) AS crops,
       (SELECT max(id) FROM log_line WHERE what LIKE 'work.%') AS lines`);
   return Object.values(row!);
 }

@@ -1,6 +1,7 @@
 import { inArray, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 import type { Reading } from '../database';
+import { cropChoicesNow } from '../repositories/sizes';
 import type { SizeEvent } from '../repositories/sizes';
 import { asMaster, masterColumns, readingNow } from '../repositories/masters';
 import type { Master } from '../repositories/masters';
@@ -61,7 +62,7 @@ export async function countedWorks(
   today: string,
 ): Promise<CountedWork[]> {
   if (ids.length === 0) return [];
-  const [rows, counted, taken, sizes] = await Promise.all([
+  const [rows, counted, taken, sizes, crops] = await Promise.all([
     db.select().from(works).where(inArray(works.id, ids)),
     db.all<Omit<CountedWork, 'work' | 'master' | 'offered'> & { id: number }>(
       counts(today, sql`${ids}`),
@@ -78,11 +79,12 @@ export async function countedWorks(
       .from(sizeNow)
       .innerJoin(sizeEvents, eq(sizeEvents.id, sizeNow.eventId))
       .where(and(inArray(sizeNow.workId, ids), eq(sizeNow.kind, 'offered'))),
+    cropChoicesNow(db, ids.length === 1 ? ids[0]! : null),
   ]);
   const byId = new Map(rows.map((w) => [w.id, w]));
   const countOf = new Map(counted.map((c) => [c.id, c]));
   const masterOf = new Map(
-    taken.map((row): [number, Master] => [row.master.workId, asMaster(row)]),
+    taken.map((row): [number, Master] => [row.master.workId, asMaster(row, crops)]),
   );
   return ids.flatMap((id) => {
     const work = byId.get(id);

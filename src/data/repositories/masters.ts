@@ -2,9 +2,12 @@ import { and, desc, eq } from 'drizzle-orm';
 import { derivedSize } from '@/core/capture/derivation';
 import { READING_VERSION } from '@/core/capture/reading';
 import type { MasterFacts } from '@/core/image';
+import type { CropChoice } from '@/core/sizing';
 import type { Reading, Writing } from '../database';
 import { files, masterNow, masters, readings, works } from '../schema';
 import { addLogLine } from './log';
+import { cropChoicesNow } from './sizes';
+import type { CropChoiceRow } from './sizes';
 
 type MasterRow = typeof masters.$inferSelect;
 
@@ -12,7 +15,18 @@ type MasterRow = typeof masters.$inferSelect;
 export type PictureFacts = MasterFacts & {
   /** Measured detail fraction; null while it is not known or cannot be told. */
   detail: number | null;
+  /** The crops chosen for the work, by the name of their ratio. */
+  crops: Readonly<Record<string, CropChoice>>;
 };
+
+/** Crops by the name of their ratio, of one work out of those given. */
+export const cropsOf = (
+  workId: number,
+  rows: readonly CropChoiceRow[],
+): PictureFacts['crops'] =>
+  Object.fromEntries(
+    rows.filter((r) => r.workId === workId).map((r) => [r.ratio, r.choice]),
+  );
 
 export type Master = Omit<MasterRow, 'picture'> & {
   /** Hash under which pixels, tiles and preview lie. */
@@ -59,21 +73,24 @@ export const readingNow = and(
   eq(readings.version, READING_VERSION),
 );
 
-export function asMaster({
-  master,
-  file,
-  detail,
-}: {
-  master: MasterRow;
-  file: typeof files.$inferSelect;
-  detail: number | null;
-}): Master {
+export function asMaster(
+  {
+    master,
+    file,
+    detail,
+  }: {
+    master: MasterRow;
+    file: typeof files.$inferSelect;
+    detail: number | null;
+  },
+  crops: readonly CropChoiceRow[] = [],
+): Master {
   const size = master.derivation ? derivedSize(file, master.derivation) : file;
   const { width, height } = size;
   return {
     ...master,
     picture: master.picture ?? master.sha256,
-    facts: { ...file, width, height, detail },
+    facts: { ...file, width, height, detail, crops: cropsOf(master.workId, crops) },
     file,
   };
 }
@@ -93,7 +110,7 @@ export async function currentMaster(
   const [row] = await joined(db)
     .innerJoin(masterNow, eq(masterNow.masterId, masters.id))
     .where(eq(masterNow.workId, workId));
-  return row && asMaster(row);
+  return row && asMaster(row, await cropChoicesNow(db, workId));
 }
 
 export async function getMaster(db: Reading, id: number): Promise<Master | undefined> {
@@ -104,13 +121,13 @@ export async function getMaster(db: Reading, id: number): Promise<Master | undef
 /** Every master that a work has or had, newest first. */
 export const mastersOf = async (db: Reading, workId: number): Promise<Master[]> =>
   (await joined(db).where(eq(masters.workId, workId)).orderBy(desc(masters.id))).map(
-    asMaster,
+    (row) => asMaster(row),
   );
 
 /** The file of every work's newest master. */
 export async function currentMasterFiles(db: Reading): Promise<Master[]> {
   const rows = await joined(db).innerJoin(masterNow, eq(masterNow.masterId, masters.id));
-  return rows.map(asMaster);
+  return rows.map((row) => asMaster(row));
 }
 
 /** Titles of the works whose master this file is or was. */

@@ -21,6 +21,8 @@ export interface BenchSettings {
   locale: string;
   studio: string;
   handlingDays: number;
+  /** Keys of sizes that are the studio's own. */
+  ownSizes: string[];
   /** Where backups go; empty for a folder beside the data. */
   backupFolder: string;
   capture: CaptureRules;
@@ -38,6 +40,7 @@ export const DEFAULT_SETTINGS: BenchSettings = {
   locale: 'en-GB',
   studio: '',
   handlingDays: 3,
+  ownSizes: [],
   backupFolder: '',
   capture: CAPTURE_RULES,
   hire: {

@@ -9,6 +9,7 @@ import { readLog } from './log';
 import { paperWithStock } from '../lists/papersList';
 import { addPaper, getPaper, moveStock } from './papers';
 import { readSettings, saveSettings, storedSettings } from './settings';
+import { plainLayout } from '@/core/sizing';
 import { addSizeEvent, offeredSizes, sizeStands } from './sizes';
 import { editRow, noteUndo, removeRow, undoStep } from './undo';
 import { addWork, getWork } from './works';
@@ -100,8 +101,8 @@ const offer = (kind: 'offered' | 'withdrawn') =>
       workId,
       sizeKey: 'isoA-A3',
       kind,
-      fit: 'within',
-      border: mm(20),
+      layout: plainLayout('within', mm(20)),
+      judged: null,
       reason: kind === 'withdrawn' ? 'too soft' : null,
       at,
     }),
@@ -127,7 +128,7 @@ it('takes a withdrawal back by offering again, as before', async () => {
   );
   await db.write((tx) => undoStep(tx, null, at));
   expect(await offeredSizes(db.read, workId)).toMatchObject([
-    { sizeKey: 'isoA-A3', fit: 'within', border: 20 },
+    { sizeKey: 'isoA-A3', layout: plainLayout('within', mm(20)) },
   ]);
 });
 

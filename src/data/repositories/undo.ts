@@ -1,11 +1,10 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
-import type { Fit } from '@/core/sizing';
-import type { Millimetres } from '@/core/units';
+import type { CropChoice, JudgedThen, Layout } from '@/core/sizing';
 import type { Writing } from '../database';
 import { Refused } from '../refused';
 import { devices, papers, settings, undoSteps, works } from '../schema';
 import { addLogLine } from './log';
-import { addSizeEvent } from './sizes';
+import { addCropChoice, addSizeEvent } from './sizes';
 
 const TABLES = { work: works, paper: papers, device: devices };
 export type EditedTable = keyof typeof TABLES;
@@ -19,9 +18,16 @@ export type UndoStep =
       before: {
         sizeKey: string;
         kind: 'offered' | 'withdrawn';
-        fit: Fit;
-        border: Millimetres;
+        layout: Layout;
+        judged?: JudgedThen | null;
       }[];
+    }
+  | {
+      kind: 'crop';
+      workId: number;
+      ratio: string;
+      choice: CropChoice | null;
+      picture: number;
     }
   | { kind: 'edited'; table: EditedTable; id: number; before: Values; after: Values }
   | { kind: 'removed'; table: EditedTable; row: Values & { id: number } }
@@ -56,12 +62,19 @@ async function takeBack(tx: Writing, step: UndoStep, at: string): Promise<void> 
     case 'sizes':
       for (const before of step.before)
         await addSizeEvent(tx, {
-          ...before,
+          sizeKey: before.sizeKey,
+          kind: before.kind,
+          layout: before.layout,
+          judged: before.judged ?? null,
           workId: step.workId,
           reason: before.kind === 'withdrawn' ? 'taken back' : null,
           at,
         });
       return;
+    case 'crop': {
+      const { workId, ratio, choice, picture } = step;
+      return addCropChoice(tx, { workId, ratio, choice, picture, at });
+    }
     case 'edited': {
       const row = await currentRow(tx, step.table, step.id);
       if (!row || !same(onlyOf(row, step.after), step.after))

@@ -3,7 +3,7 @@ import type { Derivation } from '@/core/capture/derivation';
 import type { SpaceId } from '@/core/colour';
 import type { IccRemark, MasterFormat } from '@/core/image';
 import type { Check, Recipe } from '@/core/prepare';
-import type { Fit } from '@/core/sizing';
+import type { CropChoice, CropRect, JudgedThen, Layout } from '@/core/sizing';
 import type { WorkKind } from '@/core/work';
 import { id, mm, money, at } from './columns';
 
@@ -80,12 +80,42 @@ export const sizeEvents = sqliteTable(
     workId: workId(),
     sizeKey: text('size_key').notNull(),
     kind: text('kind').$type<'offered' | 'withdrawn'>().notNull(),
-    fit: text('fit').$type<Fit>().notNull(),
-    border: mm('border_mm').notNull(),
+    layout: text('layout', { mode: 'json' }).$type<Layout>().notNull(),
+    /** What was judged of it then; null where nothing could be judged. */
+    judged: text('judged', { mode: 'json' }).$type<JudgedThen>(),
     reason: text('reason'),
     at: at(),
   },
   (t) => [index('size_event_of_work').on(t.workId)],
+);
+
+/** A crop chosen for a ratio of a work; the newest row of a ratio counts. */
+export const cropChoices = sqliteTable(
+  'crop_choice',
+  {
+    id: id(),
+    workId: workId(),
+    ratio: text('ratio').notNull(),
+    /** Null: none is chosen any more. */
+    choice: text('choice', { mode: 'json' }).$type<CropChoice>(),
+    /** Proportion (width / height) of the picture it was chosen on. */
+    picture: real('picture').notNull(),
+    at: at(),
+  },
+  (t) => [index('crop_choice_of_work').on(t.workId)],
+);
+
+/** The part of a picture that no crop may lose; the newest row of a work counts. */
+export const keptAreas = sqliteTable(
+  'kept_area',
+  {
+    id: id(),
+    workId: workId(),
+    /** Null: nothing is kept in any more. */
+    area: text('area', { mode: 'json' }).$type<CropRect>(),
+    at: at(),
+  },
+  (t) => [index('kept_area_of_work').on(t.workId)],
 );
 
 export const printFiles = sqliteTable(

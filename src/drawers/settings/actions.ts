@@ -91,7 +91,7 @@ export async function saveBench(typed: unknown) {
       currency,
       locale,
       handlingDays,
-      sizing,
+      sizing: { ...settings.sizing, ...sizing },
       capture,
       packing: { ...settings.packing, scaleTolerance },
       today: { ...settings.today, backupAfterDays },

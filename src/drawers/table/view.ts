@@ -1,7 +1,5 @@
 import { todayLines } from '@/core/today';
 import { lyingLabel, nominalSize } from '@/core/sizing';
-import type { Fit } from '@/core/sizing';
-import { mm } from '@/core/units';
 import {
   cutOffJobs,
   drawerCounts,
@@ -37,8 +35,7 @@ async function judgeAll(db: Reading, settings: BenchSettings) {
   const short = [];
   for (const offered of await offeredWithPixels(db)) {
     const { workId, work, sizeKey, pixels } = offered;
-    const size = { sizeKey, fit: offered.fit as Fit, border: mm(offered.border) };
-    const rung = judgeOffered(size, { facts: pixels }, settings);
+    const rung = judgeOffered(offered, { facts: pixels }, settings);
     if (rung?.judgement.advice !== 'withdraw') continue;
     const label = lyingLabel(nominalSize(sizeKey)!, rung.fit.sheet);
     short.push({ workId, work, size: label, ppi: rung.judgement.figures.ppi });

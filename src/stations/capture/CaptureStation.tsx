@@ -1,6 +1,13 @@
 'use client';
-import { Bench, ButtonLink, Empty, Surface, TitleBlock, useFormat } from '@/shell';
-import { SheetTabs } from './SheetTabs';
+import {
+  Bench,
+  ButtonLink,
+  Empty,
+  SheetTabs,
+  Surface,
+  TitleBlock,
+  useFormat,
+} from '@/shell';
 import { DetailSheet } from './sheets/DetailSheet';
 import { EdgesSheet } from './sheets/EdgesSheet';
 import { LightSheet } from './sheets/LightSheet';
@@ -12,6 +19,7 @@ import { SpecksSheet } from './sheets/SpecksSheet';
 import { ToneSheet } from './sheets/ToneSheet';
 import { VersionsSheet } from './sheets/VersionsSheet';
 import type { SheetProps } from './sheets/sheetProps';
+import { SHEETS, SHEET_NAMES } from './sheetNames';
 import type { SheetId } from './sheetNames';
 import type { CaptureView } from './view';
 import { cautionWords } from './words';
@@ -51,10 +59,16 @@ export function CaptureStation(view: CaptureView) {
         </p>
       </TitleBlock>
       <SheetTabs
-        workId={work.id}
+        label="Sheets of the capture"
         current={sheet}
-        cautions={counts}
-        hasMaster={master !== null}
+        sheets={SHEETS.filter((s) => master || s === 'plan' || s === 'master').map(
+          (id) => ({
+            id,
+            name: SHEET_NAMES[id],
+            href: `/works/${work.id}/capture?sheet=${id}`,
+            cautions: counts[id],
+          }),
+        )}
       />
     </>
   );

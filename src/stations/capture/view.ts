@@ -11,7 +11,7 @@ import { gridsOf } from '@/core/capture/reading';
 import { verdictsFor } from '@/core/capture/specks';
 import { zoomLevels } from '@/core/image';
 import type { MasterFacts } from '@/core/image';
-import { largestAt } from '@/core/sizing';
+import { largestEnlarged } from '@/core/sizing';
 import {
   boardShotOf,
   listDevices,
@@ -88,7 +88,7 @@ async function judged(
     cautions,
     verdict: masterVerdict(cautions),
     sampled,
-    native: largestAt(facts, 1, settings.sizing),
+    native: largestEnlarged('native', facts, settings.sizing),
     grids: gridsOf(file.width, file.height),
     picture: zoomOf(master.sha256, file),
   };

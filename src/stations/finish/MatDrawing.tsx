@@ -34,7 +34,7 @@ export function MatDrawing({ fit, plan, input, picture }: Props) {
     x: opening.x - sign * input.perSide * scale,
     y: opening.y - sign * input.perSide * scale,
   };
-  const sheet = { x: image.x - fit.sides * scale, y: image.y - fit.above * scale };
+  const sheet = { x: image.x - fit.left * scale, y: image.y - fit.above * scale };
   const ow = plan.opening.width * scale;
   const oh = plan.opening.height * scale;
   const rightEdge = x + across * scale + 26;

@@ -1,4 +1,4 @@
-import { fitToSheet } from '@/core/sizing';
+import { fitToSheet, plainLayout } from '@/core/sizing';
 import { mm, size } from '@/core/units';
 import { planFinish } from './plan';
 import type { FinishValues } from './plan';
@@ -16,7 +16,7 @@ const values: FinishValues = {
   glass: mm(2),
   glazing: 'glass',
 };
-const fit = fitToSheet(size(500, 700), 0.75, mm(25), 'within');
+const fit = fitToSheet(size(500, 700), 0.75, plainLayout('within', mm(25)));
 
 it('plans from the sheet as it is laid out', () => {
   const found = planFinish(fit, values);

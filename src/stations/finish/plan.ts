@@ -29,7 +29,11 @@ export function planFinish(
 ): { input: MatInput; plan: MatPlan } | null {
   const input: MatInput = {
     image: fit.image,
-    margins: { sides: fit.sides, above: fit.above, below: fit.below },
+    margins: {
+      sides: mm(Math.min(fit.left, fit.right)),
+      above: fit.above,
+      below: fit.below,
+    },
     style: v.style,
     perSide: v.perSide,
     tolerances: [v.offPrint, v.offMat, v.offFrame],

@@ -55,7 +55,7 @@ const SheetDrawing = ({ view, plan }: { view: PrepareView; plan: PrintPlan }) =>
     `picture ${plan.image.width} × ${plan.image.height} px`,
     `from master ${format.number(plan.source.width)} × ${format.number(plan.source.height)} px`,
     `factor ${format.number(plan.factor, 3)} ${plan.factor > 1 ? '(enlarged)' : '(reduced)'}`,
-    `border ${format.length(picked.fit.sides)} sides, ${format.length(picked.fit.above)} above, ${format.length(picked.fit.below)} below`,
+    `border ${format.length(picked.fit.left)} left, ${format.length(picked.fit.right)} right, ${format.length(picked.fit.above)} above, ${format.length(picked.fit.below)} below`,
   ];
   return (
     <svg

@@ -1,72 +1,134 @@
 'use server';
-import { FAMILIES, FAMILY_IDS, nominalSize } from '@/core/sizing';
-import { addSizeEvent, offeredSizes, sizeStands } from '@/data';
+import { judgedNow, leavesRoom, nominalSize, rung } from '@/core/sizing';
+import type { JudgedThen, Layout, NominalSize } from '@/core/sizing';
+import { addSizeEvent, currentMaster, sizeStands } from '@/data';
+import type { SizeEvent, UndoStep } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult } from '@/studio';
-import { choice, defineInput, length, text, whole } from '@/studio/input';
+import type { ActionResult, ActionTools } from '@/studio';
+import { choice, defineInput, length, optional, text, whole } from '@/studio/input';
+import { LAYOUT_LIMITS, layoutOf } from './layoutForm';
 
-const KEYS = FAMILY_IDS.flatMap((id) => FAMILIES[id].map((s) => s.key));
+const MOST_SIZES = 200;
+const sizeKeys = text('Size', { max: 60 * MOST_SIZES });
+const border = (title: string) => length(title, { min: 0, max: LAYOUT_LIMITS.border });
 
 const offer = defineInput({
   workId: whole('Work', { min: 1 }),
-  sizeKey: choice('Size', KEYS),
+  sizeKey: sizeKeys,
   fit: choice('How it meets the sheet', ['within', 'fill', 'cut']),
-  border: length('Border', { min: 0, max: 400 }),
+  place: optional(choice('Border', ['inside', 'outside'])),
+  border: border('Border'),
+  above: optional(border('Border above')),
+  right: optional(border('Border right')),
+  below: optional(border('Border below')),
+  left: optional(border('Border left')),
+  bleed: optional(length('Bleed', { min: 0, max: LAYOUT_LIMITS.bleed })),
+  deckle: optional(length('Torn away', { min: 0, max: LAYOUT_LIMITS.deckle })),
 });
 
-/** Puts a size on offer as it is laid out now. */
+/** The sizes that keys name, separated by commas; or why they name none. */
+function sizesNamed(keys: string): NominalSize[] | ActionResult<never> {
+  const found = keys.split(',').map((key) => [key, nominalSize(key)] as const);
+  const unknown = found.find(([, nominal]) => !nominal);
+  if (!unknown) return found.flatMap(([, nominal]) => nominal ?? []);
+  const message = `Size: “${unknown[0]}” is no size that can be printed. Choose one of the ladder, or add your own.`;
+  return refuse(message, { sizeKey: message });
+}
+
+const named = (sizes: readonly { label: string }[]) =>
+  sizes.length === 1 ? sizes[0]!.label : `${sizes.length} sizes`;
+
+type Before = Extract<UndoStep, { kind: 'sizes' }>['before'][number];
+
+/** Adds one word on each size, in one write that can be taken back. */
+async function decide(
+  { write, undoable, at }: ActionTools,
+  workId: number,
+  events: (Pick<SizeEvent, 'sizeKey' | 'kind' | 'layout' | 'judged' | 'reason'> & {
+    label: string;
+  })[],
+): Promise<null> {
+  return write(async (tx) => {
+    const before: Before[] = [];
+    for (const { label: _, ...event } of events) {
+      const stood = await sizeStands(tx, workId, event.sizeKey);
+      before.push(stood ?? { ...event, kind: 'withdrawn' });
+      await addSizeEvent(tx, { ...event, workId, at });
+    }
+    const verb = events[0]?.kind === 'withdrawn' ? 'withdrawing' : 'offering';
+    await undoable(tx, `${verb} ${named(events)}`, { kind: 'sizes', workId, before });
+    return null;
+  });
+}
+
+/** What is judged of a size as it is laid out, with the master of now. */
+async function judgements(
+  { studio, settings }: ActionTools,
+  workId: number,
+): Promise<(nominal: NominalSize, layout: Layout) => JudgedThen | null> {
+  const master = await currentMaster(studio.db.read, workId);
+  return (nominal, layout) => {
+    const found = master && rung(nominal, master.facts, layout, settings.sizing);
+    return found ? judgedNow(found.judgement, master.id) : null;
+  };
+}
+
+/** Puts sizes on offer as they are laid out now. */
 export async function offerSize(typed: unknown): Promise<ActionResult<null>> {
-  return act(offer, typed, {}, async (value, { write, at, undoable }) => {
-    const { workId, sizeKey, fit, border } = value;
-    const sheet = nominalSize(sizeKey)!;
-    if (2 * border >= Math.min(sheet.width, sheet.height)) {
-      const message = `Border: two of them leave nothing of ${sheet.label} to print on. Make it narrower.`;
+  return act(offer, typed, {}, async ({ workId, sizeKey, ...said }, tools) => {
+    const sizes = sizesNamed(sizeKey);
+    if (!Array.isArray(sizes)) return sizes;
+    const layout = layoutOf(said);
+    const eaten = sizes.find(
+      (s) =>
+        !leavesRoom(s, layout) || !leavesRoom({ width: s.height, height: s.width }, layout),
+    );
+    if (eaten) {
+      const message = `Border: two of them leave nothing of ${eaten.label} to print on. Make it narrower.`;
       return refuse(message, { border: message });
     }
-    await write(async (tx) => {
-      const before = (await sizeStands(tx, workId, sizeKey)) ?? {
-        sizeKey,
-        kind: 'withdrawn' as const,
-        fit,
-        border,
-      };
-      await addSizeEvent(tx, { ...value, kind: 'offered', reason: null, at });
-      await undoable(tx, `offering ${sheet.label}`, {
-        kind: 'sizes',
-        workId,
-        before: [before],
-      });
-    });
-    return null;
+    const judged = await judgements(tools, workId);
+    return decide(
+      tools,
+      workId,
+      sizes.map((s) => ({
+        sizeKey: s.key,
+        label: s.label,
+        kind: 'offered',
+        layout,
+        judged: judged(s, layout),
+        reason: null,
+      })),
+    );
   });
 }
 
 const withdraw = defineInput({
   workId: whole('Work', { min: 1 }),
-  sizeKey: choice('Size', KEYS),
+  sizeKey: sizeKeys,
   reason: text('Reason', { max: 200 }),
 });
 
-/** Withdraws a size from sale, with the reason. */
+/** Withdraws sizes from sale, with the reason. */
 export async function withdrawSize(typed: unknown): Promise<ActionResult<null>> {
-  return act(
-    withdraw,
-    typed,
-    {},
-    async ({ workId, sizeKey, reason }, { studio, write, at, undoable }) => {
-      const offered = (await offeredSizes(studio.db.read, workId)).find(
-        (s) => s.sizeKey === sizeKey,
-      );
-      if (!offered)
-        return refuse('This size is not on offer, so there is nothing to withdraw.');
-      const { fit, border } = offered;
-      const before = { sizeKey, kind: 'offered' as const, fit, border };
-      const label = `withdrawing ${nominalSize(sizeKey)?.label ?? sizeKey}`;
-      await write(async (tx) => {
-        await addSizeEvent(tx, { workId, ...before, kind: 'withdrawn', reason, at });
-        await undoable(tx, label, { kind: 'sizes', workId, before: [before] });
-      });
-      return null;
-    },
-  );
+  return act(withdraw, typed, {}, async ({ workId, sizeKey, reason }, tools) => {
+    const sizes = sizesNamed(sizeKey);
+    if (!Array.isArray(sizes)) return sizes;
+    const judged = await judgements(tools, workId);
+    const events = [];
+    for (const s of sizes) {
+      const stands = await sizeStands(tools.studio.db.read, workId, s.key);
+      if (stands?.kind !== 'offered')
+        return refuse(
+          sizes.length === 1
+            ? 'This size is not on offer, so there is nothing to withdraw.'
+            : `${s.label} is not on offer any more. Look again, and withdraw what is left.`,
+        );
+      const { layout } = stands;
+      const kind = 'withdrawn' as const;
+      const now = judged(s, layout);
+      events.push({ sizeKey: s.key, label: s.label, kind, layout, judged: now, reason });
+    }
+    return decide(tools, workId, events);
+  });
 }

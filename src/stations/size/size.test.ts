@@ -2,6 +2,8 @@ import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { undo } from '@/drawers/undo/actions';
 import { noteSignature } from '@/stations/capture/actions';
+import { plainLayout } from '@/core/sizing';
+import { mm } from '@/core/units';
 import { offerSize, withdrawSize } from './actions';
 import { loadSize } from './view';
 
@@ -14,15 +16,16 @@ beforeAll(async () => {
 afterAll(() => here.end());
 
 const A3 = { workId: '1', sizeKey: 'isoA-A3', fit: 'within', border: '20 mm' };
-const onOffer = async () => (await loadSize('1', {})).offered.map((o) => o.sizeKey);
+const offersNow = async () =>
+  (await loadSize('1', {})).decided.filter((d) => d.kind === 'offered');
+const onOffer = async () => (await offersNow()).map((o) => o.sizeKey);
 
 it('offers a size as it is laid out, and takes that back', async () => {
   const offered = await offerSize(A3);
   expect(offered).toMatchObject({ ok: true, undo: expect.any(Number) });
-  expect((await loadSize('1', {})).offered).toContainEqual({
-    sizeKey: 'isoA-A3',
-    fit: 'within',
-    border: 20,
+  expect((await offersNow()).find((o) => o.sizeKey === 'isoA-A3')).toMatchObject({
+    layout: plainLayout('within', mm(20)),
+    judged: { verdict: 'inHand', advice: 'offer', masterId: 1 },
   });
   const step = String((offered as { undo: number }).undo);
   expect(await undo({ id: step })).toMatchObject({ ok: true, value: 'offering A3' });
@@ -35,8 +38,8 @@ it('offers a size as it is laid out, and takes that back', async () => {
 
 it('reads a border in either unit', async () => {
   await offerSize({ ...A3, border: '1 in' });
-  const [offer] = (await loadSize('1', {})).offered.filter((o) => o.sizeKey === 'isoA-A3');
-  expect(offer!.border).toBeCloseTo(25.4, 6);
+  const offer = (await offersNow()).find((o) => o.sizeKey === 'isoA-A3');
+  expect(offer!.layout.borders.below).toBeCloseTo(25.4, 6);
 });
 
 it.each([

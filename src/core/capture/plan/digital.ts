@@ -1,5 +1,4 @@
-import { pixelsFor } from '../../prepare/printPlan';
-import { mm } from '../../units';
+import { mm, pixelsFor } from '../../units';
 import type { Size } from '../../units';
 import type { CaptureRules } from './rules';
 

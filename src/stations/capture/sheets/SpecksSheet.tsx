@@ -15,6 +15,7 @@ import {
   Surface,
   useAction,
   useFormat,
+  useSingleKeys,
 } from '@/shell';
 import { judgeSpeck } from '../actions';
 import { LightTable } from '../LightTable';
@@ -53,11 +54,6 @@ const Row = styled.div`
   flex-wrap: wrap;
   gap: 6px;
 `;
-
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement &&
-  ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) &&
-  (target as HTMLInputElement).type !== 'range';
 
 const kindOf = (stop: Stop): string =>
   stop.kind === 'tile'
@@ -114,19 +110,14 @@ export function SpecksSheet({ view, found, head }: SheetProps) {
             : stops.length - 1
           : (was + by + stops.length) % stops.length,
     );
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      const verdict = KEYS[event.key];
-      if (event.key === 'n' || event.key === 'j') step(1);
-      else if (event.key === 'N' || event.key === 'k') step(-1);
-      else if (event.key === '0') setAt(null);
-      else if (verdict) judge(verdict);
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+  useSingleKeys((key) => {
+    const verdict = KEYS[key];
+    if (key === 'n' || key === 'j') step(1);
+    else if (key === 'N' || key === 'k') step(-1);
+    else if (key === '0') setAt(null);
+    else if (verdict) judge(verdict);
+    else return false;
+    return true;
   });
   const speckStops = stops.filter((s) => s.kind === 'speck');
   const open = speckStops.filter((s) => verdictOf(s.index) === 'open').length;

@@ -1,0 +1,128 @@
+'use client';
+import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { FAMILY_IDS } from '@/core/sizing';
+import type { FamilyId } from '@/core/sizing';
+import { Button, Field, useActionForm } from '@/shell';
+import { addOwnSize } from './ruleActions';
+import type { Sizing } from './useSizing';
+import { FAMILY_NAMES } from './words';
+
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: start;
+  gap: 8px 12px;
+`;
+
+const Group = styled(ToggleButtonGroup)`
+  display: flex;
+  border: 1px solid #161616;
+`;
+
+const Part = styled(ToggleButton)`
+  appearance: none;
+  border: 0;
+  border-left: 1px solid #161616;
+  background: transparent;
+  color: inherit;
+  font: inherit;
+  font-size: 13px;
+  padding: 6px 9px;
+  white-space: nowrap;
+  cursor: pointer;
+  &:first-child {
+    border-left: 0;
+  }
+  &[data-selected] {
+    background: #161616;
+    color: #fff;
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--blue);
+    outline-offset: 2px;
+  }
+`;
+
+const Ratio = styled.label`
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: 13px;
+  select {
+    padding: 5px 3px;
+    background: #fff;
+    color: #161616;
+    border: 1px solid #6f6f6f;
+  }
+`;
+
+const Own = styled.form`
+  display: flex;
+  gap: 6px;
+  align-items: start;
+  width: 210px;
+  > div {
+    flex: 1;
+  }
+`;
+
+/** Which sizes are on the ladder: families, one ratio of them, and sizes of one's own. */
+export function FamilyPicker({ sizing }: { sizing: Sizing }) {
+  const own = useActionForm(
+    addOwnSize,
+    { size: '' },
+    {
+      done: 'On the ladder.',
+      onDone: (key) => {
+        sizing.pick(key);
+        own.form.reset({ size: '' });
+      },
+    },
+  );
+  return (
+    <Row>
+      <Group
+        aria-label="Families of sizes"
+        selectionMode="multiple"
+        disallowEmptySelection
+        selectedKeys={sizing.families}
+        onSelectionChange={(keys) => sizing.setFamilies([...keys] as FamilyId[])}
+      >
+        {([...FAMILY_IDS, 'own'] as const).map((id) => (
+          <Part key={id} id={id}>
+            {FAMILY_NAMES[id]}
+          </Part>
+        ))}
+      </Group>
+      <Ratio>
+        Ratio
+        <select
+          value={sizing.ratio ?? ''}
+          onChange={(e) => sizing.setRatio(e.target.value || null)}
+        >
+          <option value="">all</option>
+          {sizing.ratios.map((name) => (
+            <option key={name} value={name}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </Ratio>
+      <Own
+        method="dialog"
+        onSubmit={(e) => {
+          e.preventDefault();
+          own.submit();
+        }}
+      >
+        <div>
+          <Field form={own.form} name="size" label="Own" />
+        </div>
+        <Button type="submit" $plain $small isDisabled={own.sending}>
+          Add
+        </Button>
+      </Own>
+    </Row>
+  );
+}

@@ -1,0 +1,199 @@
+'use client';
+import { useState } from 'react';
+import { largestCrisp, largestEnlarged, sameLayout, signPlan } from '@/core/sizing';
+import {
+  Button,
+  ButtonLink,
+  FactList,
+  Field,
+  Figures,
+  Problem,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  Strips,
+  splitUnit,
+  useAction,
+  useFormat,
+} from '@/shell';
+import { SIGN_WORDS } from '@/studio/signWords';
+import { offerSize } from './actions';
+import { sizeAsked } from './layoutForm';
+import { removeOwnSize } from './ruleActions';
+import { WithdrawForm } from './sheets/DecideBar';
+import { StandingRule } from './sheets/StandingRule';
+import type { SheetProps, Step } from './useSizing';
+import {
+  FITS,
+  adviceTone,
+  judgementWords,
+  largestWords,
+  reopenedWords,
+  worthWords,
+} from './words';
+
+type SlipProps = Omit<SheetProps, 'head'>;
+
+/** The verdict of a size: its figures, one sentence, and what has become of it since. */
+export function Verdict({ step, sizing }: { step: Step; sizing: SlipProps['sizing'] }) {
+  const format = useFormat();
+  const { figures } = step.judgement;
+  return (
+    <>
+      <Figures
+        figures={[
+          {
+            value: format.number(figures.ppi),
+            unit: '',
+            label: worthWords(step.judgement, format),
+            tone: step.judgement.advice === 'withdraw' ? 'brick' : undefined,
+          },
+          { ...splitUnit(format.distance(figures.crispFrom)), label: 'crisp from' },
+          { ...splitUnit(format.distance(figures.standing)), label: 'people stand' },
+        ]}
+      />
+      <Sentence $tone={adviceTone(step.judgement) ?? 'plain'}>
+        {judgementWords(step.judgement, sizing.rules, format)}
+      </Sentence>
+      {step.reopened && step.decided && (
+        <Sentence $tone="caution">
+          {reopenedWords(step.reopened, step.decided.kind, format)}
+        </Sentence>
+      )}
+    </>
+  );
+}
+
+/** The next action on a size: offer it, offer it otherwise, withdraw it, prepare it. */
+export function SizeActions({ view, sizing }: SlipProps) {
+  const { here, desk } = sizing;
+  const offering = useAction(offerSize, 'On offer.');
+  const [leaving, setLeaving] = useState<string | null>(null);
+  if (!here) return null;
+  const { work } = view;
+  const on = here.decided?.kind === 'offered';
+  const same =
+    on && here.decided !== undefined && sameLayout(here.decided.layout, desk.layout);
+  const standing = same && !here.reopened;
+  if (leaving === here.key)
+    return (
+      <WithdrawForm
+        workId={work.id}
+        steps={[here]}
+        reason={here.judgement.advice === 'withdraw' ? 'falls short' : 'no longer wanted'}
+        onDone={() => setLeaving(null)}
+      />
+    );
+  return (
+    <>
+      <Button
+        onPress={() =>
+          desk.typed && offering.run({ ...sizeAsked(work.id, [here]), ...desk.typed })
+        }
+        isDisabled={standing || offering.sending || desk.typed === null}
+        $plain={here.judgement.advice === 'withdraw'}
+      >
+        {standing
+          ? 'On offer'
+          : same
+            ? 'Offer it again'
+            : on
+              ? 'Offer it like this'
+              : 'Offer this size'}
+      </Button>
+      {on && (
+        <Button $plain onPress={() => setLeaving(here.key)}>
+          Withdraw
+        </Button>
+      )}
+      {standing && (
+        <ButtonLink
+          href={`/works/${work.id}/prepare?size=${encodeURIComponent(here.key)}`}
+          $plain
+        >
+          Prepare
+        </ButtonLink>
+      )}
+      {on && !same && here.decided && (
+        <Button $plain onPress={() => desk.take(here.decided!.layout)}>
+          As it is offered
+        </Button>
+      )}
+      <Problem>{offering.problem}</Problem>
+    </>
+  );
+}
+
+/** The slip of the ladder: the size that is picked, how far this master goes, and the rules. */
+export function SizeSlip(props: SlipProps) {
+  const { view, sizing } = props;
+  const { here, rules, facts, desk } = sizing;
+  const format = useFormat();
+  const removing = useAction(removeOwnSize, 'Off the ladder.');
+  const part = here?.fit.crop;
+  return (
+    <Slip label="The size" actions={<SizeActions {...props} />}>
+      {here && (
+        <>
+          <SlipTitle>{here.label}</SlipTitle>
+          <SlipSub>
+            image {format.size(here.fit.image)} on {format.size(here.fit.sheet)}
+          </SlipSub>
+          <Verdict step={here} sizing={sizing} />
+        </>
+      )}
+      {facts && part && (
+        <FactList
+          facts={[
+            [
+              'Crisp in the hand up to',
+              largestWords(largestCrisp('inHand', facts, rules, part), format),
+            ],
+            [
+              'Where people stand, up to',
+              largestWords(largestCrisp('whereStand', facts, rules, part), format),
+            ],
+            [
+              `Held by resampling (${format.number(rules.resamplerHolds, 1)} ×) up to`,
+              format.size(largestEnlarged('resamplerHolds', facts, rules, part)),
+            ],
+            [
+              `With a proof first (${format.number(rules.proofFirst, 1)} ×) up to`,
+              format.size(largestEnlarged('proofFirst', facts, rules, part)),
+            ],
+            [
+              'Room to sign below',
+              here
+                ? `${format.length(here.fit.below)} ${SIGN_WORDS[signPlan(here.judgement.roomToSign, view.signature)]}`
+                : '',
+            ],
+          ]}
+        />
+      )}
+      <SectionLabel>How it meets the sheet</SectionLabel>
+      <Strips
+        label="How it meets the sheet"
+        value={desk.fit}
+        options={FITS}
+        onChange={desk.setFit}
+      />
+      <Field form={desk.form} name="border" label={`Border, ${desk.place} the size`} />
+      <SectionLabel>Where people stand</SectionLabel>
+      <StandingRule sizing={sizing} />
+      <Small>
+        Rules of thumb: {rules.printPpi} ppi native; labs ask {rules.askSmallPpi} for small,{' '}
+        {rules.askLargePpi} for large prints, and many refuse below {rules.refusePpi}.
+        Change them in the bench settings.
+      </Small>
+      {here?.key.startsWith('own-') && (
+        <Button $small $plain onPress={() => removing.run({ key: here.key })}>
+          Take {here.label} off the ladder
+        </Button>
+      )}
+      <Problem>{removing.problem}</Problem>
+    </Slip>
+  );
+}

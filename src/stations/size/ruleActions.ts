@@ -1,0 +1,77 @@
+'use server';
+import { nominalSize, ownSizeFault, ownSizeKey } from '@/core/sizing';
+import { formatLength, parseSize } from '@/core/units';
+import type { Millimetres } from '@/core/units';
+import { saveSettings, storedSettings } from '@/data';
+import type { BenchSettings } from '@/data';
+import { act, refuse } from '@/studio';
+import type { ActionResult, ActionTools } from '@/studio';
+import { choice, decimal, defineInput, length, text } from '@/studio/input';
+import { OWN_SIZE_WORDS } from './words';
+
+/** Keeps settings of the studio, as a step that can be taken back. */
+async function keepSettings(
+  { write, undoable }: ActionTools,
+  after: Partial<BenchSettings>,
+  label: string,
+): Promise<void> {
+  await write(async (tx) => {
+    const before = await storedSettings(tx, Object.keys(after));
+    await saveSettings(tx, after);
+    await undoable(tx, label, { kind: 'settings', before, after });
+  });
+}
+
+const own = defineInput({ size: text('Own size', { max: 40 }) });
+
+/** Adds a size of the studio's own to every ladder. Answers its key. */
+export async function addOwnSize(typed: unknown): Promise<ActionResult<string>> {
+  return act(own, typed, {}, async ({ size }, tools) => {
+    const at = (message: string) => refuse(message, { size: message });
+    const { units, locale, ownSizes } = tools.settings;
+    const read = parseSize(size, units);
+    if (!read)
+      return at(
+        `Own size: “${size}” cannot be read. Give two edges, such as 40 x 50 cm or 16 x 20 in.`,
+      );
+    const fault = ownSizeFault(read.width, read.height);
+    if (fault)
+      return at(
+        OWN_SIZE_WORDS[fault](size, (n) => formatLength(n as Millimetres, units, locale)),
+      );
+    const key = ownSizeKey(read.width, read.height, read.unit);
+    const label = nominalSize(key)?.label ?? size;
+    if (ownSizes.includes(key)) return at(`Own size: ${label} is on the ladder already.`);
+    await keepSettings(tools, { ownSizes: [...ownSizes, key] }, `adding ${label}`);
+    return key;
+  });
+}
+
+const remove = defineInput({ key: text('Own size', { max: 60 }) });
+
+/** Takes an own size off the ladders; where it is on offer, it stays so. */
+export async function removeOwnSize(typed: unknown): Promise<ActionResult<null>> {
+  return act(remove, typed, {}, async ({ key }, tools) => {
+    const { ownSizes } = tools.settings;
+    if (!ownSizes.includes(key)) return refuse('This size is not on the ladder any more.');
+    const left = ownSizes.filter((k) => k !== key);
+    const label = nominalSize(key)?.label ?? key;
+    await keepSettings(tools, { ownSizes: left }, `taking ${label} off the ladder`);
+    return null;
+  });
+}
+
+const standing = defineInput({
+  standing: choice('Where people stand', ['diagonal', 'fixed', 'hand']),
+  standingFactor: decimal('Standing distance', { min: 0.5, max: 3 }, '×'),
+  standingFixedMm: length('Standing distance', { min: 300, max: 30_000 }),
+});
+
+/** Keeps where people stand as the studio's rule, for every work. */
+export async function keepStanding(typed: unknown): Promise<ActionResult<null>> {
+  return act(standing, typed, {}, async (rule, tools) => {
+    const sizing = { ...tools.settings.sizing, ...rule };
+    await keepSettings(tools, { sizing }, 'the rule of where people stand');
+    return null;
+  });
+}

@@ -1,0 +1,67 @@
+'use client';
+import { useCallback, useEffect, useState } from 'react';
+import { isScreenPpi, screenPpi } from '@/core/sizing';
+
+/** How large a CSS pixel of this screen is, and from where it is looked at. Kept by the browser: it is the screen's, not the studio's. */
+export interface ScreenFacts {
+  pixelsPerMm: number;
+  eyeMm: number;
+  /** Held against a card or a ruler; otherwise taken as 96 CSS pixels an inch. */
+  calibrated: boolean;
+  /** How much the browser enlarged when it was; another enlargement undoes it. */
+  ratio: number;
+}
+
+const KEY = 'glassine.screen';
+const ASSUMED: ScreenFacts = {
+  pixelsPerMm: 96 / 25.4,
+  eyeMm: 600,
+  calibrated: false,
+  ratio: 1,
+};
+
+function stored(): ScreenFacts {
+  try {
+    const found = JSON.parse(
+      window.localStorage.getItem(KEY) ?? '{}',
+    ) as Partial<ScreenFacts>;
+    const facts = { ...ASSUMED, ...found };
+    return isScreenPpi(screenPpi(facts.pixelsPerMm)) && facts.eyeMm > 0 ? facts : ASSUMED;
+  } catch {
+    return ASSUMED;
+  }
+}
+
+/** This screen's facts, and how to keep others. */
+export function useScreen() {
+  const [facts, setFacts] = useState(ASSUMED);
+  const [ratio, setRatio] = useState(1);
+  useEffect(() => {
+    setFacts(stored());
+    const follow = () => setRatio(window.devicePixelRatio);
+    follow();
+    window.addEventListener('resize', follow);
+    return () => window.removeEventListener('resize', follow);
+  }, []);
+  const keep = useCallback((change: Partial<ScreenFacts>) => {
+    setFacts((now) => {
+      const next = { ...now, ...change, ratio: window.devicePixelRatio };
+      try {
+        window.localStorage.setItem(KEY, JSON.stringify(next));
+      } catch {
+        /* A browser that keeps nothing: it holds until the page is left. */
+      }
+      return next;
+    });
+  }, []);
+  return {
+    screen: facts,
+    keep,
+    /** Device pixels for each CSS pixel. */
+    ratio,
+    /** The browser enlarges otherwise than when the screen was calibrated. */
+    zoomed: facts.calibrated && Math.abs(facts.ratio - ratio) > 0.01,
+  };
+}
+
+export type ScreenDesk = ReturnType<typeof useScreen>;

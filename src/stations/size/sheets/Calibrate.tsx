@@ -1,0 +1,140 @@
+'use client';
+import { useState } from 'react';
+import styled from 'styled-components';
+import {
+  CARD,
+  LEAST_SCREEN_PPI,
+  MOST_SCREEN_PPI,
+  isScreenPpi,
+  screenPpi,
+  screenScale,
+} from '@/core/sizing';
+import { parseLength } from '@/core/units';
+import { Button, Problem, Small, TableHead, useBench, useFormat } from '@/shell';
+import type { ScreenDesk } from '../screen';
+
+const RULER_PX = 400;
+
+const Place = styled.div`
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  svg {
+    display: block;
+  }
+  input[type='range'] {
+    width: 420px;
+    max-width: 100%;
+    accent-color: #1c4a78;
+  }
+  input[type='text'] {
+    width: 120px;
+    padding: 5px 7px;
+    text-align: right;
+    border: 1px solid #6f6f6f;
+    background: #fff;
+    color: #161616;
+  }
+`;
+
+/** Why a resolution is none that a screen can have; null when it can. */
+const faultOf = (ppi: number, number: (n: number) => string): string | null =>
+  isScreenPpi(ppi)
+    ? null
+    : `That makes ${number(ppi)} ppi, which no screen has. Screens have ${LEAST_SCREEN_PPI} to ${MOST_SCREEN_PPI}: measure again.`;
+
+/** The screen held against a bank card or a ruler, once, so that what is shown can be true to size. */
+export function Calibrate({ desk, onDone }: { desk: ScreenDesk; onDone: () => void }) {
+  const format = useFormat();
+  const { units } = useBench();
+  const [scale, setScale] = useState(desk.screen.pixelsPerMm);
+  const [typed, setTyped] = useState('');
+  const length = typed.trim() === '' ? null : parseLength(typed, units);
+  const ruled = length !== null && length > 0 ? screenScale(RULER_PX, length) : null;
+  const wrong =
+    typed.trim() === ''
+      ? null
+      : ruled === null
+        ? `The line measures: “${typed}” cannot be read. Give 105 mm or 4.1 in.`
+        : faultOf(screenPpi(ruled), (n) => format.number(n, 1));
+  const ppi = screenPpi(scale);
+  const keep = (pixelsPerMm: number) => {
+    desk.keep({ pixelsPerMm, calibrated: true });
+    onDone();
+  };
+  return (
+    <Place>
+      <TableHead>Hold a bank card against the screen</TableHead>
+      <svg
+        width={CARD.width * scale}
+        height={CARD.height * scale}
+        role="img"
+        aria-label={`A card, ${format.number(CARD.width, 1)} by ${format.number(CARD.height, 2)} mm at ${format.number(ppi, 1)} ppi`}
+      >
+        <rect
+          x={0.75}
+          y={0.75}
+          width={CARD.width * scale - 1.5}
+          height={CARD.height * scale - 1.5}
+          rx={3.18 * scale}
+          fill="#f4f4f2"
+          stroke="#161616"
+          strokeWidth={1.5}
+        />
+        <path
+          d={`M0 ${8 * scale}h${CARD.width * scale}`}
+          stroke="#9c9c9c"
+          strokeWidth={7 * scale}
+        />
+      </svg>
+      <label>
+        <Small>
+          Widen the drawing until it is as large as the card ({format.number(CARD.width, 1)}{' '}
+          × {format.number(CARD.height, 2)} mm): {format.number(ppi, 1)} ppi
+        </Small>
+        <input
+          type="range"
+          min={screenScale(LEAST_SCREEN_PPI, 25.4 as typeof CARD.width)}
+          max={12}
+          step={0.01}
+          aria-label="Width of the drawn card"
+          value={scale}
+          onChange={(e) => setScale(Number(e.target.value))}
+        />
+      </label>
+      <div>
+        <Button onPress={() => keep(scale)}>It is as large as the card</Button>
+      </div>
+      <TableHead>Or lay a ruler along this line</TableHead>
+      <svg width={RULER_PX} height={18} role="img" aria-label="A line to be measured">
+        <path
+          d={`M0.75 2v14M${RULER_PX - 0.75} 2v14M0 9h${RULER_PX}`}
+          stroke="var(--ink)"
+          strokeWidth={1.5}
+        />
+      </svg>
+      <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
+        <label style={{ fontSize: 13 }}>
+          The line measures{' '}
+          <input
+            type="text"
+            value={typed}
+            aria-invalid={wrong !== null}
+            onChange={(e) => setTyped(e.target.value)}
+          />
+        </label>
+        <Button
+          $plain
+          isDisabled={ruled === null || wrong !== null}
+          onPress={() => ruled !== null && keep(ruled)}
+        >
+          It does
+        </Button>
+        <Button $plain onPress={onDone}>
+          Not now
+        </Button>
+      </div>
+      <Problem>{wrong}</Problem>
+    </Place>
+  );
+}

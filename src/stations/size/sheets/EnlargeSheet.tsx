@@ -1,0 +1,250 @@
+'use client';
+import { useRef, useState } from 'react';
+import type { KeyboardEvent, PointerEvent } from 'react';
+import styled from 'styled-components';
+import { WHOLE, crispFrom } from '@/core/sizing';
+import type { SizingRules } from '@/core/sizing';
+import { ppi as asPpi } from '@/core/units';
+import {
+  Bench,
+  Figures,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTable,
+  SlipTitle,
+  Small,
+  Surface,
+  splitUnit,
+  useFormat,
+} from '@/shell';
+import { lookOf } from '../lookSource';
+import { useScreen } from '../screen';
+import type { SheetProps } from '../useSizing';
+
+const FACTORS = [1, 1.5, 2, 3] as const;
+const PANE = 372;
+const STEP = 0.01;
+
+const Panes = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  gap: 10px;
+  figure {
+    min-width: 0;
+  }
+  img {
+    display: block;
+    width: 100%;
+    height: 232px;
+    object-fit: none;
+    object-position: center;
+    background: #9c9c9c;
+    border: 1px solid var(--line);
+  }
+  figcaption {
+    display: flex;
+    justify-content: space-between;
+    font-size: 13px;
+    padding-top: 2px;
+  }
+`;
+
+const Overview = styled.div`
+  position: relative;
+  touch-action: none;
+  cursor: crosshair;
+  img {
+    display: block;
+    width: 100%;
+    max-height: 230px;
+    object-fit: fill;
+  }
+  svg {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+  }
+  &:focus-visible {
+    outline: 2px solid var(--blue);
+    outline-offset: 2px;
+  }
+`;
+
+const between = (value: number) => Math.max(0, Math.min(1, value));
+
+const bandOf = (factor: number, rules: SizingRules): string =>
+  factor <= 1
+    ? 'native'
+    : factor <= rules.resamplerHolds
+      ? 'held'
+      : factor <= rules.proofFirst
+        ? 'proof first'
+        : 'too far';
+
+/** How it enlarges: one detail at several enlargements, with the resampling of the print file. */
+export function EnlargeSheet({ view, master, sizing, head }: SheetProps) {
+  const { rules } = sizing;
+  const format = useFormat();
+  const { ratio } = useScreen();
+  const [spot, setSpot] = useState({ x: 0.5, y: 0.5 });
+  const overview = useRef<HTMLDivElement>(null);
+  const { width, height, detail } = master.facts;
+  const pane = (factor: number) => {
+    const print = {
+      width: Math.round(width * factor),
+      height: Math.round(height * factor),
+    };
+    const window = {
+      width: Math.min(print.width, Math.round(PANE * ratio)),
+      height: Math.min(print.height, Math.round(232 * ratio)),
+    };
+    const from = (middle: number, whole: number, part: number) =>
+      Math.max(0, Math.min(whole - part, Math.round(middle * whole - part / 2)));
+    const look = lookOf(master.id, WHOLE, { print, screen: print });
+    return {
+      src: look.url(
+        from(spot.x, print.width, window.width),
+        from(spot.y, print.height, window.height),
+        window.width,
+        window.height,
+      ),
+      window,
+    };
+  };
+  const point = (event: PointerEvent) => {
+    const box = overview.current!.getBoundingClientRect();
+    setSpot({
+      x: between((event.clientX - box.left) / box.width),
+      y: between((event.clientY - box.top) / box.height),
+    });
+  };
+  const press = (event: KeyboardEvent) => {
+    const [across, down] =
+      { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[
+        event.key
+      ] ?? [];
+    if (across === undefined || down === undefined) return;
+    const far = STEP * (event.shiftKey ? 5 : 1);
+    setSpot((s) => ({ x: between(s.x + across * far), y: between(s.y + down * far) }));
+    event.preventDefault();
+  };
+  const worth = rules.printPpi;
+  const mark = pane(1).window;
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        <Panes>
+          {FACTORS.map((factor) => {
+            const { src } = pane(factor);
+            return (
+              <figure key={factor}>
+                <img
+                  src={src}
+                  alt={`The spot enlarged ${format.number(factor, 1)} times`}
+                  style={ratio === 1 ? undefined : { objectFit: 'cover' }}
+                  data-testid={`enlarged-${factor}`}
+                />
+                <figcaption>
+                  <strong>{format.number(factor, factor % 1 === 0 ? 0 : 1)} ×</strong>
+                  <span>
+                    {format.size({
+                      width: ((width * factor * 25.4) / rules.printPpi) as never,
+                      height: ((height * factor * 25.4) / rules.printPpi) as never,
+                    })}{' '}
+                    at {rules.printPpi} ppi
+                  </span>
+                </figcaption>
+              </figure>
+            );
+          })}
+        </Panes>
+      </Surface>
+      <Slip label="How it enlarges">
+        <SlipTitle>One detail, enlarged</SlipTitle>
+        <SlipSub>one pixel of the print file to one of the screen</SlipSub>
+        <Overview
+          ref={overview}
+          tabIndex={0}
+          role="application"
+          aria-roledescription="place in the picture"
+          aria-label={`The spot that is enlarged: ${format.percent(spot.x)} across, ${format.percent(spot.y)} down. Arrow keys move it.`}
+          onPointerDown={(e) => {
+            e.currentTarget.setPointerCapture(e.pointerId);
+            point(e);
+          }}
+          onPointerMove={(e) => e.buttons > 0 && point(e)}
+          onKeyDown={press}
+        >
+          {master.preview && <img src={master.preview} alt="" draggable={false} />}
+          <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden>
+            <rect
+              x={spot.x * 100 - (mark.width / width) * 50}
+              y={spot.y * 100 - (mark.height / height) * 50}
+              width={(mark.width / width) * 100}
+              height={(mark.height / height) * 100}
+              fill="none"
+              stroke="#fff"
+              strokeWidth={3}
+              vectorEffect="non-scaling-stroke"
+            />
+            <rect
+              x={spot.x * 100 - (mark.width / width) * 50}
+              y={spot.y * 100 - (mark.height / height) * 50}
+              width={(mark.width / width) * 100}
+              height={(mark.height / height) * 100}
+              fill="none"
+              stroke="#161616"
+              strokeWidth={1}
+              vectorEffect="non-scaling-stroke"
+            />
+          </svg>
+        </Overview>
+        <Figures
+          figures={[
+            {
+              ...splitUnit(format.percent(detail ?? 1)),
+              label: detail === null ? 'is taken for detail' : 'of its pixels is detail',
+            },
+            {
+              ...splitUnit(format.distance(crispFrom(asPpi(worth * (detail ?? 1))))),
+              label: 'native, crisp from',
+            },
+          ]}
+        />
+        <Sentence>
+          Up to {format.number(rules.resamplerHolds, 1)} × a good resampler holds; to{' '}
+          {format.number(rules.proofFirst, 1)} × order a resolution proof before paying for
+          the big one.
+        </Sentence>
+        <SectionLabel>What each would be</SectionLabel>
+        <SlipTable aria-label="Enlargements">
+          <thead>
+            <tr>
+              <th>× file</th>
+              <th>crisp from</th>
+              <th>rule of thumb</th>
+            </tr>
+          </thead>
+          <tbody>
+            {FACTORS.map((factor) => (
+              <tr key={factor}>
+                <td>{format.number(factor, 1)}</td>
+                <td>
+                  {format.distance(crispFrom(asPpi((worth / factor) * (detail ?? 1))))}
+                </td>
+                <td>{bandOf(factor / (detail ?? 1), rules)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </SlipTable>
+        <Small>
+          Resampled as the print file is (Lanczos, three lobes), before output sharpening.
+        </Small>
+      </Slip>
+    </Bench>
+  );
+}

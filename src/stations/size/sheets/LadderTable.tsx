@@ -1,0 +1,181 @@
+'use client';
+import { memo, useMemo } from 'react';
+import type { SizingRules } from '@/core/sizing';
+import { formatSizeFigures } from '@/core/units';
+import type { Size } from '@/core/units';
+import { DataTable, useBench, useFormat } from '@/shell';
+import type { Column, Format } from '@/shell';
+import type { Step } from '../useSizing';
+import { adviceTone, adviceWord, bytesWords } from '../words';
+
+interface LadderTableProps {
+  steps: Step[];
+  rules: SizingRules;
+  picked: string | null;
+  chosen: ReadonlySet<string>;
+  onPick: (key: string) => void;
+  onChoose: (key: string) => void;
+}
+
+/** Figures of the table without their unit: it stands in the head. */
+const bare = (text: string) => text.replace(/\u202f.*$/, '');
+
+const Tick = ({
+  step,
+  chosen,
+  onChoose,
+}: Pick<LadderTableProps, 'chosen' | 'onChoose'> & { step: Step }) => (
+  <input
+    type="checkbox"
+    aria-label={`Choose ${step.label}`}
+    checked={chosen.has(step.key)}
+    onChange={() => onChoose(step.key)}
+    onClick={(e) => e.stopPropagation()}
+  />
+);
+
+const ppiWords = ({ across, down }: Step['judgement']['figures'], format: Format) =>
+  Math.abs(across - down) < 0.5
+    ? format.number(Math.min(across, down))
+    : `${format.number(across)} × ${format.number(down)}`;
+
+/** Every size of the ladder with its figures; sorted by its heads, walked by arrow keys. */
+export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
+  const { steps, rules, picked, chosen, onPick, onChoose } = props;
+  const format = useFormat();
+  const { units, locale } = useBench();
+  const unit = units === 'metric' ? 'cm' : 'in';
+  const inHead = units === 'metric' ? 'm' : 'in';
+  const columns = useMemo((): Column<Step>[] => {
+    const figures = (s: Size) => formatSizeFigures(s, units, locale);
+    const distance = (mm: number) =>
+      units === 'metric' ? format.number(mm / 1000, 2) : bare(format.length(mm));
+    const area = (s: Size) => s.width * s.height;
+    return [
+      {
+        key: 'chosen',
+        head: 'choose',
+        unsorted: true,
+        value: () => '',
+        cell: (s) => <Tick step={s} chosen={chosen} onChoose={onChoose} />,
+      },
+      {
+        key: 'size',
+        head: 'size',
+        byFigure: true,
+        short: true,
+        value: (s) => area(s.fit.sheet),
+        cell: (s) => (
+          <>
+            {s.label}
+            {s.decided?.kind === 'offered' && ' ✓'}
+          </>
+        ),
+      },
+      {
+        key: 'image',
+        head: `image, ${unit}`,
+        figure: true,
+        value: (s) => area(s.fit.image),
+        cell: (s) => figures(s.fit.image),
+      },
+      {
+        key: 'sheet',
+        head: `sheet, ${unit}`,
+        figure: true,
+        value: (s) => area(s.fit.sheet),
+        cell: (s) => figures(s.fit.sheet),
+      },
+      {
+        key: 'ppi',
+        head: 'ppi',
+        figure: true,
+        value: (s) => s.judgement.figures.ppi,
+        cell: (s) => ppiWords(s.judgement.figures, format),
+      },
+      {
+        key: 'worth',
+        head: 'worth',
+        figure: true,
+        value: (s) => s.judgement.figures.worth,
+        cell: (s) => format.number(s.judgement.figures.worth),
+      },
+      {
+        key: 'asked',
+        head: 'asked',
+        figure: true,
+        value: (s) => s.judgement.figures.asked,
+        cell: (s) =>
+          `${format.number(s.judgement.figures.asked)}${s.judgement.meetsAsked ? '' : s.judgement.labsRefuse ? ' ▼' : ' ▲'}`,
+      },
+      {
+        key: 'master',
+        head: '× file',
+        figure: true,
+        value: (s) => s.judgement.figures.enlargement,
+        cell: (s) => format.number(s.judgement.figures.enlargement, 2),
+      },
+      {
+        key: 'original',
+        head: '× orig.',
+        figure: true,
+        value: (s) => s.original,
+        cell: (s) => format.number(s.original, 2),
+      },
+      {
+        key: 'crop',
+        head: 'lost, %',
+        figure: true,
+        value: (s) => s.judgement.figures.cropShare,
+        cell: (s) => format.number(s.judgement.figures.cropShare * 100, 1),
+      },
+      {
+        key: 'crisp',
+        head: `crisp, ${inHead}`,
+        figure: true,
+        value: (s) => s.judgement.figures.crispFrom,
+        cell: (s) => distance(s.judgement.figures.crispFrom),
+      },
+      {
+        key: 'stand',
+        head: `stand, ${inHead}`,
+        figure: true,
+        value: (s) => s.judgement.figures.standing,
+        cell: (s) => distance(s.judgement.figures.standing),
+      },
+      {
+        key: 'bytes',
+        head: 'file',
+        figure: true,
+        value: (s) => s.bytes,
+        cell: (s) => bytesWords(s.bytes, format),
+      },
+      {
+        key: 'verdict',
+        head: 'verdict',
+        byFigure: true,
+        short: true,
+        value: (s) => s.judgement.figures.crispFrom / s.judgement.figures.standing,
+        cell: (s) => (
+          <span data-tone={adviceTone(s.judgement)}>
+            {s.reopened ? 'open again' : adviceWord(s.judgement)}
+          </span>
+        ),
+      },
+    ];
+    // The rules change what is judged of the steps, and how it is said.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [format, units, locale, unit, inHead, chosen, onChoose, rules]);
+  return (
+    <DataTable
+      label="Ladder of sizes"
+      rows={steps}
+      columns={columns}
+      id={(s) => s.key}
+      picked={picked}
+      picksOnFocus
+      tight
+      onPick={(s) => onPick(s.key)}
+    />
+  );
+});

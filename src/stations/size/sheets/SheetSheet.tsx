@@ -1,0 +1,210 @@
+'use client';
+import { useState } from 'react';
+import { planMat } from '@/core/finishing';
+import type { MatPlan } from '@/core/finishing';
+import { sheetCautions, signPlan } from '@/core/sizing';
+import type { FitResult } from '@/core/sizing';
+import { mm } from '@/core/units';
+import {
+  Bench,
+  DownloadLink,
+  Empty,
+  FactList,
+  Field,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  Strips,
+  Surface,
+  useFormat,
+} from '@/shell';
+import { SIGN_WORDS } from '@/studio/signWords';
+import { SizeActions } from '../SizeSlip';
+import { sheetCautionWords, sheetWords } from '../sheetWords';
+import { WEIGHTINGS } from '../useLayout';
+import type { SheetProps } from '../useSizing';
+import { FITS, PLACES } from '../words';
+import { MAT_ABOVE, SheetDrawing } from './SheetDrawing';
+import type { Presented } from './SheetDrawing';
+
+const PRESENTED: [Presented, string][] = [
+  ['flat', 'Flat'],
+  ['mat', 'Under a mat'],
+  ['float', 'Floating'],
+];
+const SIDE_NAMES: Record<string, string> = {
+  above: 'Above',
+  right: 'Right',
+  below: 'Below',
+  left: 'Left',
+};
+/** The mat drawn here shows this much white; another one is planned at Finish. */
+const REVEAL = mm(10);
+const OFF = mm(1);
+
+const matOf = (fit: FitResult): MatPlan =>
+  planMat({
+    image: fit.image,
+    margins: {
+      sides: mm(Math.min(fit.left, fit.right)),
+      above: fit.above,
+      below: fit.below,
+    },
+    style: fit.below > REVEAL + 3 * OFF ? 'reveal' : 'overlap',
+    perSide: fit.below > REVEAL + 3 * OFF ? REVEAL : mm(5),
+    tolerances: [OFF, OFF, OFF],
+    borders: { sides: mm(MAT_ABOVE), above: mm(MAT_ABOVE), below: mm(MAT_ABOVE + 15) },
+    mouldingWidth: mm(20),
+    sawLoss: mm(0),
+    glazing: { thickness: mm(2), material: 'glass' },
+  });
+
+/** What the way of presenting it does to the print. */
+function presentedWords(
+  presented: Presented,
+  mat: MatPlan | null,
+  length: (n: number) => string,
+) {
+  if (presented === 'float')
+    return 'Floating: all of the sheet is seen, its edges as well. Signed below the image it shows.';
+  if (presented === 'mat' && mat)
+    return mat.catches
+      ? `Under a mat that ${mat.signatureShows ? `shows ${length(REVEAL)} of white: number and signature show` : 'covers the edge of the picture: what is signed in the border is hidden'}. It holds the sheet by ${length(mat.heldBy)} at its narrowest; ${length(mat.worstCase)} may be off.`
+      : `The mat holds the sheet by ${length(mat.heldBy)} only, and ${length(mat.worstCase)} may be off: it can fall through. Widen the border.`;
+  return null;
+}
+
+/** Sheet: borders, bleed, torn edges, marks and where it is signed, to scale; and its drawing to take along. */
+export function SheetSheet(props: SheetProps) {
+  const { view, master, sizing, head } = props;
+  const { here, desk, rules } = sizing;
+  const format = useFormat();
+  const [presented, setPresented] = useState<Presented>('flat');
+  if (!here)
+    return (
+      <Bench>
+        <Surface>
+          {head}
+          <Empty title="The border eats the sheet">
+            <p>Make it narrower on the ladder, or choose a larger size there.</p>
+          </Empty>
+        </Surface>
+      </Bench>
+    );
+  const { fit } = here;
+  const mat = presented === 'mat' ? matOf(fit) : null;
+  const cautions = sheetCautions(fit, rules);
+  const plan = signPlan(here.judgement.roomToSign, view.signature);
+  const said = presentedWords(presented, mat, format.length);
+  const query = new URLSearchParams({ size: here.key, ...(desk.typed ?? {}) });
+  const file = (form: string) => `/api/sheets/${view.work.id}?${query}&form=${form}`;
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        <div style={{ width: 330, flex: 'none' }}>
+          <Strips
+            label="How it is presented"
+            value={presented}
+            options={PRESENTED}
+            onChange={setPresented}
+          />
+        </div>
+        <SheetDrawing
+          fit={fit}
+          rules={rules}
+          picture={master.preview}
+          presented={presented}
+          mat={mat}
+          label={sheetWords(here.label, fit, format)}
+        />
+        <Small>
+          {said ??
+            'Dashed: cut or torn to; dotted: what the printer leaves blank; strokes at the corners and middles: where to cut, and the middle.'}
+        </Small>
+      </Surface>
+      <Slip label="The sheet" actions={<SizeActions {...props} />}>
+        <SlipTitle>{here.label}</SlipTitle>
+        <SlipSub>
+          image {format.size(fit.image)} on {format.size(fit.sheet)}
+        </SlipSub>
+        {cautions.map((c) => (
+          <Sentence key={c.code} $tone="caution">
+            {sheetCautionWords(c, format)}
+            {c.code === 'noRoomToSign' && ` ${SIGN_WORDS[plan]}.`}
+          </Sentence>
+        ))}
+        <Strips
+          label="How it meets the sheet"
+          value={desk.fit}
+          options={FITS}
+          onChange={desk.setFit}
+        />
+        <Strips
+          label="Where the border lies"
+          value={desk.place}
+          options={PLACES}
+          onChange={desk.setPlace}
+        />
+        <Strips
+          label="Border on each side"
+          value={desk.weighting}
+          options={WEIGHTINGS}
+          onChange={desk.setWeighting}
+        />
+        {desk.weighting !== 'sides' && (
+          <Field form={desk.form} name="border" label={`Border, ${desk.place} the size`} />
+        )}
+        {desk.shown.map((name) => (
+          <Field key={name} form={desk.form} name={name} label={SIDE_NAMES[name]!} />
+        ))}
+        <Field form={desk.form} name="bleed" label="Bleed, where it runs to the edge" />
+        <Field form={desk.form} name="deckle" label="Torn away on each side" />
+        <FactList
+          facts={[
+            ['Paper to print on', format.size(fit.paper)],
+            [
+              'White above, below',
+              `${format.length(fit.above)}, ${format.length(fit.below)}`,
+            ],
+            [
+              'White left, right',
+              `${format.length(fit.left)}, ${format.length(fit.right)}`,
+            ],
+            ...(fit.beyond > 0
+              ? ([['Left after trimming or tearing', format.size(fit.sheet)]] as [
+                  string,
+                  string,
+                ][])
+              : []),
+          ]}
+        />
+        <SectionLabel>The drawing, at 1 : 1</SectionLabel>
+        <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
+          <DownloadLink $small $plain href={file('pdf')}>
+            PDF, one page
+          </DownloadLink>
+          <DownloadLink $small $plain href={file('a4')}>
+            on A4 pages
+          </DownloadLink>
+          <DownloadLink $small $plain href={file('letter')}>
+            on Letter
+          </DownloadLink>
+          <DownloadLink $small $plain href={file('svg')}>
+            SVG
+          </DownloadLink>
+          <DownloadLink $small $plain href={`/api/size-sheets/${view.work.id}`}>
+            Size sheet of all on offer
+          </DownloadLink>
+        </div>
+        <Small>
+          Deckle: score the back along a rule, fold both ways, pull the strip sideways. Mind
+          the blade.
+        </Small>
+      </Slip>
+    </Bench>
+  );
+}

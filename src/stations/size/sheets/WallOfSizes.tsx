@@ -1,0 +1,120 @@
+'use client';
+import { memo } from 'react';
+import type { Rung } from '@/core/sizing';
+import { Dimension, PrintOnSheet, useFormat } from '@/shell';
+
+const WIDTH = 770;
+const GAP = 14;
+const FOOT = 26;
+const HEAD = 30;
+/** Drawn smaller than this, a print needs no more than the smallest tile of its picture. */
+const SMALL = 200;
+/** Narrower than this there is no room for a label under a print. */
+const LABEL = 46;
+
+interface WallProps {
+  rungs: Rung[];
+  picture: string | null;
+  /** The whole picture in few pixels, for small drawings. */
+  small: string | null;
+  picked: string;
+  offered: ReadonlySet<string>;
+  tallest: number;
+  onPick: (key: string) => void;
+}
+
+/** Where each print stands: beside one another, or, where there are too many, behind one another. */
+function places(rungs: Rung[], tallestAllowed: number) {
+  const widths = rungs.map((r) => r.fit.sheet.width);
+  const across = widths.reduce((total, w) => total + w, 0);
+  const tallest = Math.max(...rungs.map((r) => r.fit.sheet.height));
+  const byHeight = tallestAllowed / tallest;
+  const gaps = GAP * (rungs.length - 1);
+  const byWidth = (WIDTH - gaps - 8) / across;
+  const last = widths.at(-1) ?? 0;
+  // Rather behind one another than smaller than two thirds of what the height allows.
+  const scale = Math.max(
+    Math.min(byWidth, byHeight),
+    Math.min(byHeight, (WIDTH * 0.66) / last) * 0.66,
+  );
+  const room = WIDTH - 8 - last * scale;
+  const needed = (across - last) * scale + gaps;
+  const squeeze = Math.min(1, room / Math.max(1, needed));
+  let x = 4;
+  const lefts = widths.map((w) => {
+    const left = x;
+    x += (w * scale + GAP) * squeeze;
+    return left;
+  });
+  return { scale, lefts, ground: HEAD + tallest * scale, crowded: squeeze < 1 };
+}
+
+/** All sizes of the ladder on one ground line, to one scale, with the real picture. */
+export const WallOfSizes = memo(function WallOfSizes(props: WallProps) {
+  const { rungs, picture, small, picked, offered, onPick } = props;
+  const format = useFormat();
+  const { scale, lefts, ground, crowded } = places(rungs, props.tallest);
+  const words = (r: Rung) =>
+    `${r.label}, ${format.length(r.fit.sheet.width)} wide, ${format.number(r.judgement.figures.ppi)} ppi${offered.has(r.key) ? ', on offer' : ''}`;
+  // The smaller stand in front; the one that is picked before them all.
+  const order = rungs.map((r, i) => ({ r, left: lefts[i]! })).reverse();
+  order.sort((a, b) => Number(a.r.key === picked) - Number(b.r.key === picked));
+  let labelled = -LABEL;
+  const labels = new Set(
+    rungs.filter((r, i) => {
+      const middle = lefts[i]! + (r.fit.sheet.width * scale) / 2;
+      if (crowded ? r.key !== picked : middle - labelled < LABEL) return false;
+      labelled = middle;
+      return true;
+    }),
+  );
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${ground + FOOT}`}
+      width="100%"
+      role="group"
+      aria-label={`Prints to one scale: ${rungs.map(words).join('; ')}`}
+      style={{ flex: 'none' }}
+    >
+      <path d={`M0 ${ground + 4}H${WIDTH}`} stroke="var(--line)" />
+      {order.map(({ r, left }) => {
+        const w = r.fit.sheet.width * scale;
+        const h = r.fit.sheet.height * scale;
+        const here = r.key === picked;
+        return (
+          <g key={r.key} onClick={() => onPick(r.key)} style={{ cursor: 'pointer' }}>
+            <PrintOnSheet
+              fit={r.fit}
+              picture={Math.max(w, h) < SMALL ? small : picture}
+              scale={scale}
+              x={left}
+              y={ground - h}
+              picked={here}
+            />
+            {here && (
+              <Dimension
+                from={left}
+                to={left + w}
+                at={ground - h - 15}
+                text={format.length(r.fit.sheet.width)}
+              />
+            )}
+            {(labels.has(r) || here) && (
+              <text
+                x={Math.min(WIDTH - 40, Math.max(34, left + w / 2))}
+                y={ground + 20}
+                textAnchor="middle"
+                fontSize={12}
+                fontWeight={here ? 600 : 400}
+                fill={here ? 'var(--blue)' : 'var(--ink)'}
+              >
+                {r.label.replace(/ (cm|in)$/, '')}
+                {offered.has(r.key) ? ' ✓' : ''}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+});

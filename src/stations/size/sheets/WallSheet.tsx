@@ -1,0 +1,250 @@
+'use client';
+import { useCallback, useMemo, useState } from 'react';
+import { angularScale, stepFrom, subtends } from '@/core/sizing';
+import { mm, parseLength } from '@/core/units';
+import type { Millimetres } from '@/core/units';
+import {
+  Bench,
+  Button,
+  Empty,
+  Figures,
+  Problem,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  Surface,
+  splitUnit,
+  useBench,
+  useFormat,
+  useSingleKeys,
+} from '@/shell';
+import { lookSource } from '../lookSource';
+import { useScreen } from '../screen';
+import type { ScreenDesk } from '../screen';
+import type { SheetProps, Step } from '../useSizing';
+import { hangScene } from '../wallScene';
+import type { Hung } from '../wallScene';
+import { AngularView } from './AngularView';
+import { Calibrate } from './Calibrate';
+import { WallSketch } from './WallSketch';
+
+const MOST_BESIDE = 4;
+const NEAREST_EYE = 200;
+const FARTHEST_EYE = 5000;
+
+/** How far the one who looks sits from the screen. */
+function EyeField({ desk }: { desk: ScreenDesk }) {
+  const format = useFormat();
+  const { units } = useBench();
+  const [typed, setTyped] = useState<string | null>(null);
+  const text = typed ?? format.distance(desk.screen.eyeMm);
+  const length = parseLength(text, units);
+  const wrong =
+    length === null
+      ? `You sit at: “${text}” cannot be read. Give 60 cm or 24 in.`
+      : length < NEAREST_EYE || length > FARTHEST_EYE
+        ? `You sit at: ${format.distance(length)} is no place to look at a screen from. Give ${format.distance(NEAREST_EYE)} to ${format.distance(FARTHEST_EYE)}.`
+        : null;
+  return (
+    <>
+      <label style={{ display: 'flex', fontSize: 13, gap: 10, alignItems: 'center' }}>
+        <span style={{ flex: 1, color: 'var(--soft)' }}>You sit from the screen at</span>
+        <input
+          type="text"
+          aria-label="You sit from the screen at"
+          aria-invalid={wrong !== null}
+          value={text}
+          style={{
+            width: 110,
+            padding: '5px 7px',
+            textAlign: 'right',
+            border: '1px solid #6f6f6f',
+          }}
+          onChange={(e) => {
+            setTyped(e.target.value);
+            const read = parseLength(e.target.value, units);
+            if (read !== null && read >= NEAREST_EYE && read <= FARTHEST_EYE)
+              desk.keep({ eyeMm: read });
+          }}
+        />
+      </label>
+      <Problem>{wrong}</Problem>
+    </>
+  );
+}
+
+/** The sizes that hang beside the one that is picked. */
+function useBeside(steps: Step[], here: Step | undefined) {
+  const [beside, setBeside] = useState<ReadonlySet<string>>(new Set());
+  const toggle = (key: string) =>
+    setBeside((now) => {
+      const next = new Set(now);
+      if (!next.delete(key) && next.size < MOST_BESIDE - 1) next.add(key);
+      return next;
+    });
+  const hung = steps.filter((s) => s.key === here?.key || beside.has(s.key));
+  return { beside, toggle, hung };
+}
+
+/** How crisp a print is from where it is looked at now. */
+function fromHere(step: Step, distance: number, say: (mm: number) => string) {
+  const { crispFrom } = step.judgement.figures;
+  return crispFrom <= distance
+    ? `Crisp from here, and up to ${say(crispFrom)}.`
+    : `Soft from here: it is crisp from ${say(crispFrom)}.`;
+}
+
+/** On the wall: prints at the angle they will be seen at, out of the master's own pixels. */
+export function WallSheet({ view, master, sizing, head }: SheetProps) {
+  const { here, steps, rules } = sizing;
+  const format = useFormat();
+  const desk = useScreen();
+  const [calibrating, setCalibrating] = useState(false);
+  const stands = here?.judgement.figures.standing ?? mm(2000);
+  const [chosen, setDistance] = useState<Millimetres | null>(null);
+  const distance = chosen ?? stands;
+  const { beside, toggle, hung } = useBeside(steps, here);
+  const scene = useMemo(
+    () =>
+      hangScene(
+        hung.map(({ key, label, fit }) => ({ key, label, fit })),
+        rules,
+      ),
+    [hung, rules],
+  );
+  const step = useCallback(
+    (away: boolean) => setDistance((now) => stepFrom(now ?? stands, away)),
+    [stands],
+  );
+  useSingleKeys((key) => {
+    const closer = key === '+' || key === '=';
+    if (closer || key === '-') step(!closer);
+    return closer || key === '-';
+  });
+  const scale = angularScale(desk.screen.pixelsPerMm, mm(desk.screen.eyeMm), distance);
+  const { ratio } = desk;
+  const look = useCallback(
+    (print: Hung) => lookSource(master.id, print.fit, rules.printPpi, scale * ratio),
+    [master.id, rules.printPpi, scale, ratio],
+  );
+  const centre = scene.hung.find((h) => h.key === here?.key);
+  if (!here || !centre || !view.tiles)
+    return (
+      <Bench>
+        <Surface>
+          {head}
+          <Empty title="No size is picked">
+            <p>Choose one on the ladder to see how it looks on the wall.</p>
+          </Empty>
+        </Surface>
+      </Bench>
+    );
+  const width = here.fit.sheet.width;
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        {calibrating ? (
+          <Calibrate desk={desk} onDone={() => setCalibrating(false)} />
+        ) : (
+          <>
+            <AngularView
+              scene={scene}
+              tiles={view.tiles}
+              scale={scale}
+              look={look}
+              centre={centre}
+              label={`${hung.map((s) => s.label).join(', ')} as seen from ${format.distance(distance)}, from this chair at ${format.distance(desk.screen.eyeMm)}`}
+            />
+            <Small>
+              Drag or use the arrow keys to look around; + steps closer, − steps back.
+              Before output sharpening.
+            </Small>
+          </>
+        )}
+      </Surface>
+      <Slip
+        label="On the wall"
+        actions={
+          <>
+            <Button onPress={() => step(false)}>Step closer</Button>
+            <Button $plain onPress={() => step(true)}>
+              Step back
+            </Button>
+            <Button $plain onPress={() => setCalibrating(!calibrating)}>
+              {desk.screen.calibrated ? 'Calibrate anew' : 'Calibrate'}
+            </Button>
+          </>
+        }
+      >
+        <SlipTitle>
+          {here.label}, from {format.distance(distance)}
+        </SlipTitle>
+        <SlipSub>
+          people stand at {format.distance(stands)}; {format.size(here.fit.sheet)}
+        </SlipSub>
+        <Figures
+          figures={[
+            { ...splitUnit(format.distance(distance)), label: 'looked at from' },
+            {
+              value: format.number(subtends(width, distance), 1),
+              unit: '°',
+              label: 'it takes of your view',
+            },
+            {
+              ...splitUnit(format.length((width * scale) / desk.screen.pixelsPerMm)),
+              label: 'wide on this screen',
+            },
+          ]}
+        />
+        <Sentence $tone={here.judgement.figures.crispFrom > distance ? 'caution' : 'plain'}>
+          {fromHere(here, distance, format.distance)}
+        </Sentence>
+        <WallSketch scene={scene} picture={master.preview} picked={here.key} />
+        <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
+          <Button $small $plain onPress={() => setDistance(mm(rules.handDistanceMm))}>
+            In the hand
+          </Button>
+          <Button $small $plain onPress={() => setDistance(null)}>
+            Where people stand
+          </Button>
+          <Button $small $plain onPress={() => setDistance(mm(2500))}>
+            From the sofa
+          </Button>
+        </div>
+        <EyeField desk={desk} />
+        {!desk.screen.calibrated && (
+          <Small>
+            This screen is taken to have 96 ppi. Calibrate it once with a bank card or a
+            ruler, and angles are true.
+          </Small>
+        )}
+        {desk.zoomed && (
+          <Sentence $tone="caution">
+            The browser enlarges otherwise than when this screen was calibrated: set it
+            back, or calibrate anew.
+          </Sentence>
+        )}
+        <SectionLabel>Beside it, {MOST_BESIDE - 1} at most</SectionLabel>
+        <div style={{ display: 'flex', gap: '4px 12px', flexWrap: 'wrap', fontSize: 13 }}>
+          {steps
+            .filter((s) => s.key !== here.key)
+            .map((s) => (
+              <label key={s.key}>
+                <input
+                  type="checkbox"
+                  checked={beside.has(s.key)}
+                  disabled={!beside.has(s.key) && beside.size >= MOST_BESIDE - 1}
+                  onChange={() => toggle(s.key)}
+                />{' '}
+                {s.label}
+              </label>
+            ))}
+        </div>
+      </Slip>
+    </Bench>
+  );
+}

@@ -1,0 +1,157 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { plainLayout } from '@/core/sizing';
+import type { Fit, Layout, Place } from '@/core/sizing';
+import { mm, parseLength } from '@/core/units';
+import type { Millimetres } from '@/core/units';
+import { useBench, useFormat } from '@/shell';
+import type { Form, TypedValues } from '@/shell';
+import { LAYOUT_LIMITS, layoutOf } from './layoutForm';
+
+/** Even all round, weighted at the foot, or each side by itself. */
+export type Weighting = 'even' | 'foot' | 'sides';
+export const WEIGHTINGS: [Weighting, string][] = [
+  ['even', 'Even'],
+  ['foot', 'Weighted'],
+  ['sides', 'Each side'],
+];
+
+const SHOWN: Record<Weighting, readonly string[]> = {
+  even: [],
+  foot: ['below'],
+  sides: ['above', 'right', 'below', 'left'],
+};
+const TITLES: Record<string, string> = {
+  border: 'Border',
+  above: 'Border above',
+  right: 'Border right',
+  below: 'Border below',
+  left: 'Border left',
+  bleed: 'Bleed',
+  deckle: 'Torn away',
+};
+const mostOf = (name: string): number =>
+  name === 'bleed'
+    ? LAYOUT_LIMITS.bleed
+    : name === 'deckle'
+      ? LAYOUT_LIMITS.deckle
+      : LAYOUT_LIMITS.border;
+
+export interface LayoutDesk {
+  form: Form;
+  fit: Fit;
+  setFit: (fit: Fit) => void;
+  place: Place;
+  setPlace: (place: Place) => void;
+  weighting: Weighting;
+  setWeighting: (w: Weighting) => void;
+  /** Which of the fields count now. */
+  shown: readonly string[];
+  /** The layout as it was last typed right. */
+  layout: Layout;
+  /** What was typed, for the action; null while something cannot be read. */
+  typed: TypedValues | null;
+  /** Lays out as a size was offered. */
+  take: (layout: Layout) => void;
+}
+
+const weightingOf = ({ borders: b }: Layout): Weighting =>
+  b.above !== b.left || b.above !== b.right
+    ? 'sides'
+    : b.below === b.above
+      ? 'even'
+      : 'foot';
+
+/** How pictures meet their sheets, as it is typed: fields with their units and their errors. */
+export function useLayout(start: Layout | undefined): LayoutDesk {
+  const format = useFormat();
+  const { units } = useBench();
+  const first = useMemo(
+    () => start ?? plainLayout('within', mm(units === 'metric' ? 20 : 19.05)),
+    // What was typed stays, whatever is offered or switched meanwhile.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [],
+  );
+  const texts = (l: Layout): TypedValues => ({
+    border: format.length(l.borders.above),
+    above: format.length(l.borders.above),
+    right: format.length(l.borders.right),
+    below: format.length(l.borders.below),
+    left: format.length(l.borders.left),
+    bleed: format.length(l.bleed),
+    deckle: format.length(l.deckle),
+  });
+  const form = useForm<TypedValues>({ defaultValues: texts(first) });
+  const [fit, setFit] = useState<Fit>(first.fit);
+  const [place, setPlace] = useState<Place>(first.place);
+  const [weighting, setWeighting] = useState<Weighting>(weightingOf(first));
+  const last = useRef(first);
+  const values = form.watch();
+  const shown = SHOWN[weighting];
+  const names = ['border', ...shown, 'bleed', 'deckle'];
+  const problems: Record<string, string> = {};
+  const said: Record<string, Millimetres> = {};
+  for (const name of names) {
+    const text = values[name] ?? '';
+    const length =
+      text.trim() === '' && name !== 'border' ? mm(0) : parseLength(text, units);
+    const most = mostOf(name);
+    if (length === null)
+      problems[name] =
+        `${TITLES[name]}: “${text}” cannot be read. Give 20 mm, 2 cm or 0.75in.`;
+    else if (length < 0)
+      problems[name] =
+        `${TITLES[name]}: ${format.length(length)} is too little. Give 0 or more.`;
+    else if (length > most)
+      problems[name] =
+        `${TITLES[name]}: ${format.length(length)} is too much. It must be ${format.length(most)} or less.`;
+    else said[name] = length;
+  }
+  const wrong = JSON.stringify(problems);
+  useEffect(() => {
+    const now = JSON.parse(wrong) as Record<string, string>;
+    form.clearErrors();
+    for (const [name, message] of Object.entries(now)) form.setError(name, { message });
+  }, [form, wrong]);
+  const key = JSON.stringify([said, fit, place, weighting]);
+  const layout = useMemo(() => {
+    if (wrong !== '{}') return { ...last.current, fit, place };
+    const side = (name: string) => (shown.includes(name) ? (said[name] ?? null) : null);
+    last.current = layoutOf({
+      fit,
+      place,
+      border: said.border ?? mm(0),
+      above: side('above'),
+      right: side('right'),
+      below: side('below'),
+      left: side('left'),
+      bleed: said.bleed ?? null,
+      deckle: said.deckle ?? null,
+    });
+    return last.current;
+    // `key` says all that `said` and `shown` do.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, wrong]);
+  return {
+    form,
+    fit,
+    setFit,
+    place,
+    setPlace,
+    weighting,
+    setWeighting,
+    shown,
+    layout,
+    typed:
+      wrong === '{}'
+        ? { fit, place, ...Object.fromEntries(names.map((n) => [n, values[n] ?? ''])) }
+        : null,
+    take: (l) => {
+      setFit(l.fit);
+      setPlace(l.place);
+      setWeighting(weightingOf(l));
+      form.reset(texts(l));
+    },
+  };
+}

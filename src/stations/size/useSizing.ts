@@ -1,0 +1,124 @@
+'use client';
+import { useCallback, useMemo, useState } from 'react';
+import {
+  againstOriginal,
+  judgedNow,
+  ladder,
+  nominalSize,
+  ratioName,
+  reopened,
+  rung,
+  sizesOf,
+} from '@/core/sizing';
+import type { CropChoice, FamilyId, Reopened, Rung, SizingRules } from '@/core/sizing';
+import { printFileBytes } from '@/core/prepare';
+import { turnedLike } from '@/core/units';
+import type { SizeView } from './view';
+import { useLayout } from './useLayout';
+
+export type Decided = SizeView['decided'][number];
+
+/** A size of the ladder with all that is known of it. */
+export interface Step extends Rung {
+  /** How many times the original's size it is. */
+  original: number;
+  /** Bytes of its print file. */
+  bytes: number;
+  decided: Decided | undefined;
+  /** Its verdict is another one than when it was decided on. */
+  reopened: Reopened | null;
+}
+
+/** What the size station works with: the ladder as it is laid out and judged at this moment. */
+export function useSizing(view: SizeView) {
+  const { work, master, decided } = view;
+  const start =
+    decided.find((d) => d.sizeKey === view.picked) ??
+    decided.find((d) => d.kind === 'offered');
+  const [families, setFamilies] = useState<FamilyId[]>(() => [
+    nominalSize(view.picked ?? start?.sizeKey ?? '')?.family ?? 'metricFrames',
+  ]);
+  const [ratio, setRatio] = useState<string | null>(null);
+  const [standing, setStanding] = useState<Partial<SizingRules>>({});
+  const [picked, pick] = useState<string | null>(view.picked ?? start?.sizeKey ?? null);
+  const [draft, setDraft] = useState<{ ratio: string; choice: CropChoice } | null>(null);
+  const desk = useLayout(start?.layout);
+  const rules = useMemo(() => ({ ...view.rules, ...standing }), [view.rules, standing]);
+  const facts = useMemo(
+    () =>
+      master && {
+        ...master.facts,
+        crops: draft
+          ? { ...master.facts.crops, [draft.ratio]: draft.choice }
+          : master.facts.crops,
+      },
+    [master, draft],
+  );
+  const sizes = useMemo(() => sizesOf(families, view.ownSizes), [families, view.ownSizes]);
+  const shown = useMemo(
+    () => (ratio === null ? sizes : sizes.filter((s) => ratioName(s) === ratio)),
+    [sizes, ratio],
+  );
+  const byKey = useMemo(() => new Map(decided.map((d) => [d.sizeKey, d])), [decided]);
+  const { layout } = desk;
+  const original = master ? turnedLike(work, master.facts) : work;
+  const steps = useMemo((): Step[] => {
+    if (!facts || !master) return [];
+    return ladder(shown, facts, layout, rules).map((r) => {
+      const said = byKey.get(r.key);
+      const asDecided =
+        said && rung(nominalSize(r.key)!, facts, said.layout, rules)?.judgement;
+      return {
+        ...r,
+        original: againstOriginal(original, r.fit),
+        bytes: printFileBytes(r.fit, rules.printPpi),
+        decided: said,
+        reopened:
+          said && asDecided
+            ? reopened(said.kind, said.judged, judgedNow(asDecided, master.id))
+            : null,
+      };
+    });
+  }, [facts, master, shown, layout, rules, byKey, original]);
+  const here =
+    steps.find((s) => s.key === picked) ??
+    steps.find((s) => s.judgement.advice === 'offer' && s.judgement.figures.ppi < 700) ??
+    steps.at(-1);
+  /** Picks a size, and shows its family if it is not shown yet. */
+  const go = useCallback((key: string) => {
+    pick(key);
+    const family = nominalSize(key)?.family;
+    if (family) setFamilies((now) => (now.includes(family) ? now : [...now, family]));
+  }, []);
+  return {
+    families,
+    setFamilies,
+    ratio,
+    setRatio,
+    /** Names of the ratios that the chosen families come in. */
+    ratios: useMemo(() => [...new Set(sizes.map(ratioName))], [sizes]),
+    rules,
+    setStanding,
+    /** Not the studio's rule of where people stand, but another one tried here. */
+    tried: Object.keys(standing).length > 0,
+    facts,
+    steps,
+    /** Sizes that the borders leave nothing of. */
+    eaten: facts ? shown.length - steps.length : 0,
+    here,
+    pick: go,
+    desk,
+    draft,
+    setDraft,
+  };
+}
+
+export type Sizing = ReturnType<typeof useSizing>;
+
+/** What every sheet of the station is given. */
+export interface SheetProps {
+  view: SizeView;
+  master: NonNullable<SizeView['master']>;
+  sizing: Sizing;
+  head: React.ReactNode;
+}
