@@ -1,6 +1,7 @@
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { link } from '@/core/edition';
 import type { LedgerEntry } from '@/core/edition';
+import { plainLayout } from '@/core/sizing';
 import { gsm, minor, mm } from '@/core/units';
 import type { OpenDatabase, Writing } from '@/data';
 import * as t from '@/data/schema';
@@ -138,8 +139,7 @@ export async function fillLargeStudio(
           workId: id,
           sizeKey,
           kind: 'offered',
-          fit: 'within',
-          border: mm(20),
+          layout: plainLayout('within', mm(20)),
           reason: null,
           at: day(id % 300),
         })),

@@ -58,7 +58,11 @@ const PASSES: Record<string, () => Promise<void>> = {
   },
   async printFile() {
     const long = Number(longMm);
-    const plan = printPlan(facts, fitToSheet(size(long, long), 1, plainLayout('within', mm(0))), 300);
+    const plan = printPlan(
+      facts,
+      fitToSheet(size(long, long), 1, plainLayout('within', mm(0))),
+      300,
+    );
     const recipe: Recipe = {
       resample: { kernel: 'lanczos3', factor: plan.factor },
       outputSharpen: { amount: 60, radius: 0.8, threshold: 2 },

@@ -87,7 +87,7 @@ const Grid = styled.table`
     font-size: 12.5px;
     th,
     td {
-      padding: 4px 7px 4px 2px;
+      padding: 2.5px 7px 2.5px 2px;
     }
     th {
       font-size: 11.5px;

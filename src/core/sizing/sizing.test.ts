@@ -147,7 +147,11 @@ it('ladders turn with the picture and leave out sheets the border would eat', ()
   expect(landscape).toHaveLength(FAMILIES.metricFrames.length - 1);
   const keys = STANDARD_SIZES.map((s) => s.key);
   expect(new Set(keys).size).toBe(keys.length);
-  expect(sizesOf(FAMILY_IDS).map((s) => s.key).sort()).toEqual([...keys].sort());
+  expect(
+    sizesOf(FAMILY_IDS)
+      .map((s) => s.key)
+      .sort(),
+  ).toEqual([...keys].sort());
   expect(lyingLabel(FAMILIES.isoA[0]!, size(210, 148))).toBe('A5');
 });
 

@@ -71,7 +71,7 @@ export const FITS: [Fit, string][] = [
 
 export const PLACES: [Place, string][] = [
   ['inside', 'Border inside'],
-  ['outside', 'outside'],
+  ['outside', 'Border outside'],
 ];
 
 /** Why a size of one's own cannot be printed. */

@@ -119,6 +119,8 @@ export function AngularView({
         maxZoomPixelRatio: Infinity,
         minZoomImageRatio: 0,
         visibilityRatio: 0,
+        // What is added never moves what is seen.
+        preserveViewport: true,
         immediateRender: true,
         imageLoaderLimit: 6,
         gestureSettingsMouse: {
@@ -197,9 +199,10 @@ export function AngularView({
         draw();
       };
       const frame = made.element;
-      made.addHandler('tile-drawn', (event) => {
-        if (event.tiledImage.source.maxLevel === 0) frame.dataset.windows = 'drawn';
-        frame.dataset.pixels = 'drawn';
+      made.addHandler('tile-loaded', (event) => {
+        // For who waits for them: the picture's own tiles first, the print's windows then.
+        frame.dataset[event.tile.getUrl().includes('/looks/') ? 'windows' : 'pixels'] =
+          'there';
       });
       hang.current();
     });

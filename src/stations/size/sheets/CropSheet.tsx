@@ -43,7 +43,7 @@ function NearestRatios({ view, sizing, crop }: SheetProps & { crop: CropDesk }) 
       <thead>
         <tr>
           <th>ratio</th>
-          <th>sizes, to</th>
+          <th>sizes, up to</th>
           <th>lost, %</th>
           <th>or white, %</th>
         </tr>

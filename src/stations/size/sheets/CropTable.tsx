@@ -16,7 +16,7 @@ const Stage = styled.div`
   }
   svg:focus-visible {
     outline: 3px solid var(--blue);
-    outline-offset: 3px;
+    outline-offset: -3px;
   }
 `;
 

@@ -25,6 +25,9 @@ import type { SheetProps } from '../useSizing';
 
 const FACTORS = [1, 1.5, 2, 3] as const;
 const PANE = 372;
+const PANE_HEIGHT = 262;
+/** Room of the overview on the slip. */
+const OVERVIEW = { width: 294, height: 225 };
 const STEP = 0.01;
 
 const Panes = styled.div`
@@ -37,7 +40,7 @@ const Panes = styled.div`
   img {
     display: block;
     width: 100%;
-    height: 232px;
+    height: ${PANE_HEIGHT}px;
     object-fit: none;
     object-position: center;
     background: #9c9c9c;
@@ -53,13 +56,13 @@ const Panes = styled.div`
 
 const Overview = styled.div`
   position: relative;
+  align-self: center;
   touch-action: none;
   cursor: crosshair;
   img {
     display: block;
     width: 100%;
-    max-height: 230px;
-    object-fit: fill;
+    height: 100%;
   }
   svg {
     position: absolute;
@@ -99,7 +102,7 @@ export function EnlargeSheet({ view, master, sizing, head }: SheetProps) {
     };
     const window = {
       width: Math.min(print.width, Math.round(PANE * ratio)),
-      height: Math.min(print.height, Math.round(232 * ratio)),
+      height: Math.min(print.height, Math.round(PANE_HEIGHT * ratio)),
     };
     const from = (middle: number, whole: number, part: number) =>
       Math.max(0, Math.min(whole - part, Math.round(middle * whole - part / 2)));
@@ -168,6 +171,10 @@ export function EnlargeSheet({ view, master, sizing, head }: SheetProps) {
         <SlipSub>one pixel of the print file to one of the screen</SlipSub>
         <Overview
           ref={overview}
+          style={{
+            width: Math.min(OVERVIEW.width, (OVERVIEW.height * width) / height),
+            height: Math.min(OVERVIEW.height, (OVERVIEW.width * height) / width),
+          }}
           tabIndex={0}
           role="application"
           aria-roledescription="place in the picture"
@@ -216,9 +223,9 @@ export function EnlargeSheet({ view, master, sizing, head }: SheetProps) {
           ]}
         />
         <Sentence>
-          Up to {format.number(rules.resamplerHolds, 1)} × a good resampler holds; to{' '}
-          {format.number(rules.proofFirst, 1)} × order a resolution proof before paying for
-          the big one.
+          Up to {format.number(rules.resamplerHolds, 1)}
+          {'\u202f×'} a good resampler holds; to {format.number(rules.proofFirst, 1)}
+          {'\u202f×'} order a resolution proof before paying for the big one.
         </Sentence>
         <SectionLabel>What each would be</SectionLabel>
         <SlipTable aria-label="Enlargements">

@@ -61,7 +61,7 @@ export function LadderSheet({ view, master, sizing, head }: SheetProps) {
               small={master.preview && small}
               picked={here.key}
               offered={offered}
-              tallest={150}
+              tallest={170}
               onPick={pick}
             />
             <div style={{ display: 'flex', gap: 14, alignItems: 'center' }}>

@@ -59,13 +59,14 @@ export function SheetDrawing({
       : presented === 'float'
         ? FLOAT_GAP_MM + 18
         : 0;
+  const above = presented === 'flat' ? ABOVE : EDGE / 2;
   const scale = Math.min(
     (WIDTH - RIGHT - EDGE) / (paper.width + 2 * around),
-    (HEIGHT - ABOVE - EDGE) / (paper.height + 2 * around),
+    (HEIGHT - above - EDGE / 2) / (paper.height + 2 * around),
   );
   const drawing = sheetDrawing(fit, rules, CHAIN / scale);
   const x = (WIDTH - RIGHT + EDGE - paper.width * scale) / 2;
-  const y = ABOVE + around * scale;
+  const y = above + around * scale;
   const px = (n: number) => x + n * scale;
   const py = (n: number) => y + n * scale;
   const { image, sheet } = boxesOf(fit);
@@ -135,15 +136,15 @@ export function SheetDrawing({
         />
       )}
       {presented === 'flat' && drawing.lines.map(stroke)}
-      {presented === 'flat' &&
+      {(presented !== 'mat' || mat?.signatureShows) &&
         drawing.labels.map((l) =>
           l.says.kind === 'place' ? (
             <text
               key={l.says.place}
               x={px(l.x)}
-              y={py(l.y) - 2.5}
+              y={py(l.y) + 9.5}
               textAnchor="middle"
-              fontSize={11}
+              fontSize={10.5}
               fontStyle="italic"
               fontFamily="Newsreader, serif"
               fill="#3d3d46"

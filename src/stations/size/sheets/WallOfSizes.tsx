@@ -59,11 +59,14 @@ export const WallOfSizes = memo(function WallOfSizes(props: WallProps) {
   // The smaller stand in front; the one that is picked before them all.
   const order = rungs.map((r, i) => ({ r, left: lefts[i]! })).reverse();
   order.sort((a, b) => Number(a.r.key === picked) - Number(b.r.key === picked));
+  const middleOf = (i: number) => lefts[i]! + (rungs[i]!.fit.sheet.width * scale) / 2;
+  const place = rungs.findIndex((r) => r.key === picked);
   let labelled = -LABEL;
   const labels = new Set(
     rungs.filter((r, i) => {
-      const middle = lefts[i]! + (r.fit.sheet.width * scale) / 2;
-      if (crowded ? r.key !== picked : middle - labelled < LABEL) return false;
+      const middle = middleOf(i);
+      const near = place >= 0 && Math.abs(middle - middleOf(place)) < LABEL * 1.25;
+      if (i !== place && (crowded || near || middle - labelled < LABEL)) return false;
       labelled = middle;
       return true;
     }),
@@ -99,9 +102,9 @@ export const WallOfSizes = memo(function WallOfSizes(props: WallProps) {
                 text={format.length(r.fit.sheet.width)}
               />
             )}
-            {(labels.has(r) || here) && (
+            {labels.has(r) && (
               <text
-                x={Math.min(WIDTH - 40, Math.max(34, left + w / 2))}
+                x={Math.min(WIDTH - 40, Math.max(24, left + w / 2))}
                 y={ground + 20}
                 textAnchor="middle"
                 fontSize={12}
