@@ -137,21 +137,24 @@ const Sheet = ({ size, lines, texts, shift, foot }: OnePage) => {
   const check = { x: PAGE_MARGIN, y: size.height - 6 };
   return (
     <Page size={[pt(size.width), pt(size.height)]} style={styles.page}>
-      <Svg
-        width={pt(size.width)}
-        height={pt(size.height)}
-        viewBox={`0 0 ${size.width} ${size.height}`}
-        style={{ position: 'absolute', left: 0, top: 0 }}
-      >
-        <Lines lines={lines} shift={shift} />
-        <Lines lines={checkLines(check.x, check.y)} shift={{ x: 0, y: 0 }} />
-      </Svg>
-      <Words texts={texts} shift={shift} />
-      <View style={[styles.foot, { left: pt(PAGE_MARGIN), top: pt(size.height - 11.5) }]}>
-        <Text>{CHECK_WORDS}</Text>
-      </View>
-      <View style={[styles.foot, { left: pt(PAGE_MARGIN), top: pt(4) }]}>
-        <Text>{foot}</Text>
+      {/* Not to be divided: what stands near the foot would go to a page of its own. */}
+      <View wrap={false} style={{ width: pt(size.width), height: pt(size.height) - 2 }}>
+        <Svg
+          width={pt(size.width)}
+          height={pt(size.height)}
+          viewBox={`0 0 ${size.width} ${size.height}`}
+          style={{ position: 'absolute', left: 0, top: 0 }}
+        >
+          <Lines lines={lines} shift={shift} />
+          <Lines lines={checkLines(check.x, check.y)} shift={{ x: 0, y: 0 }} />
+        </Svg>
+        <Words texts={texts} shift={shift} />
+        <View style={[styles.foot, { left: pt(PAGE_MARGIN), top: pt(size.height - 11.5) }]}>
+          <Text>{CHECK_WORDS}</Text>
+        </View>
+        <View style={[styles.foot, { left: pt(PAGE_MARGIN), top: pt(4) }]}>
+          <Text>{foot}</Text>
+        </View>
       </View>
     </Page>
   );

@@ -16,7 +16,7 @@ export type OwnSizeFault = 'small' | 'large' | 'strip';
 /** Why a size cannot be printed; null when it can. Edges in mm. */
 export function ownSizeFault(width: number, height: number): OwnSizeFault | null {
   const [short, long] = width < height ? [width, height] : [height, width];
-  if (!(short >= LEAST_EDGE)) return 'small';
+  if (!(short >= LEAST_EDGE && long >= LEAST_EDGE)) return 'small';
   if (long > MOST_EDGE) return 'large';
   return long / short > MOST_RATIO ? 'strip' : null;
 }

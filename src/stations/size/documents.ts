@@ -12,7 +12,7 @@ import { formatDay, formatLength, formatSize } from '@/core/units';
 import type { UnitMode } from '@/core/units';
 import { readSettings } from '@/data';
 import type { BenchSettings } from '@/data';
-import { drawingPdf, drawingSvg, sizeSheetPdf } from '@/documents';
+import { drawingPdf, drawingSvg, printable, sizeSheetPdf } from '@/documents';
 import type { DrawingContent } from '@/documents';
 import { storePaths } from '@/engine';
 import { loadWorkPage, now, offeredRungs, studio } from '@/studio';
@@ -67,7 +67,9 @@ function contentOf(page: WorkPage, r: Rung): DrawingContent {
     },
     lines: [...drawing.lines, ...drawing.measures.flatMap((m) => measureLines(m, 1.5))],
     texts: [
-      ...drawing.measures.map((m) => wordOf(m, formatLength(m.length, units, locale))),
+      ...drawing.measures.map((m) =>
+        wordOf(m, printable(formatLength(m.length, units, locale))),
+      ),
       ...drawing.labels.flatMap((l) =>
         l.says.kind === 'place'
           ? [{ ...l, y: l.y - 2, text: SIGN_PLACES[l.says.place], pencilled: true }]
@@ -122,7 +124,7 @@ const OTHER: Record<UnitMode, UnitMode> = { metric: 'inch', inch: 'metric' };
 
 function bordersSaid(r: Rung, units: UnitMode, locale: string): string {
   const { left, right, above, below } = r.fit;
-  const said = (n: typeof left) => formatLength(n, units, locale);
+  const said = (n: typeof left) => printable(formatLength(n, units, locale));
   const even = [right, above, below].every((b) => Math.abs(b - left) < 0.5);
   if (even) return left < 0.5 ? 'no border' : `border ${said(left)}`;
   return Math.abs(left - right) < 0.5
@@ -143,19 +145,19 @@ export async function sizeSheetDocument(id: string): Promise<SentDocument | null
   const bytes = await sizeSheetPdf({
     studio: settings.studio,
     title: work.title,
-    by: `${work.artist}, ${work.year}. ${work.medium}, ${formatSize(work, units, locale)}`,
+    by: `${work.artist}, ${work.year}. ${work.medium}, ${printable(formatSize(work, units, locale))}`,
     made: `Sizes on offer on ${formatDay(now(), locale)}`,
     picture,
     proportion: master.facts.width / master.facts.height,
     sizes: offered.map((r) => ({
       name: r.label,
-      image: formatSize(r.fit.image, units, locale),
-      sheet: formatSize(r.fit.sheet, units, locale),
-      other: formatSize(r.fit.sheet, OTHER[units], locale),
+      image: printable(formatSize(r.fit.image, units, locale)),
+      sheet: printable(formatSize(r.fit.sheet, units, locale)),
+      other: printable(formatSize(r.fit.sheet, OTHER[units], locale)),
       border: bordersSaid(r, units, locale),
       note: [
         r.fit.printed.bleed.left + r.fit.printed.bleed.above > 0
-          ? `bleed ${formatLength(r.layout.bleed, units, locale)}`
+          ? printable(`bleed ${formatLength(r.layout.bleed, units, locale)}`)
           : '',
         r.layout.deckle > 0 ? 'deckle edges' : '',
         r.fit.cropShare > 0.0005
