@@ -5,7 +5,8 @@ import { rowConverter } from './masterColour';
 import type { MasterColour, RowConverter } from './masterColour';
 import { PixelSource } from './pixelSource';
 import { TILE } from './pyramid';
-import { intoSixteenBits } from './rowMath';
+import { resampleAcross } from './resampler';
+import { intoSixteenBits, weighedSum } from './rowMath';
 import { join } from 'node:path';
 
 /** A window of a print as a screen shows it: what is printed, how large, and which part is wanted. */
@@ -22,9 +23,9 @@ export interface LookWork {
   window: PixelRect;
 }
 
-/** Float samples, rows of interleaved channels. */
+/** Rows of interleaved samples, 16 bit or float. */
 interface Grid {
-  data: Float32Array;
+  data: Uint16Array | Float32Array;
   width: number;
   height: number;
   channels: number;
@@ -68,31 +69,23 @@ function resample(
   at: { left: number; top: number },
   across: Axis,
   down: Axis,
-): Grid {
+): Grid & { data: Float32Array } {
   const { channels, width, height } = grid;
   const h = lanczosAxis(width, across.from - at.left, across.span, across.length);
   const v = lanczosAxis(height, down.from - at.top, down.span, down.length);
+  const samples = width * channels;
   const row = across.length * channels;
-  const wide = new Float32Array(row * height);
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < across.length; x += 1) {
-      const to = y * row + x * channels;
-      let from = (y * width + h.first[x]!) * channels;
-      for (let k = x * h.taps, end = k + h.taps; k < end; k += 1, from += channels) {
-        const w = h.weights[k]!;
-        for (let c = 0; c < channels; c += 1)
-          wide[to + c] = wide[to + c]! + w * grid.data[from + c]!;
-      }
-    }
+  const wide = Array.from({ length: height }, (_, y) => {
+    const out = new Float32Array(row);
+    resampleAcross(grid.data.subarray(y * samples, (y + 1) * samples), channels, h, out);
+    return out;
+  });
   const data = new Float32Array(row * down.length);
-  for (let y = 0; y < down.length; y += 1)
-    for (let k = 0; k < v.taps; k += 1) {
-      const w = v.weights[y * v.taps + k]!;
-      if (w === 0) continue;
-      const from = (v.first[y]! + k) * row;
-      const to = y * row;
-      for (let i = 0; i < row; i += 1) data[to + i] = data[to + i]! + w * wide[from + i]!;
-    }
+  for (let y = 0; y < down.length; y += 1) {
+    const first = v.first[y]!;
+    const under = wide.slice(first, first + v.taps);
+    weighedSum(under, v.weights, y * v.taps, data.subarray(y * row, (y + 1) * row));
+  }
   return { data, width: across.length, height: down.length, channels };
 }
 
@@ -102,13 +95,30 @@ type Region = { left: number; top: number; right: number; bottom: number };
 function fullRegion(source: PixelSource, { left, top, right, bottom }: Region): Grid {
   const samples = source.part(top, bottom - top, { left, right });
   return {
-    data: Float32Array.from(
-      samples.subarray(0, (right - left) * (bottom - top) * source.channels),
-    ),
+    data: samples.subarray(0, (right - left) * (bottom - top) * source.channels),
     width: right - left,
     height: bottom - top,
     channels: source.channels,
   };
+}
+
+/** What a tile holds of a region, as 16-bit values into the region's samples. */
+function copyTile(
+  tile: { data: Uint8Array; width: number; height: number },
+  at: { left: number; top: number },
+  { left, top, right, bottom }: Region,
+  out: Float32Array,
+): void {
+  const width = right - left;
+  const x0 = Math.max(left, at.left);
+  const x1 = Math.min(right, at.left + tile.width);
+  const y1 = Math.min(bottom, at.top + tile.height);
+  for (let y = Math.max(top, at.top); y < y1; y += 1) {
+    let from = ((y - at.top) * tile.width + x0 - at.left) * 3;
+    let to = ((y - top) * width + x0 - left) * 3;
+    for (const end = to + (x1 - x0) * 3; to < end; to += 1, from += 1)
+      out[to] = tile.data[from]! * 257;
+  }
 }
 
 /** Pixels of a halved level, out of its tiles; in the screen's colours. */
@@ -127,15 +137,12 @@ async function levelRegion(folder: string, level: number, region: Region): Promi
       .removeAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const x0 = Math.max(left, column * TILE);
-    const x1 = Math.min(right, column * TILE + tile.info.width);
-    const y1 = Math.min(bottom, row * TILE + tile.info.height);
-    for (let y = Math.max(top, row * TILE); y < y1; y += 1) {
-      let from = ((y - row * TILE) * tile.info.width + x0 - column * TILE) * 3;
-      let to = ((y - top) * width + x0 - left) * 3;
-      for (const end = to + (x1 - x0) * 3; to < end; to += 1, from += 1)
-        data[to] = tile.data[from]! * 257;
-    }
+    copyTile(
+      { data: tile.data, width: tile.info.width, height: tile.info.height },
+      { left: column * TILE, top: row * TILE },
+      region,
+      data,
+    );
   };
   for (let row = Math.floor(top / TILE); row * TILE < bottom; row += 1)
     for (let column = Math.floor(left / TILE); column * TILE < right; column += 1)
@@ -159,7 +166,11 @@ function screenConverter(key: string, colour: MasterColour, channels: 1 | 3) {
   return converter;
 }
 
-async function onScreen(grid: Grid, work: LookWork, level: boolean): Promise<Uint8Array> {
+async function onScreen(
+  grid: Grid & { data: Float32Array },
+  work: LookWork,
+  level: boolean,
+): Promise<Uint8Array> {
   const pixels = grid.width * grid.height;
   const out = new Uint8Array(pixels * 3);
   if (level) {

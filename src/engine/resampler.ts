@@ -12,8 +12,13 @@ export interface RowRange {
   to: number;
 }
 
-/** One source row of 16-bit samples, resampled across: output length x channels. */
-function across(row: Uint16Array, channels: number, axis: AxisWeights, out: Float32Array) {
+/** One row of samples, resampled across: output length x channels. */
+export function resampleAcross(
+  row: Uint16Array | Float32Array,
+  channels: number,
+  axis: AxisWeights,
+  out: Float32Array,
+): void {
   const { taps, first, weights } = axis;
   if (channels === 3) {
     for (let i = 0; i < first.length; i += 1) {
@@ -75,7 +80,7 @@ export async function* resampledRows(
         held = await source.rows(heldFrom, heldRows);
       }
       const at = (next - heldFrom) * sourceLength;
-      across(
+      resampleAcross(
         held.subarray(at, at + sourceLength),
         channels,
         horizontal,

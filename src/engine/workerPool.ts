@@ -20,6 +20,9 @@ export const WORKERS = Math.max(
   Number(process.env.GLASSINE_WORKERS) || Math.min(4, availableParallelism()),
 );
 
+/** Threads for what someone waits for. */
+const AT_ONCE = Math.min(2, WORKERS);
+
 interface Waiting {
   task: TaskName;
   input: unknown;
@@ -150,9 +153,17 @@ export const runInWorker: WorkerPool['run'] = (task, input, progress, signal) =>
  * it waits; a thread costs more than what is left of the task.
  */
 export const runAtOnce: WorkerPool['run'] = (task, input, progress, signal) =>
-  (atOnce ??= new WorkerPool(Math.min(2, WORKERS), () => start(), false)).run(
+  (atOnce ??= new WorkerPool(AT_ONCE, () => start(), false)).run(
     task,
     input,
     progress,
     signal,
   );
+
+/** Starts the threads of `runAtOnce` ahead of the first who waits; once. */
+export function readyAtOnce(): void {
+  if (atOnce) return;
+  const nobody = new AbortController().signal;
+  for (let i = 0; i < AT_ONCE; i += 1)
+    runAtOnce('rest', null, () => undefined, nobody).catch(() => undefined);
+}

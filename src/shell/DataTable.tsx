@@ -8,9 +8,10 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table';
+import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import type { KeyboardEvent, ReactNode } from 'react';
 import styled from 'styled-components';
 import { Button } from './Button';
@@ -85,6 +86,8 @@ const Grid = styled.table`
   }
   &[data-tight] {
     font-size: 12.5px;
+    /* Widths come from the heads: rows are not measured against one another. */
+    table-layout: fixed;
     th,
     td {
       padding: 2.5px 7px 2.5px 2px;
@@ -142,6 +145,34 @@ interface DataTableProps<T> {
   picksOnFocus?: boolean;
   /** Narrow cells, for many columns. */
   tight?: boolean;
+  /** Height of a line, px, where only the lines in sight are drawn. */
+  lineHeight?: number;
+}
+
+/** Lines drawn beyond those in sight, so that arrow keys find the next one. */
+const BEYOND = 3;
+
+/** Which lines are drawn: those in sight of a scrolling list, or all. The picked one is brought in sight. */
+function useLinesInSight(count: number, lineHeight: number | undefined, picked: number) {
+  const wrap = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count,
+    enabled: lineHeight !== undefined,
+    estimateSize: () => lineHeight ?? 0,
+    getScrollElement: () => wrap.current,
+    overscan: BEYOND,
+    // Before the list is measured, as many as a screen holds.
+    initialRect: { width: 700, height: 330 },
+  });
+  useEffect(() => {
+    if (lineHeight !== undefined && picked >= 0)
+      virtual.scrollToIndex(picked, { align: 'auto' });
+  }, [virtual, lineHeight, picked]);
+  if (lineHeight === undefined) return { wrap, from: 0, to: count, above: 0, below: 0 };
+  const items = virtual.getVirtualItems();
+  const from = items[0]?.index ?? 0;
+  const to = (items.at(-1)?.index ?? -1) + 1;
+  return { wrap, from, to, above: from * lineHeight, below: (count - to) * lineHeight };
 }
 
 /** Steps through the lines with the arrow keys. */
@@ -232,7 +263,7 @@ const HeadCell = ({ column, sorted, press }: Head) => (
  */
 export function DataTable<T extends object>(props: DataTableProps<T>) {
   const { label, rows, columns, id, href, onPick, picked, list } = props;
-  const { picksOnFocus = false, tight = false } = props;
+  const { picksOnFocus = false, tight = false, lineHeight } = props;
   const router = useRouter();
   const address = useAddress();
   const defs = useMemo(() => {
@@ -266,14 +297,22 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
           ? { sort: null, down: null, page: null }
           : { down: '1', page: null },
     );
+  const lines = table.getRowModel().rows;
+  const place = lineHeight ? lines.findIndex((l) => id(l.original) === picked) : -1;
+  const { wrap, from, to, above, below } = useLinesInSight(lines.length, lineHeight, place);
   return (
     <Wrap
+      ref={wrap}
       // What can only be scrolled must be reached by keyboard; lines that open are anyway.
       tabIndex={opens ? undefined : 0}
       role={opens ? undefined : 'region'}
       aria-label={opens ? undefined : label}
     >
-      <Grid aria-label={label} data-tight={tight || undefined}>
+      <Grid
+        aria-label={label}
+        data-tight={tight || undefined}
+        aria-rowcount={lineHeight ? lines.length + 1 : undefined}
+      >
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
@@ -298,9 +337,12 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
           ))}
         </thead>
         <tbody>
-          {table.getRowModel().rows.map(({ id: rowId, original }) => (
+          {above > 0 && <tr aria-hidden style={{ height: above }} />}
+          {lines.slice(from, to).map(({ id: rowId, original }, i) => (
             <tr
               key={rowId}
+              aria-rowindex={lineHeight ? from + i + 2 : undefined}
+              style={lineHeight ? { height: lineHeight } : undefined}
               // Picked by walking: one stop for the whole list, arrow keys walk in it.
               tabIndex={
                 !opens ? undefined : picksOnFocus && picked !== id(original) ? -1 : 0
@@ -323,6 +365,7 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
               ))}
             </tr>
           ))}
+          {below > 0 && <tr aria-hidden style={{ height: below }} />}
         </tbody>
       </Grid>
       {list && rows.length === 0 && (

@@ -9,7 +9,7 @@ import {
   TextArea,
   TextField,
 } from 'react-aria-components';
-import { useRef } from 'react';
+import { memo, useRef } from 'react';
 import { Controller } from 'react-hook-form';
 import type { ControllerRenderProps, UseFormReturn } from 'react-hook-form';
 import styled from 'styled-components';
@@ -234,8 +234,7 @@ const Part = styled(Radio)`
   }
 `;
 
-/** A few ways that exclude each other, side by side. */
-export const Strips = <T extends string>({
+const Exclusive = <T extends string>({
   label,
   value,
   options,
@@ -259,3 +258,6 @@ export const Strips = <T extends string>({
     ))}
   </Strip>
 );
+
+/** A few ways that exclude each other, side by side. */
+export const Strips = memo(Exclusive) as typeof Exclusive;

@@ -90,6 +90,15 @@ export function SettingsDrawer({
                 label="Scales may differ by"
                 unit="g"
               />
+              <TableHead>Rules of thumb: sheet and wall</TableHead>
+              <Field
+                {...field}
+                name="printerMarginMm"
+                label="Printer leaves blank"
+                unit="mm"
+              />
+              <Field {...field} name="personMm" label="Person beside it" unit="mm" />
+              <Field {...field} name="sofaMm" label="Sofa under it" unit="mm" />
             </div>
             <div>
               <TableHead>Rules of thumb: size</TableHead>
@@ -120,6 +129,16 @@ export function SettingsDrawer({
               />
               <Field {...field} name="printPpi" label="Printer is fed at" unit="ppi" />
               <Field {...field} name="refusePpi" label="Labs refuse below" unit="ppi" />
+              <Field {...field} name="askSmallPpi" label="Labs ask, small" unit="ppi" />
+              <Field {...field} name="askLargePpi" label="Labs ask, large" unit="ppi" />
+              <Field {...field} name="smallUpToMm" label="Small up to" unit="mm" />
+              <Field
+                {...field}
+                name="routePpi"
+                label="Your route asks"
+                unit="ppi"
+                hint="0: what labs ask by size"
+              />
               <Field
                 {...field}
                 name="resamplerHolds"

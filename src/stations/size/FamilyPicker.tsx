@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FAMILY_IDS } from '@/core/sizing';
@@ -67,8 +68,13 @@ const Own = styled.form`
   }
 `;
 
+type FamilyPickerProps = Pick<
+  Sizing,
+  'families' | 'setFamilies' | 'ratio' | 'setRatio' | 'ratios' | 'pick'
+>;
+
 /** Which sizes are on the ladder: families, one ratio of them, and sizes of one's own. */
-export function FamilyPicker({ sizing }: { sizing: Sizing }) {
+export const FamilyPicker = memo(function FamilyPicker(sizing: FamilyPickerProps) {
   const own = useActionForm(
     addOwnSize,
     { size: '' },
@@ -125,4 +131,4 @@ export function FamilyPicker({ sizing }: { sizing: Sizing }) {
       </Own>
     </Row>
   );
-}
+});

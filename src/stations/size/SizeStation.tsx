@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { nominalSize } from '@/core/sizing';
 import {
   Bench,
@@ -35,6 +35,8 @@ export function SizeStation(view: SizeView) {
   const format = useFormat();
   const sizing = useSizing(view);
   const [sheet, setSheet] = useState(view.sheet);
+  // What the wall is shown with is fetched while one looks at the ladder.
+  useEffect(() => void import('openseadragon'), []);
   const facts = master?.facts;
   const href = (id: string) =>
     `/works/${work.id}/size?sheet=${id}${sizing.here ? `&size=${encodeURIComponent(sizing.here.key)}` : ''}`;

@@ -1,7 +1,7 @@
 import { nominalSize } from '@/core/sizing';
 import { zoomLevels } from '@/core/image';
 import { cropChoicesNow, decidedSizes, keptAreaOf, signatureOf } from '@/data';
-import { TILE } from '@/engine';
+import { TILE, readyAtOnce } from '@/engine';
 import { loadWorkPage } from '@/studio';
 import { sheetOf } from './sheetNames';
 
@@ -14,6 +14,7 @@ export async function loadSize(id: string, query: Record<string, string | undefi
     cropChoicesNow(db, work.id),
     keptAreaOf(db, work.id),
   ]);
+  if (master) readyAtOnce();
   const own = decided.map((d) => d.sizeKey).filter((key) => key.startsWith('own-'));
   return {
     work,

@@ -114,6 +114,8 @@ export function AngularView({
       const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
       const made = OSD({
         element: glass.current,
+        // Nothing is turned or blended: the plain canvas is there at once.
+        drawer: 'canvas',
         showNavigationControl: false,
         animationTime: still ? 0 : 0.25,
         maxZoomPixelRatio: Infinity,
@@ -199,6 +201,20 @@ export function AngularView({
         draw();
       };
       const frame = made.element;
+      /** For who waits for them: whether all that is seen has come, of the picture's own tiles and of the windows. */
+      const whole = () => {
+        const items = Array.from({ length: made.world.getItemCount() }, (_, i) =>
+          made.world.getItemAt(i),
+        );
+        const there = (windows: boolean) =>
+          items
+            .filter((item) => (item.source.maxLevel === 0) === windows)
+            .every((item) => item.getFullyLoaded());
+        frame.dataset.whole = `${there(false) ? 'pixels' : ''} ${there(true) ? 'windows' : ''}`;
+      };
+      made.world.addHandler('add-item', (event) =>
+        event.item.addHandler('fully-loaded-change', whole),
+      );
       made.addHandler('tile-loaded', (event) => {
         // For who waits for them: the picture's own tiles first, the print's windows then.
         frame.dataset[event.tile.getUrl().includes('/looks/') ? 'windows' : 'pixels'] =

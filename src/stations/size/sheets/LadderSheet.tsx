@@ -38,7 +38,14 @@ export function LadderSheet({ view, master, sizing, head }: SheetProps) {
     <Bench>
       <Surface>
         {head}
-        <FamilyPicker sizing={sizing} />
+        <FamilyPicker
+          families={sizing.families}
+          setFamilies={sizing.setFamilies}
+          ratio={sizing.ratio}
+          setRatio={sizing.setRatio}
+          ratios={sizing.ratios}
+          pick={pick}
+        />
         {steps.length === 0 || !here ? (
           <Empty
             title={

@@ -54,6 +54,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
     return [
       {
         key: 'chosen',
+        width: 52,
         head: 'choose',
         unsorted: true,
         value: () => '',
@@ -61,6 +62,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'size',
+        width: 104,
         head: 'size',
         byFigure: true,
         short: true,
@@ -74,6 +76,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'image',
+        width: 80,
         head: `image, ${unit}`,
         figure: true,
         value: (s) => area(s.fit.image),
@@ -81,6 +84,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'sheet',
+        width: 80,
         head: `sheet, ${unit}`,
         figure: true,
         value: (s) => area(s.fit.sheet),
@@ -88,6 +92,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'ppi',
+        width: 42,
         head: 'ppi',
         figure: true,
         value: (s) => s.judgement.figures.ppi,
@@ -95,6 +100,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'worth',
+        width: 44,
         head: 'worth',
         figure: true,
         value: (s) => s.judgement.figures.worth,
@@ -102,6 +108,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'asked',
+        width: 46,
         head: 'asked',
         figure: true,
         value: (s) => s.judgement.figures.asked,
@@ -110,6 +117,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'master',
+        width: 46,
         head: '× file',
         figure: true,
         value: (s) => s.judgement.figures.enlargement,
@@ -117,6 +125,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'original',
+        width: 46,
         head: '× orig.',
         figure: true,
         value: (s) => s.original,
@@ -124,6 +133,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'crop',
+        width: 46,
         head: 'lost, %',
         figure: true,
         value: (s) => s.judgement.figures.cropShare,
@@ -131,6 +141,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'crisp',
+        width: 54,
         head: `crisp, ${inHead}`,
         figure: true,
         value: (s) => s.judgement.figures.crispFrom,
@@ -138,6 +149,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'stand',
+        width: 58,
         head: `stand, ${inHead}`,
         figure: true,
         value: (s) => s.judgement.figures.standing,
@@ -145,6 +157,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'bytes',
+        width: 58,
         head: 'file',
         figure: true,
         value: (s) => s.bytes,
@@ -152,6 +165,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'verdict',
+        width: 78,
         head: 'verdict',
         byFigure: true,
         short: true,
@@ -175,6 +189,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       picked={picked}
       picksOnFocus
       tight
+      lineHeight={26}
       onPick={(s) => onPick(s.key)}
     />
   );

@@ -49,6 +49,31 @@ function places(rungs: Rung[], tallestAllowed: number) {
   return { scale, lefts, ground: HEAD + tallest * scale, crowded: squeeze < 1 };
 }
 
+const sameSize = (a: Rung['fit']['sheet'], b: Rung['fit']['sheet']) =>
+  a.width === b.width && a.height === b.height;
+
+/** Rungs that are drawn alike: what is judged of them apart from their resolution is not drawn. */
+const drawnAlike = (a: Rung, b: Rung): boolean =>
+  a === b ||
+  (a.key === b.key &&
+    a.judgement.figures.ppi === b.judgement.figures.ppi &&
+    a.fit.left === b.fit.left &&
+    a.fit.above === b.fit.above &&
+    sameSize(a.fit.sheet, b.fit.sheet) &&
+    sameSize(a.fit.image, b.fit.image) &&
+    a.fit.crop.left === b.fit.crop.left &&
+    a.fit.crop.top === b.fit.crop.top);
+
+const drawsTheSame = (a: WallProps, b: WallProps): boolean =>
+  a.picture === b.picture &&
+  a.small === b.small &&
+  a.picked === b.picked &&
+  a.offered === b.offered &&
+  a.tallest === b.tallest &&
+  a.onPick === b.onPick &&
+  a.rungs.length === b.rungs.length &&
+  a.rungs.every((r, i) => drawnAlike(r, b.rungs[i]!));
+
 /** All sizes of the ladder on one ground line, to one scale, with the real picture. */
 export const WallOfSizes = memo(function WallOfSizes(props: WallProps) {
   const { rungs, picture, small, picked, offered, onPick } = props;
@@ -120,4 +145,4 @@ export const WallOfSizes = memo(function WallOfSizes(props: WallProps) {
       })}
     </svg>
   );
-});
+}, drawsTheSame);
