@@ -19,9 +19,9 @@ const changed = (page: Page, selector: string, values: string[]): Promise<number
     async ([field, all]) => {
       const input = document.querySelector<HTMLInputElement>(field)!;
       const table = document.querySelector('table[aria-label="Ladder of sizes"]')!;
-      const { set } = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!;
+      const value = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!;
       const times: number[] = [];
-      for (const value of all) {
+      for (const next of all) {
         await new Promise(requestAnimationFrame);
         const from = performance.now();
         const done = new Promise<number>((resolve) => {
@@ -34,7 +34,7 @@ const changed = (page: Page, selector: string, values: string[]): Promise<number
           watch.observe(table, { subtree: true, childList: true, characterData: true });
           setTimeout(() => resolve(Number.NaN), 1000);
         });
-        set!.call(input, value);
+        value.set!.call(input, next);
         input.dispatchEvent(new Event('input', { bubbles: true }));
         times.push(await done);
       }
@@ -73,7 +73,7 @@ const longestGaps = (page: Page): Promise<number[]> =>
         if (said.includes(word)) since[i] = null;
         else {
           since[i] ??= performance.now();
-          longest[i] = Math.max(longest[i]!, performance.now() - since[i]!);
+          longest[i] = Math.max(longest[i]!, performance.now() - since[i]);
         }
       });
       await new Promise((done) => setTimeout(done, 4));

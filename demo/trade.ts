@@ -4,15 +4,16 @@ import {
   assignNumber,
   declareEdition,
   moveStock,
+  saveSettings,
   spoilImpression,
 } from '@/data';
 import { editRow } from '@/data';
 import type { Studio } from '@/studio/open';
-import { daysAgo, number, offer, order, price, printFile, proof } from './tradeSteps';
+import { crop, daysAgo, number, offer, order, price, printFile, proof } from './tradeSteps';
 import type { Say } from './tradeSteps';
 import { CHANNELS, DELIVERIES, EDITIONS, OPEN_ORDERS } from './editions';
 import type { EditionPlan } from './editions';
-import { COTTON, FILES, OFFERED, PROOFS, SALT } from './year';
+import { COTTON, CROPS, FILES, OFFERED, OWN_SIZES, PROOFS, SALT } from './year';
 
 /** Something that happened, days ago. */
 interface Step {
@@ -30,6 +31,8 @@ export async function trade(
   const of = (name: string) => works.get(name)!;
   const paper = (place: number) => papers[place]!;
   for (const { name, sizes, days } of OFFERED) await offer(open, of(name), sizes, days);
+  for (const { name, ...plan } of CROPS) await crop(open, of(name), plan);
+  await open.db.write((tx) => saveSettings(tx, { ownSizes: OWN_SIZES }));
   await Promise.all(
     [0, 1].map(async (lane) => {
       for (const [i, [name, key, space, days]] of FILES.entries()) {

@@ -1,9 +1,11 @@
 import { promisedDay } from '@/core/packing';
 import { printPlan, suggestedRadius } from '@/core/prepare';
-import { SIZING_RULES, plainLayout } from '@/core/sizing';
-import type { Fit } from '@/core/sizing';
+import { SIZING_RULES, judgedNow, nominalSize, plainLayout, rung } from '@/core/sizing';
+import type { CropChoice, CropRect, Fit } from '@/core/sizing';
 import { minor, mm } from '@/core/units';
 import {
+  addCropChoice,
+  addKeptArea,
   addOrder,
   addOrderEvent,
   addPrice,
@@ -37,24 +39,52 @@ export const daysAgo = (days: number, hour: number): string => {
 
 export type Say = (text: string) => void;
 
+/** A crop of a work, and the part of the picture that it must hold. */
+export interface CropPlan {
+  ratio: string;
+  choice: CropChoice;
+  area: CropRect;
+  days: number;
+}
+
 export async function offer(
   open: Studio,
   workId: number,
   sizes: [string, number, Fit][],
   days: number,
 ) {
-  for (const [sizeKey, border, fit] of sizes)
+  const master = await currentMaster(open.db.read, workId);
+  const { sizing } = await readSettings(open.db.read);
+  for (const [sizeKey, border, fit] of sizes) {
+    const layout = plainLayout(fit, mm(border));
+    const laid = master && rung(nominalSize(sizeKey)!, master.facts, layout, sizing);
     await open.db.write((tx) =>
       addSizeEvent(tx, {
         workId,
         sizeKey,
         kind: 'offered',
-        layout: plainLayout(fit, mm(border)),
-        judged: null,
+        layout,
+        judged: laid ? judgedNow(laid.judgement, master.id) : null,
         reason: null,
         at: daysAgo(days, 11),
       }),
     );
+  }
+}
+
+/** Chooses a crop for a ratio, and marks what must stay in it. */
+export async function crop(
+  open: Studio,
+  workId: number,
+  { ratio, choice, area, days }: CropPlan,
+) {
+  const master = await currentMaster(open.db.read, workId);
+  const picture = master!.facts.width / master!.facts.height;
+  const at = daysAgo(days, 12);
+  await open.db.write(async (tx) => {
+    await addKeptArea(tx, { workId, area, at });
+    await addCropChoice(tx, { workId, ratio, choice, picture, at });
+  });
 }
 
 export async function printFile(

@@ -1,5 +1,5 @@
 import type { Fit } from '@/core/sizing';
-import type { Round } from './tradeSteps';
+import type { CropPlan, Round } from './tradeSteps';
 
 export const SALT = 'metricFrames-50x70';
 export const SMALL = 'metricFrames-30x40';
@@ -68,6 +68,20 @@ export const OFFERED: { name: string; days: number; sizes: [string, number, Fit]
     ],
   },
 ];
+
+/** Crops that were chosen: where the picture's weight lies, its boat marked to stay. */
+export const CROPS: ({ name: string } & CropPlan)[] = [
+  {
+    name: 'causeway',
+    ratio: '7:10',
+    choice: { x: 0.5, y: 0.45, zoom: 0.94 },
+    area: { left: 0.3, top: 0.3, width: 0.3, height: 0.2 },
+    days: 29,
+  },
+];
+
+/** Sizes that the studio's own frames come in. */
+export const OWN_SIZES = ['own-42x60cm', 'own-9.5x12in'];
 
 /** Print files: work, size, colour space, days ago. */
 export const FILES: [string, string, 'a98-rgb' | 'srgb', number][] = [

@@ -8,7 +8,7 @@ CREATE TABLE `crop_choice` (
 	FOREIGN KEY (`work_id`) REFERENCES `work`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
-CREATE INDEX `crop_choice_of_work` ON `crop_choice` (`work_id`);--> statement-breakpoint
+CREATE INDEX `crop_choice_of_work` ON `crop_choice` (`work_id`,`ratio`);--> statement-breakpoint
 CREATE TABLE `kept_area` (
 	`id` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
 	`work_id` integer NOT NULL,

@@ -202,7 +202,7 @@ test('a crop is slid, scaled and kept by keyboard alone, and holds what must sta
     'SELECT ratio, choice FROM crop_choice ORDER BY id DESC LIMIT 1',
   );
   expect(kept!.ratio).toBe('4:5');
-  const { y, zoom } = JSON.parse(String(kept!.choice)) as { y: number; zoom: number };
+  const { y, zoom } = JSON.parse(kept!.choice as string) as { y: number; zoom: number };
   expect(zoom).toBeCloseTo(1 / 1.02 ** 4, 3);
   // Its lower edge is that of the marked part, at the foot of the picture.
   expect(y).toBeGreaterThan(0.5);

@@ -4,10 +4,12 @@ import { chromium } from '@playwright/test';
 const VIEWS: Record<string, string> = {
   table: '/',
   works: '/works',
-  plan: '/works/1/capture?sheet=plan',
   capture: '/works/1/capture',
   specks: '/works/1/capture?sheet=specks',
-  size: '/works/1/size',
+  size: '/works/1/size?size=metricFrames-50x70',
+  crop: '/works/10/size?sheet=fit&size=metricFrames-70x100',
+  sheet: '/works/1/size?sheet=sheet&size=metricFrames-50x70',
+  wall: '/works/1/size?sheet=view&size=metricFrames-50x70',
   prepare: '/works/1/prepare?size=metricFrames-50x70',
   proof: '/works/1/proof?size=metricFrames-50x70',
   edition: '/works/1/edition?size=metricFrames-50x70&impression=number:12',
@@ -15,12 +17,10 @@ const VIEWS: Record<string, string> = {
   finish: '/works/1/finish?size=metricFrames-50x70',
   pack: '/works/3/pack?order=0456',
   papers: '/papers?paper=5',
-  proofs: '/proofs',
   editions: '/editions',
   orders: '/orders',
   accounts: '/accounts',
   log: '/log',
-  'your-data': '/safekeeping',
 };
 
 const [folder = 'docs/screenshots', base = 'http://127.0.0.1:4173', ...only] =
@@ -44,7 +44,7 @@ page.on('pageerror', (e) => console.log('page error:', e.message.slice(0, 300)))
 for (const [name, path] of Object.entries(VIEWS)) {
   if (only.length > 0 && !only.includes(name)) continue;
   await page.goto(base + path);
-  await page.waitForTimeout(['capture', 'specks'].includes(name) ? 2500 : 900);
+  await page.waitForTimeout(['capture', 'specks', 'wall'].includes(name) ? 2500 : 900);
   await page.screenshot({ path: `${folder}/${name}.png` });
 }
 await browser.close();

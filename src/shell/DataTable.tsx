@@ -8,15 +8,15 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table';
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import type { KeyboardEvent, ReactNode } from 'react';
 import styled from 'styled-components';
-import { Button } from './Button';
 import { useAddress } from './listAddress';
 import type { ListAsked } from './listAddress';
+import { PageTurner } from './PageTurner';
+import { useLinesInSight } from './linesInSight';
 
 export interface Column<T> {
   key: string;
@@ -123,13 +123,6 @@ const Grid = styled.table`
   }
 `;
 
-const Pages = styled.div`
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  padding: 8px 0;
-`;
-
 interface DataTableProps<T> {
   label: string;
   rows: T[];
@@ -149,32 +142,6 @@ interface DataTableProps<T> {
   lineHeight?: number;
 }
 
-/** Lines drawn beyond those in sight, so that arrow keys find the next one. */
-const BEYOND = 3;
-
-/** Which lines are drawn: those in sight of a scrolling list, or all. The picked one is brought in sight. */
-function useLinesInSight(count: number, lineHeight: number | undefined, picked: number) {
-  const wrap = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({
-    count,
-    enabled: lineHeight !== undefined,
-    estimateSize: () => lineHeight ?? 0,
-    getScrollElement: () => wrap.current,
-    overscan: BEYOND,
-    // Before the list is measured, as many as a screen holds.
-    initialRect: { width: 700, height: 330 },
-  });
-  useEffect(() => {
-    if (lineHeight !== undefined && picked >= 0)
-      virtual.scrollToIndex(picked, { align: 'auto' });
-  }, [virtual, lineHeight, picked]);
-  if (lineHeight === undefined) return { wrap, from: 0, to: count, above: 0, below: 0 };
-  const items = virtual.getVirtualItems();
-  const from = items[0]?.index ?? 0;
-  const to = (items.at(-1)?.index ?? -1) + 1;
-  return { wrap, from, to, above: from * lineHeight, below: (count - to) * lineHeight };
-}
-
 /** Steps through the lines with the arrow keys. */
 function walk(event: KeyboardEvent<HTMLTableRowElement>, open: () => void) {
   const row = event.currentTarget;
@@ -188,40 +155,6 @@ function walk(event: KeyboardEvent<HTMLTableRowElement>, open: () => void) {
   else if (event.key === 'Enter' && event.target === row) open();
   else return;
   event.preventDefault();
-}
-
-/** Steps through the pages of a list, with what is shown and of how many. */
-function PageTurner({ asked, total }: { asked: ListAsked; total: number }) {
-  const address = useAddress();
-  const turn = (page: number) => address({ page: page === 1 ? null : String(page) });
-  const last = Math.max(1, Math.ceil(total / asked.lines));
-  if (last === 1 && asked.page === 1) return null;
-  const from = (asked.page - 1) * asked.lines + 1;
-  return (
-    <Pages>
-      <Button
-        $plain
-        $small
-        isDisabled={asked.page <= 1}
-        onPress={() => turn(Math.min(last, asked.page - 1))}
-      >
-        Earlier lines
-      </Button>
-      <span>
-        {from > total
-          ? `${total} lines, none on page ${asked.page}`
-          : `${from} to ${Math.min(total, from + asked.lines - 1)} of ${total}`}
-      </span>
-      <Button
-        $plain
-        $small
-        isDisabled={asked.page >= last}
-        onPress={() => turn(asked.page + 1)}
-      >
-        Further lines
-      </Button>
-    </Pages>
-  );
 }
 
 /** What stands in a column's head, and what a press on it does. */

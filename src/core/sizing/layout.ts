@@ -27,6 +27,9 @@ export interface Layout {
   deckle: Millimetres;
 }
 
+/** The four lengths, from above clockwise. */
+export const eachSide = (s: Sides): Millimetres[] => [s.above, s.right, s.below, s.left];
+
 export const sameOnAllSides = (length: Millimetres): Sides => ({
   above: length,
   right: length,

@@ -1,6 +1,7 @@
 import { mm } from '../units';
 import type { Millimetres } from '../units';
 import type { FitResult } from './fit';
+import { eachSide } from './layout';
 import type { SizingRules } from './rules';
 
 /** What a line of the drawing is, for how it is drawn. */
@@ -193,7 +194,7 @@ export function sheetDrawing(
   gap: number,
 ): SheetDrawing {
   const { paper, sheet, image } = boxesOf(fit);
-  const bleed = Math.max(...Object.values(fit.printed.bleed));
+  const bleed = Math.max(...eachSide(fit.printed.bleed));
   const lines = [...outline('paper', paper)];
   if (fit.beyond > HAIR) lines.push(...outline('sheet', sheet));
   lines.push(...outline('image', image));
@@ -273,7 +274,7 @@ export function sheetCautions(
   const cautions: SheetCaution[] = [];
   if (nearest < rules.printerMarginMm - HAIR)
     cautions.push({ code: 'unprintable', nearest, margin: mm(rules.printerMarginMm) });
-  if (toEdge && Math.max(...Object.values(bleed)) === 0) cautions.push({ code: 'noBleed' });
+  if (toEdge && Math.max(...eachSide(bleed)) === 0) cautions.push({ code: 'noBleed' });
   if (fit.below < rules.signingRoomMm)
     cautions.push({
       code: 'noRoomToSign',

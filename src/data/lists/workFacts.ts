@@ -79,7 +79,7 @@ export async function countedWorks(
       .from(sizeNow)
       .innerJoin(sizeEvents, eq(sizeEvents.id, sizeNow.eventId))
       .where(and(inArray(sizeNow.workId, ids), eq(sizeNow.kind, 'offered'))),
-    cropChoicesNow(db, ids.length === 1 ? ids[0]! : null),
+    cropChoicesNow(db, ids),
   ]);
   const byId = new Map(rows.map((w) => [w.id, w]));
   const countOf = new Map(counted.map((c) => [c.id, c]));

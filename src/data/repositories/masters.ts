@@ -110,7 +110,7 @@ export async function currentMaster(
   const [row] = await joined(db)
     .innerJoin(masterNow, eq(masterNow.masterId, masters.id))
     .where(eq(masterNow.workId, workId));
-  return row && asMaster(row, await cropChoicesNow(db, workId));
+  return row && asMaster(row, await cropChoicesNow(db, [workId]));
 }
 
 export async function getMaster(db: Reading, id: number): Promise<Master | undefined> {

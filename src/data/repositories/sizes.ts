@@ -85,19 +85,14 @@ export type CropChoiceRow = Omit<typeof cropChoices.$inferSelect, 'choice'> & {
   choice: CropChoice;
 };
 
-const newestChoices = sql`${cropChoices.id} IN (SELECT max(id) FROM crop_choice GROUP BY work_id, ratio)`;
-
-/** The crops that are chosen now, of one work or of all. */
+/** The crops that are chosen now, of some works or of all. */
 export async function cropChoicesNow(
   db: Reading,
-  workId: number | null,
+  workIds: readonly number[] | null,
 ): Promise<CropChoiceRow[]> {
-  const rows = await db
-    .select()
-    .from(cropChoices)
-    .where(
-      and(newestChoices, workId === null ? undefined : eq(cropChoices.workId, workId)),
-    );
+  const of = workIds === null ? sql`` : sql`WHERE work_id IN ${workIds}`;
+  const newest = sql`${cropChoices.id} IN (SELECT max(id) FROM crop_choice ${of} GROUP BY work_id, ratio)`;
+  const rows = await db.select().from(cropChoices).where(newest);
   return rows.flatMap((row) => (row.choice ? [{ ...row, choice: row.choice }] : []));
 }
 

@@ -102,7 +102,7 @@ export const cropChoices = sqliteTable(
     picture: real('picture').notNull(),
     at: at(),
   },
-  (t) => [index('crop_choice_of_work').on(t.workId)],
+  (t) => [index('crop_choice_of_work').on(t.workId, t.ratio)],
 );
 
 /** The part of a picture that no crop may lose; the newest row of a work counts. */

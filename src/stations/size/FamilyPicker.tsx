@@ -104,6 +104,7 @@ export const FamilyPicker = memo(function FamilyPicker(sizing: FamilyPickerProps
       <Ratio>
         Ratio
         <select
+          name="ratio"
           value={sizing.ratio ?? ''}
           onChange={(e) => sizing.setRatio(e.target.value || null)}
         >

@@ -23,7 +23,7 @@ const NO_MASTER =
 
 /** What is chosen now for a ratio, as the step that brings it back. */
 async function stands(db: Reading | Writing, work: number, name: string, picture: number) {
-  const row = (await cropChoicesNow(db, work)).find((r) => r.ratio === name);
+  const row = (await cropChoicesNow(db, [work])).find((r) => r.ratio === name);
   return {
     kind: 'crop' as const,
     workId: work,

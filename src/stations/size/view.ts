@@ -11,7 +11,7 @@ export async function loadSize(id: string, query: Record<string, string | undefi
   const [decided, signature, crops, area] = await Promise.all([
     decidedSizes(db, work.id),
     signatureOf(db, work.id),
-    cropChoicesNow(db, work.id),
+    cropChoicesNow(db, [work.id]),
     keptAreaOf(db, work.id),
   ]);
   if (master) readyAtOnce();

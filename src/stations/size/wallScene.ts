@@ -41,7 +41,7 @@ export function hangScene(
   const centre = Math.max(CENTRE_MM, sofa.height + CLEAR_MM + tallest / 2);
   let x = -across / 2;
   const hung = prints.map((p) => {
-    const at = { ...p, x, y: -p.fit.sheet.height / 2 };
+    const at = { ...p, x, y: p.fit.sheet.height / -2 };
     x += p.fit.sheet.width + GAP_MM;
     return at;
   });

@@ -136,7 +136,7 @@ export function AngularView({
       viewer.current = made;
       // Arrow keys move; the scale is changed by stepping alone.
       made.addHandler('canvas-key', (event) => {
-        const { key } = event.originalEvent as KeyboardEvent;
+        const { key } = event.originalEvent;
         if (!key.startsWith('Arrow')) event.preventDefaultAction = true;
         event.preventVerticalPan = false;
       });

@@ -88,7 +88,7 @@ const bandOf = (factor: number, rules: SizingRules): string =>
         : 'too far';
 
 /** How it enlarges: one detail at several enlargements, with the resampling of the print file. */
-export function EnlargeSheet({ view, master, sizing, head }: SheetProps) {
+export function EnlargeSheet({ master, sizing, head }: SheetProps) {
   const { rules } = sizing;
   const format = useFormat();
   const { ratio } = useScreen();
