@@ -21,6 +21,8 @@ import { useLinesInSight } from './linesInSight';
 export interface Column<T> {
   key: string;
   head: string;
+  /** What a column without a head holds, for who hears the table. */
+  said?: string;
   /** What the column is sorted by, and shown when `cell` is absent. */
   value: (row: T) => string | number;
   cell?: (row: T) => ReactNode;
@@ -162,6 +164,7 @@ interface Head {
   column: {
     key: string;
     head: string;
+    said?: string;
     figure?: boolean;
     width?: number | string;
     unsorted?: boolean;
@@ -179,7 +182,7 @@ const HeadCell = ({ column, sorted, press }: Head) => (
     }
   >
     {column.unsorted || column.head === '' ? (
-      column.head || <span className="sr">Picture</span>
+      column.head || <span className="sr">{column.said ?? 'Picture'}</span>
     ) : (
       <button type="button" onClick={press}>
         {column.head}

@@ -23,3 +23,4 @@ export * from './PrintOnSheet';
 export * from './SizePicker';
 export * from './SheetTabs';
 export * from './singleKeys';
+export * from './useKept';

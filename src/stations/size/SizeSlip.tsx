@@ -181,6 +181,12 @@ export function SizeSlip(props: SlipProps) {
         onChange={desk.setFit}
       />
       <Field form={desk.form} name="border" label={`Border, ${desk.place} the size`} />
+      {!here && sizing.eaten > 0 && (
+        <Problem>
+          Border: two of them leave nothing of any of these sizes to print on. Make it
+          narrower, or lay it outside.
+        </Problem>
+      )}
       <SectionLabel>Where people stand</SectionLabel>
       <StandingRule sizing={sizing} />
       <Small>

@@ -5,7 +5,7 @@ import { plainLayout } from '@/core/sizing';
 import type { Fit, Layout, Place } from '@/core/sizing';
 import { mm, parseLength } from '@/core/units';
 import type { Millimetres } from '@/core/units';
-import { useBench, useFormat } from '@/shell';
+import { keepInTab, keptInTab, useBench, useFormat } from '@/shell';
 import type { Form, TypedValues } from '@/shell';
 import { LAYOUT_LIMITS, layoutOf } from './layoutForm';
 
@@ -64,7 +64,7 @@ const weightingOf = ({ borders: b }: Layout): Weighting =>
       : 'foot';
 
 /** How pictures meet their sheets, as it is typed: fields with their units and their errors. */
-export function useLayout(start: Layout | undefined): LayoutDesk {
+export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
   const format = useFormat();
   const { units } = useBench();
   const first = useMemo(
@@ -94,8 +94,10 @@ export function useLayout(start: Layout | undefined): LayoutDesk {
   const said: Record<string, Millimetres> = {};
   for (const name of names) {
     const text = values[name] ?? '';
-    const length =
-      text.trim() === '' && name !== 'border' ? mm(0) : parseLength(text, units);
+    const empty = text.trim() === '' && name !== 'border';
+    // A side that is left empty is like the border; no bleed is none.
+    if (empty && shown.includes(name)) continue;
+    const length = empty ? mm(0) : parseLength(text, units);
     const most = mostOf(name);
     if (length === null)
       problems[name] =
@@ -133,6 +135,24 @@ export function useLayout(start: Layout | undefined): LayoutDesk {
     // `key` says all that `said` and `shown` do.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, wrong]);
+  const take = (l: Layout) => {
+    setFit(l.fit);
+    setPlace(l.place);
+    setWeighting(weightingOf(l));
+    form.reset(texts(l));
+  };
+  const come = useRef(false);
+  useEffect(() => {
+    // What was laid out here before is there again; from then on each layout is kept.
+    if (come.current) keepInTab(name, layout);
+    else {
+      come.current = true;
+      const before = keptInTab<Layout>(name);
+      if (before) take(before);
+    }
+    // Only a new layout is kept.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [name, layout]);
   return {
     form,
     fit,
@@ -147,11 +167,6 @@ export function useLayout(start: Layout | undefined): LayoutDesk {
       wrong === '{}'
         ? { fit, place, ...Object.fromEntries(names.map((n) => [n, values[n] ?? ''])) }
         : null,
-    take: (l) => {
-      setFit(l.fit);
-      setPlace(l.place);
-      setWeighting(weightingOf(l));
-      form.reset(texts(l));
-    },
+    take,
   };
 }

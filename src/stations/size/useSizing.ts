@@ -13,6 +13,7 @@ import {
 import type { CropChoice, FamilyId, Reopened, Rung, SizingRules } from '@/core/sizing';
 import { printFileBytes } from '@/core/prepare';
 import { turnedLike } from '@/core/units';
+import { useKept } from '@/shell';
 import type { SizeView } from './view';
 import { useLayout } from './useLayout';
 
@@ -41,8 +42,10 @@ export function useSizing(view: SizeView) {
   const [ratio, setRatio] = useState<string | null>(null);
   const [standing, setStanding] = useState<Partial<SizingRules>>({});
   const [picked, pick] = useState<string | null>(view.picked ?? start?.sizeKey ?? null);
-  const [draft, setDraft] = useState<{ ratio: string; choice: CropChoice } | null>(null);
-  const desk = useLayout(start?.layout);
+  const [draft, setDraft] = useKept<{ ratio: string; choice: CropChoice }>(
+    `glassine.crop.${work.id}`,
+  );
+  const desk = useLayout(`glassine.layout.${work.id}`, start?.layout);
   const rules = useMemo(() => ({ ...view.rules, ...standing }), [view.rules, standing]);
   const facts = useMemo(
     () =>

@@ -54,15 +54,16 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
     return [
       {
         key: 'chosen',
-        width: 52,
-        head: 'choose',
+        width: 26,
+        head: '',
+        said: 'Choose',
         unsorted: true,
         value: () => '',
         cell: (s) => <Tick step={s} chosen={chosen} onChoose={onChoose} />,
       },
       {
         key: 'size',
-        width: 104,
+        width: 94,
         head: 'size',
         byFigure: true,
         short: true,
@@ -76,7 +77,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'image',
-        width: 80,
+        width: 74,
         head: `image, ${unit}`,
         figure: true,
         value: (s) => area(s.fit.image),
@@ -84,7 +85,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'sheet',
-        width: 80,
+        width: 74,
         head: `sheet, ${unit}`,
         figure: true,
         value: (s) => area(s.fit.sheet),
@@ -92,7 +93,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'ppi',
-        width: 42,
+        width: 36,
         head: 'ppi',
         figure: true,
         value: (s) => s.judgement.figures.ppi,
@@ -100,7 +101,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'worth',
-        width: 44,
+        width: 40,
         head: 'worth',
         figure: true,
         value: (s) => s.judgement.figures.worth,
@@ -108,7 +109,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'asked',
-        width: 46,
+        width: 44,
         head: 'asked',
         figure: true,
         value: (s) => s.judgement.figures.asked,
@@ -117,7 +118,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'master',
-        width: 46,
+        width: 42,
         head: '× file',
         figure: true,
         value: (s) => s.judgement.figures.enlargement,
@@ -125,7 +126,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'original',
-        width: 46,
+        width: 44,
         head: '× orig.',
         figure: true,
         value: (s) => s.original,
@@ -133,7 +134,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'crop',
-        width: 46,
+        width: 44,
         head: 'lost, %',
         figure: true,
         value: (s) => s.judgement.figures.cropShare,
@@ -141,7 +142,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'crisp',
-        width: 54,
+        width: 50,
         head: `crisp, ${inHead}`,
         figure: true,
         value: (s) => s.judgement.figures.crispFrom,
@@ -149,7 +150,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'stand',
-        width: 58,
+        width: 52,
         head: `stand, ${inHead}`,
         figure: true,
         value: (s) => s.judgement.figures.standing,
@@ -157,7 +158,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'bytes',
-        width: 58,
+        width: 56,
         head: 'file',
         figure: true,
         value: (s) => s.bytes,
@@ -165,7 +166,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
       },
       {
         key: 'verdict',
-        width: 78,
+        width: 76,
         head: 'verdict',
         byFigure: true,
         short: true,

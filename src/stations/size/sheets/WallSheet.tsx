@@ -19,11 +19,11 @@ import {
   splitUnit,
   useBench,
   useFormat,
+  useKept,
   useSingleKeys,
 } from '@/shell';
 import { lookSource } from '../lookSource';
 import { useScreen } from '../screen';
-import type { ScreenDesk } from '../screen';
 import type { SheetProps, Step } from '../useSizing';
 import { hangScene } from '../wallScene';
 import type { Hung } from '../wallScene';
@@ -34,27 +34,41 @@ import { WallSketch } from './WallSketch';
 const MOST_BESIDE = 4;
 const NEAREST_EYE = 200;
 const FARTHEST_EYE = 5000;
+const NEAREST_LOOK = 150;
+const FARTHEST_LOOK = 30_000;
 
-/** How far the one who looks sits from the screen. */
-function EyeField({ desk }: { desk: ScreenDesk }) {
+interface DistanceFieldProps {
+  label: string;
+  value: number;
+  least: number;
+  most: number;
+  onChange: (mm: Millimetres) => void;
+}
+
+/** A distance, typed; out of its range it says so and stays as it was. */
+function DistanceField({ label, value, least, most, onChange }: DistanceFieldProps) {
   const format = useFormat();
   const { units } = useBench();
   const [typed, setTyped] = useState<string | null>(null);
-  const text = typed ?? format.distance(desk.screen.eyeMm);
-  const length = parseLength(text, units);
+  const read = typed === null ? null : parseLength(typed, units);
+  // Set from elsewhere meanwhile, it shows that.
+  const own = read === null || read === value || read < least || read > most;
+  const text = typed !== null && own ? typed : format.distance(value);
   const wrong =
-    length === null
-      ? `You sit at: “${text}” cannot be read. Give 60 cm or 24 in.`
-      : length < NEAREST_EYE || length > FARTHEST_EYE
-        ? `You sit at: ${format.distance(length)} is no place to look at a screen from. Give ${format.distance(NEAREST_EYE)} to ${format.distance(FARTHEST_EYE)}.`
-        : null;
+    typed === null || !own
+      ? null
+      : read === null
+        ? `${label}: “${typed}” cannot be read. Give 60 cm or 24 in.`
+        : read < least || read > most
+          ? `${label}: ${format.distance(read)} is not possible. Give ${format.distance(least)} to ${format.distance(most)}.`
+          : null;
   return (
     <>
       <label style={{ display: 'flex', fontSize: 13, gap: 10, alignItems: 'center' }}>
-        <span style={{ flex: 1, color: 'var(--soft)' }}>You sit from the screen at</span>
+        <span style={{ flex: 1, color: 'var(--soft)' }}>{label}</span>
         <input
           type="text"
-          aria-label="You sit from the screen at"
+          aria-label={label}
           aria-invalid={wrong !== null}
           value={text}
           style={{
@@ -65,9 +79,8 @@ function EyeField({ desk }: { desk: ScreenDesk }) {
           }}
           onChange={(e) => {
             setTyped(e.target.value);
-            const read = parseLength(e.target.value, units);
-            if (read !== null && read >= NEAREST_EYE && read <= FARTHEST_EYE)
-              desk.keep({ eyeMm: read });
+            const next = parseLength(e.target.value, units);
+            if (next !== null && next >= least && next <= most) onChange(next);
           }}
         />
       </label>
@@ -104,7 +117,7 @@ export function WallSheet({ view, master, sizing, head }: SheetProps) {
   const desk = useScreen();
   const [calibrating, setCalibrating] = useState(false);
   const stands = here?.judgement.figures.standing ?? mm(2000);
-  const [chosen, setDistance] = useState<Millimetres | null>(null);
+  const [chosen, setDistance] = useKept<Millimetres>('glassine.distance');
   const distance = chosen ?? stands;
   const { beside, toggle, hung } = useBeside(steps, here);
   const scene = useMemo(
@@ -116,8 +129,8 @@ export function WallSheet({ view, master, sizing, head }: SheetProps) {
     [hung, rules],
   );
   const step = useCallback(
-    (away: boolean) => setDistance((now) => stepFrom(now ?? stands, away)),
-    [stands],
+    (away: boolean) => setDistance(stepFrom(distance, away)),
+    [distance, setDistance],
   );
   useSingleKeys((key) => {
     const closer = key === '+' || key === '=';
@@ -215,7 +228,20 @@ export function WallSheet({ view, master, sizing, head }: SheetProps) {
             From the sofa
           </Button>
         </div>
-        <EyeField desk={desk} />
+        <DistanceField
+          label="Looked at from"
+          value={distance}
+          least={NEAREST_LOOK}
+          most={FARTHEST_LOOK}
+          onChange={setDistance}
+        />
+        <DistanceField
+          label="You sit from the screen at"
+          value={desk.screen.eyeMm}
+          least={NEAREST_EYE}
+          most={FARTHEST_EYE}
+          onChange={(eyeMm) => desk.keep({ eyeMm })}
+        />
         {!desk.screen.calibrated && (
           <Small>
             This screen is taken to have 96 ppi. Calibrate it once with a bank card or a
