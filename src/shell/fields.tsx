@@ -12,7 +12,7 @@ import {
 import { memo, useRef } from 'react';
 import { Controller } from 'react-hook-form';
 import type { ControllerRenderProps, UseFormReturn } from 'react-hook-form';
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 
 export type TypedValues = Record<string, string>;
 export type Form = UseFormReturn<TypedValues>;
@@ -207,15 +207,12 @@ export function ChoiceField({
   );
 }
 
-const Strip = styled(RadioGroup)`
+/** A row of parts with lines between them, of which one or some are chosen. */
+export const stripCss = css`
   display: flex;
   border: 1px solid #161616;
-  width: 100%;
 `;
-
-const Part = styled(Radio)`
-  flex: 1;
-  text-align: center;
+export const partCss = css`
   padding: 6px 6px;
   font-size: 13px;
   cursor: pointer;
@@ -232,6 +229,17 @@ const Part = styled(Radio)`
     outline: 2px solid var(--blue);
     outline-offset: 2px;
   }
+`;
+
+const Strip = styled(RadioGroup)`
+  ${stripCss}
+  width: 100%;
+`;
+
+const Part = styled(Radio)`
+  ${partCss}
+  flex: 1;
+  text-align: center;
 `;
 
 const Exclusive = <T extends string>({

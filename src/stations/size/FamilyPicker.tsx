@@ -4,7 +4,7 @@ import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FAMILY_IDS } from '@/core/sizing';
 import type { FamilyId } from '@/core/sizing';
-import { Button, Field, useActionForm } from '@/shell';
+import { Button, Field, partCss, stripCss, useActionForm } from '@/shell';
 import { addOwnSize } from './ruleActions';
 import type { Sizing } from './useSizing';
 import { FAMILY_NAMES } from './words';
@@ -17,32 +17,17 @@ const Row = styled.div`
 `;
 
 const Group = styled(ToggleButtonGroup)`
-  display: flex;
-  border: 1px solid #161616;
+  ${stripCss}
 `;
 
 const Part = styled(ToggleButton)`
   appearance: none;
   border: 0;
-  border-left: 1px solid #161616;
   background: transparent;
   color: inherit;
   font: inherit;
-  font-size: 13px;
+  ${partCss}
   padding: 6px 9px;
-  white-space: nowrap;
-  cursor: pointer;
-  &:first-child {
-    border-left: 0;
-  }
-  &[data-selected] {
-    background: #161616;
-    color: #fff;
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--blue);
-    outline-offset: 2px;
-  }
 `;
 
 const Ratio = styled.label`

@@ -5,25 +5,17 @@ import { addSizeEvent, currentMaster, sizeStands } from '@/data';
 import type { SizeEvent, UndoStep } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { choice, defineInput, length, optional, text, whole } from '@/studio/input';
-import { LAYOUT_LIMITS, layoutOf } from './layoutForm';
+import { defineInput, text, whole } from '@/studio/input';
+import { layoutOf } from './layoutForm';
+import { LAYOUT_FIELDS } from './layoutInput';
 
 const MOST_SIZES = 200;
 const sizeKeys = text('Size', { max: 60 * MOST_SIZES });
-const border = (title: string) => length(title, { min: 0, max: LAYOUT_LIMITS.border });
 
 const offer = defineInput({
   workId: whole('Work', { min: 1 }),
   sizeKey: sizeKeys,
-  fit: choice('How it meets the sheet', ['within', 'fill', 'cut']),
-  place: optional(choice('Border', ['inside', 'outside'])),
-  border: border('Border'),
-  above: optional(border('Border above')),
-  right: optional(border('Border right')),
-  below: optional(border('Border below')),
-  left: optional(border('Border left')),
-  bleed: optional(length('Bleed', { min: 0, max: LAYOUT_LIMITS.bleed })),
-  deckle: optional(length('Torn away', { min: 0, max: LAYOUT_LIMITS.deckle })),
+  ...LAYOUT_FIELDS,
 });
 
 /** The sizes that keys name, separated by commas; or why they name none. */

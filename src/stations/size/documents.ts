@@ -17,9 +17,10 @@ import type { DrawingContent } from '@/documents';
 import { storePaths } from '@/engine';
 import { loadWorkPage, now, offeredRungs, studio } from '@/studio';
 import type { WorkPage } from '@/studio';
-import { choice, defineInput, length, optional, text } from '@/studio/input';
+import { choice, defineInput, text } from '@/studio/input';
 import { slug } from '@/core/prepare';
-import { LAYOUT_LIMITS, layoutOf } from './layoutForm';
+import { layoutOf } from './layoutForm';
+import { LAYOUT_FIELDS } from './layoutInput';
 import { SIGN_PLACES } from './sheetWords';
 
 /** Chains of measures lie so far apart on the drawing, mm. */
@@ -27,19 +28,10 @@ const CHAIN_MM = 8;
 /** Room beside the drawing for its measures and marks, mm. */
 const AROUND = { above: 34, right: 34, below: 12, left: 12 };
 
-const border = (title: string) => length(title, { min: 0, max: LAYOUT_LIMITS.border });
 const asked = defineInput({
   size: text('Size', { max: 60 }),
   form: choice('Form', ['pdf', 'a4', 'letter', 'svg']),
-  fit: choice('How it meets the sheet', ['within', 'fill', 'cut']),
-  place: optional(choice('Border', ['inside', 'outside'])),
-  border: border('Border'),
-  above: optional(border('Border above')),
-  right: optional(border('Border right')),
-  below: optional(border('Border below')),
-  left: optional(border('Border left')),
-  bleed: optional(length('Bleed', { min: 0, max: LAYOUT_LIMITS.bleed })),
-  deckle: optional(length('Torn away', { min: 0, max: LAYOUT_LIMITS.deckle })),
+  ...LAYOUT_FIELDS,
 });
 
 const wordOf = (m: DrawnMeasure, words: string) => ({

@@ -188,26 +188,24 @@ export function EnlargeSheet({ master, sizing, head }: SheetProps) {
         >
           {master.preview && <img src={master.preview} alt="" draggable={false} />}
           <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden>
-            <rect
-              x={spot.x * 100 - (mark.width / width) * 50}
-              y={spot.y * 100 - (mark.height / height) * 50}
-              width={(mark.width / width) * 100}
-              height={(mark.height / height) * 100}
-              fill="none"
-              stroke="#fff"
-              strokeWidth={3}
-              vectorEffect="non-scaling-stroke"
-            />
-            <rect
-              x={spot.x * 100 - (mark.width / width) * 50}
-              y={spot.y * 100 - (mark.height / height) * 50}
-              width={(mark.width / width) * 100}
-              height={(mark.height / height) * 100}
-              fill="none"
-              stroke="#161616"
-              strokeWidth={1}
-              vectorEffect="non-scaling-stroke"
-            />
+            {(
+              [
+                [3, '#fff'],
+                [1, '#161616'],
+              ] as const
+            ).map(([stroke, colour]) => (
+              <rect
+                key={colour}
+                x={spot.x * 100 - (mark.width / width) * 50}
+                y={spot.y * 100 - (mark.height / height) * 50}
+                width={(mark.width / width) * 100}
+                height={(mark.height / height) * 100}
+                fill="none"
+                stroke={colour}
+                strokeWidth={stroke}
+                vectorEffect="non-scaling-stroke"
+              />
+            ))}
           </svg>
         </Overview>
         <Figures
