@@ -69,13 +69,13 @@ export const OFFERED: { name: string; days: number; sizes: [string, number, Fit]
   },
 ];
 
-/** Crops that were chosen: where the picture's weight lies, its boat marked to stay. */
+/** Crops that were chosen: the far end of the causeway is marked to stay. */
 export const CROPS: ({ name: string } & CropPlan)[] = [
   {
     name: 'causeway',
     ratio: '7:10',
     choice: { x: 0.5, y: 0.45, zoom: 0.94 },
-    area: { left: 0.3, top: 0.3, width: 0.3, height: 0.2 },
+    area: { left: 0.47, top: 0.42, width: 0.14, height: 0.12 },
     days: 29,
   },
 ];

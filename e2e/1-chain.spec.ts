@@ -76,8 +76,8 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   // Size: by key, then offered with a border.
   await page.keyboard.press('2');
   await expect(page).toHaveURL(/works\/1\/size/);
-  await page.getByRole('row', { name: /^30 × 40 cm/ }).focus();
-  await page.getByLabel('Border, inside the sheet').fill('20 mm');
+  await page.getByRole('row', { name: / 30 × 40 cm/ }).focus();
+  await page.getByLabel('Border, inside the size').fill('20 mm');
   await page.getByRole('button', { name: 'Offer this size' }).click();
   await expect(page.getByRole('button', { name: 'On offer' })).toBeVisible();
 

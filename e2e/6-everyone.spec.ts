@@ -226,6 +226,9 @@ test('by keyboard alone: find a work, go to its sizes, withdraw one, take that b
   };
   await focusOn(/^Withdraw/);
   await page.keyboard.press('Enter');
+  // It asks why, proposes a reason, and takes it with Enter.
+  await expect(page.getByLabel(/^Why 30 × 40 cm/)).toBeFocused();
+  await page.keyboard.press('Enter');
   await expect(page.getByRole('status')).toContainText('Withdrawn from sale');
   expect(
     (await server.rows(`SELECT kind FROM size_now WHERE size_key = '${SIZE}'`))[0]?.kind,

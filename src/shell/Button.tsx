@@ -9,9 +9,9 @@ const look = css<{ $plain?: boolean; $small?: boolean }>`
   align-items: center;
   justify-content: center;
   gap: 7px;
-  border: 1px solid ${({ $plain }) => ($plain ? '#161616' : '#12314f')};
+  border: 1px solid ${({ $plain }) => ($plain ? 'var(--ink)' : '#12314f')};
   background: ${({ $plain }) => ($plain ? 'transparent' : '#1c4a78')};
-  color: ${({ $plain }) => ($plain ? '#161616' : '#fff')};
+  color: ${({ $plain }) => ($plain ? 'var(--ink)' : '#fff')};
   font:
     500 ${({ $small }) => ($small ? '12.5px/1' : '13.5px/1')} 'Commissioner',
     sans-serif;
@@ -22,7 +22,7 @@ const look = css<{ $plain?: boolean; $small?: boolean }>`
   transition: background 0.12s;
   &:hover,
   &[data-hovered] {
-    background: ${({ $plain }) => ($plain ? 'rgba(0,0,0,.07)' : '#12314f')};
+    background: ${({ $plain }) => ($plain ? 'rgba(128,128,128,.16)' : '#12314f')};
   }
   &[data-disabled],
   &:disabled {

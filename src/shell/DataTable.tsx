@@ -120,6 +120,9 @@ const Grid = styled.table`
       padding-left: 8px;
     }
   }
+  [data-tone='dark'] & tbody tr[aria-selected='true'] {
+    background: rgba(255, 255, 255, 0.12);
+  }
   tbody tr:focus-visible {
     outline-offset: -2px;
   }

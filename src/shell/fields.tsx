@@ -32,6 +32,7 @@ const Box = styled.span`
   display: flex;
   align-items: baseline;
   background: #fff;
+  color: #161616;
   border: 1px solid #6f6f6f;
   padding: 0 7px;
   input,
@@ -210,13 +211,13 @@ export function ChoiceField({
 /** A row of parts with lines between them, of which one or some are chosen. */
 export const stripCss = css`
   display: flex;
-  border: 1px solid #161616;
+  border: 1px solid var(--ink);
 `;
 export const partCss = css`
   padding: 6px 6px;
   font-size: 13px;
   cursor: pointer;
-  border-left: 1px solid #161616;
+  border-left: 1px solid var(--ink);
   white-space: nowrap;
   &:first-child {
     border-left: 0;

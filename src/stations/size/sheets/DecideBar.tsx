@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { Button, Field, Problem, useAction, useActionForm } from '@/shell';
 import { offerSize, withdrawSize } from '../actions';
@@ -17,10 +17,11 @@ const Row = styled.div`
 
 const Why = styled.form`
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   align-items: center;
   > div {
-    width: 330px;
+    width: min(330px, 100%);
   }
 `;
 
@@ -44,6 +45,8 @@ export function WithdrawForm({
     { reason },
     { fixed: sizeAsked(workId, steps), done: 'Withdrawn from sale.', onDone },
   );
+  // Asked why, one answers at once; Enter takes the reason that is proposed.
+  useEffect(() => form.setFocus('reason'), [form]);
   return (
     <Why
       method="dialog"

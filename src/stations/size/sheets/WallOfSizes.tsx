@@ -10,7 +10,7 @@ const HEAD = 30;
 /** Drawn smaller than this, a print needs no more than the smallest tile of its picture. */
 const SMALL = 200;
 /** Narrower than this there is no room for a label under a print. */
-const LABEL = 46;
+const LABEL = 58;
 
 interface WallProps {
   rungs: Rung[];
