@@ -123,7 +123,6 @@ export function AngularView({
         visibilityRatio: 0,
         // What is added never moves what is seen.
         preserveViewport: true,
-        immediateRender: true,
         imageLoaderLimit: 6,
         gestureSettingsMouse: {
           clickToZoom: false,

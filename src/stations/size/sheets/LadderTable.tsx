@@ -1,7 +1,7 @@
 'use client';
 import { memo, useMemo } from 'react';
 import type { SizingRules } from '@/core/sizing';
-import { formatSizeFigures } from '@/core/units';
+import { MM_PER_INCH, formatSizeFigures } from '@/core/units';
 import type { Size } from '@/core/units';
 import { DataTable, useBench, useFormat } from '@/shell';
 import type { Column, Format } from '@/shell';
@@ -16,9 +16,6 @@ interface LadderTableProps {
   onPick: (key: string) => void;
   onChoose: (key: string) => void;
 }
-
-/** Figures of the table without their unit: it stands in the head. */
-const bare = (text: string) => text.replace(/\u202f.*$/, '');
 
 const Tick = ({
   step,
@@ -47,9 +44,14 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
   const unit = units === 'metric' ? 'cm' : 'in';
   const inHead = units === 'metric' ? 'm' : 'in';
   const columns = useMemo((): Column<Step>[] => {
-    const figures = (s: Size) => formatSizeFigures(s, units, locale);
+    const inches = (mm: number) => format.number(mm / MM_PER_INCH, 1);
+    // Tenths of an inch are enough to compare sizes by, and all that there is room for.
+    const figures = (s: Size) =>
+      units === 'metric'
+        ? formatSizeFigures(s, units, locale)
+        : `${inches(s.width)} × ${inches(s.height)}`;
     const distance = (mm: number) =>
-      units === 'metric' ? format.number(mm / 1000, 2) : bare(format.length(mm));
+      units === 'metric' ? format.number(mm / 1000, 2) : inches(mm);
     const area = (s: Size) => s.width * s.height;
     return [
       {

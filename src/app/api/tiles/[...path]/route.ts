@@ -12,5 +12,8 @@ export async function GET(
   if (!SHA256.test(sha) || !/^\d{1,2}$/.test(level) || !/^\d+_\d+\.jpg$/.test(tile))
     return notThere();
   const folder = storePaths((await studio()).home).tiles(sha);
-  return sendFile(join(/*turbopackIgnore: true*/ folder, level, tile), 'image/jpeg');
+  // Named by the hash of what they show: they never change.
+  return sendFile(join(/*turbopackIgnore: true*/ folder, level, tile), 'image/jpeg', {
+    forever: true,
+  });
 }
