@@ -8,6 +8,8 @@ import { decimal, defineInput, whole } from './input';
 /** Most pixels of a print, of the screen it covers, and of one window, along an edge. */
 const MOST_PRINT = 120_000;
 const MOST_WINDOW = 1024;
+/** Most pixels of the print under one window: what is read of the picture for them stays under 100 MB. */
+const MOST_UNDER = 1e6;
 
 const share = (title: string) => decimal(title, { min: 0, max: 1 });
 const edge = (title: string, max: number) => whole(title, { min: 1, max });
@@ -55,6 +57,9 @@ export async function lookAtPrint(
   const read = look.read(asked, context);
   if (!read.ok) return null;
   const v = read.value;
+  const perPixel = (v.printWidth / v.screenWidth) * (v.printHeight / v.screenHeight);
+  // Further away than two print pixels to one of the screen, the print's own are not made.
+  if (v.across * v.down * Math.min(4, perPixel) > MOST_UNDER) return null;
   const open = await studio();
   const master = await getMaster(open.db.read, masterId);
   if (!master || v.x >= v.screenWidth || v.y >= v.screenHeight) return null;

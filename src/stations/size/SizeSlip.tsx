@@ -122,7 +122,12 @@ export function SizeActions({ view, sizing }: SlipProps) {
           As it is offered
         </Button>
       )}
-      <Problem>{offering.problem}</Problem>
+      <Problem>
+        {offering.problem ??
+          (desk.typed === null
+            ? 'A length of the layout cannot be read. Mend it here or under Sheet first.'
+            : null)}
+      </Problem>
     </>
   );
 }

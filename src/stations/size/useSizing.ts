@@ -58,9 +58,12 @@ export function useSizing(view: SizeView) {
     [master, draft],
   );
   const sizes = useMemo(() => sizesOf(families, view.ownSizes), [families, view.ownSizes]);
+  const ratios = useMemo(() => [...new Set(sizes.map(ratioName))], [sizes]);
+  // A ratio that no size comes in any more leaves none out.
+  const only = ratio !== null && ratios.includes(ratio) ? ratio : null;
   const shown = useMemo(
-    () => (ratio === null ? sizes : sizes.filter((s) => ratioName(s) === ratio)),
-    [sizes, ratio],
+    () => (only === null ? sizes : sizes.filter((s) => ratioName(s) === only)),
+    [sizes, only],
   );
   const byKey = useMemo(() => new Map(decided.map((d) => [d.sizeKey, d])), [decided]);
   const { layout } = desk;
@@ -96,10 +99,10 @@ export function useSizing(view: SizeView) {
   return {
     families,
     setFamilies,
-    ratio,
+    ratio: only,
     setRatio,
     /** Names of the ratios that the chosen families come in. */
-    ratios: useMemo(() => [...new Set(sizes.map(ratioName))], [sizes]),
+    ratios,
     rules,
     setStanding,
     /** Not the studio's rule of where people stand, but another one tried here. */

@@ -19,11 +19,14 @@ interface LadderTableProps {
 
 const Tick = ({
   step,
+  picked,
   chosen,
   onChoose,
-}: Pick<LadderTableProps, 'chosen' | 'onChoose'> & { step: Step }) => (
+}: Pick<LadderTableProps, 'picked' | 'chosen' | 'onChoose'> & { step: Step }) => (
   <input
     type="checkbox"
+    // One stop for the whole ladder: the tick of the line that is picked.
+    tabIndex={step.key === picked ? 0 : -1}
     aria-label={`Choose ${step.label}`}
     checked={chosen.has(step.key)}
     onChange={() => onChoose(step.key)}
@@ -61,7 +64,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
         said: 'Choose',
         unsorted: true,
         value: () => '',
-        cell: (s) => <Tick step={s} chosen={chosen} onChoose={onChoose} />,
+        cell: (s) => <Tick step={s} picked={picked} chosen={chosen} onChoose={onChoose} />,
       },
       {
         key: 'size',
@@ -182,7 +185,7 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
     ];
     // The rules change what is judged of the steps, and how it is said.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [format, units, locale, unit, inHead, chosen, onChoose, rules]);
+  }, [format, units, locale, unit, inHead, picked, chosen, onChoose, rules]);
   return (
     <DataTable
       label="Ladder of sizes"
