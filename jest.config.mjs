@@ -24,4 +24,6 @@ export default {
   },
   setupFiles: ['<rootDir>/scripts/propertyRuns.mjs'],
   testTimeout: 240000,
+  // One for each of two processors; by itself it would leave one of them idle.
+  maxWorkers: 2,
 };

@@ -268,13 +268,20 @@ test('by mouse the crop is dragged and scaled; by two fingers too', async ({ pag
 test('a newer, smaller master opens sizes again, and says so', async ({ page }) => {
   await bring('smaller.tif', 700, 933);
   await opened(page, size());
-  await page.getByRole('button', { name: 'Frames, in' }).click();
-  await row(page, '24 × 30 cm').click();
+  await page.getByRole('button', { name: '24 × 30 cm' }).click();
   await expect(row(page, '24 × 30 cm')).toContainText('open again');
   await expect(
     page.getByText(/Open again: .* when it was offered, .* since a newer master/),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'As it is offered' }).click();
+  const before = await server.rows(
+    "SELECT layout FROM size_event WHERE size_key = 'metricFrames-24x30' ORDER BY id DESC LIMIT 1",
+  );
   await page.getByRole('button', { name: 'Offer it again' }).click();
   await expect(row(page, '24 × 30 cm')).not.toContainText('open again');
+  // As it was: cropped to fill, whatever the ladder is laid out like now.
+  expect(
+    await server.rows(
+      "SELECT layout FROM size_event WHERE size_key = 'metricFrames-24x30' ORDER BY id DESC LIMIT 1",
+    ),
+  ).toEqual(before);
 });

@@ -21,7 +21,7 @@ import {
 } from '@/shell';
 import { SIGN_WORDS } from '@/studio/signWords';
 import { offerSize } from './actions';
-import { sizeAsked } from './layoutForm';
+import { layoutTyped, sizeAsked } from './layoutForm';
 import { removeOwnSize } from './ruleActions';
 import { WithdrawForm } from './sheets/DecideBar';
 import { StandingRule } from './sheets/StandingRule';
@@ -87,23 +87,29 @@ export function SizeActions({ view, sizing }: SlipProps) {
         onDone={() => setLeaving(null)}
       />
     );
+  const offer = (typed: Record<string, string> | null) =>
+    typed && offering.run({ ...sizeAsked(work.id, [here]), ...typed });
+  const again = on && here.reopened && here.decided;
   return (
     <>
-      <Button
-        onPress={() =>
-          desk.typed && offering.run({ ...sizeAsked(work.id, [here]), ...desk.typed })
-        }
-        isDisabled={standing || offering.sending || desk.typed === null}
-        $plain={here.judgement.advice === 'withdraw'}
-      >
-        {standing
-          ? 'On offer'
-          : same
-            ? 'Offer it again'
-            : on
-              ? 'Offer it like this'
-              : 'Offer this size'}
-      </Button>
+      {again && (
+        <Button
+          onPress={() => offer(layoutTyped(again.layout))}
+          isDisabled={offering.sending}
+          $plain={here.judgement.advice === 'withdraw'}
+        >
+          Offer it again
+        </Button>
+      )}
+      {!(again && same) && (
+        <Button
+          onPress={() => offer(desk.typed)}
+          isDisabled={standing || offering.sending || desk.typed === null}
+          $plain={Boolean(again) || here.judgement.advice === 'withdraw'}
+        >
+          {standing ? 'On offer' : on ? 'Offer it like this' : 'Offer this size'}
+        </Button>
+      )}
       {on && (
         <Button $plain onPress={() => setLeaving(here.key)}>
           Withdraw

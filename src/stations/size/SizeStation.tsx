@@ -40,7 +40,6 @@ export function SizeStation(view: SizeView) {
   const facts = master?.facts;
   const href = (id: string) =>
     `/works/${work.id}/size?sheet=${id}${sizing.here ? `&size=${encodeURIComponent(sizing.here.key)}` : ''}`;
-  const reopened = sizing.steps.filter((s) => s.reopened).length;
   const head = (
     <>
       <TitleBlock>
@@ -59,7 +58,7 @@ export function SizeStation(view: SizeView) {
             id,
             name: SHEET_NAMES[id],
             href: href(id),
-            cautions: id === 'ladder' ? reopened : 0,
+            cautions: id === 'ladder' ? sizing.openAgain.size : 0,
           }))}
           onTurn={(id) => {
             setSheet(sheetOf(id));

@@ -36,3 +36,20 @@ export const sizeAsked = (workId: number, rungs: readonly Pick<Rung, 'key'>[]) =
   workId: String(workId),
   sizeKey: rungs.map((r) => r.key).join(','),
 });
+
+/** A layout as an action is told it, every length with its unit. */
+export const layoutTyped = (layout: Layout): Record<string, string> => {
+  const { fit, place, borders, bleed, deckle } = layout;
+  const mm = (length: number) => `${length} mm`;
+  return {
+    fit,
+    place,
+    border: mm(borders.above),
+    above: mm(borders.above),
+    right: mm(borders.right),
+    below: mm(borders.below),
+    left: mm(borders.left),
+    bleed: mm(bleed),
+    deckle: mm(deckle),
+  };
+};

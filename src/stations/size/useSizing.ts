@@ -66,26 +66,31 @@ export function useSizing(view: SizeView) {
     [sizes, only],
   );
   const byKey = useMemo(() => new Map(decided.map((d) => [d.sizeKey, d])), [decided]);
+  /** Sizes that are open again: by the crops that are kept and the studio's rules, not by what is tried here. */
+  const openAgain = useMemo(() => {
+    const found = new Map<string, Reopened>();
+    if (!master) return found;
+    for (const said of decided) {
+      const nominal = nominalSize(said.sizeKey);
+      const now = nominal && rung(nominal, master.facts, said.layout, view.rules);
+      const again =
+        now && reopened(said.kind, said.judged, judgedNow(now.judgement, master.id));
+      if (again) found.set(said.sizeKey, again);
+    }
+    return found;
+  }, [decided, master, view.rules]);
   const { layout } = desk;
   const original = master ? turnedLike(work, master.facts) : work;
   const steps = useMemo((): Step[] => {
     if (!facts || !master) return [];
-    return ladder(shown, facts, layout, rules).map((r) => {
-      const said = byKey.get(r.key);
-      const asDecided =
-        said && rung(nominalSize(r.key)!, facts, said.layout, rules)?.judgement;
-      return {
-        ...r,
-        original: againstOriginal(original, r.fit),
-        bytes: printFileBytes(r.fit, rules.printPpi),
-        decided: said,
-        reopened:
-          said && asDecided
-            ? reopened(said.kind, said.judged, judgedNow(asDecided, master.id))
-            : null,
-      };
-    });
-  }, [facts, master, shown, layout, rules, byKey, original]);
+    return ladder(shown, facts, layout, rules).map((r) => ({
+      ...r,
+      original: againstOriginal(original, r.fit),
+      bytes: printFileBytes(r.fit, rules.printPpi),
+      decided: byKey.get(r.key),
+      reopened: openAgain.get(r.key) ?? null,
+    }));
+  }, [facts, master, shown, layout, rules, byKey, openAgain, original]);
   const here =
     steps.find((s) => s.key === picked) ??
     steps.find((s) => s.judgement.advice === 'offer' && s.judgement.figures.ppi < 700) ??
@@ -109,6 +114,7 @@ export function useSizing(view: SizeView) {
     tried: Object.keys(standing).length > 0,
     facts,
     steps,
+    openAgain,
     /** Sizes that the borders leave nothing of. */
     eaten: facts ? shown.length - steps.length : 0,
     here,

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
+import { nominalSize } from '@/core/sizing';
 import { Button, Field, Problem, useAction, useActionForm } from '@/shell';
 import { offerSize, withdrawSize } from '../actions';
 import { sizeAsked } from '../layoutForm';
@@ -140,6 +141,16 @@ export function DecideBar({ workId, sizing, chosen, onDone }: DecideBarProps) {
             </Button>
           )}
         </>
+      )}
+      {sizing.openAgain.size > 0 && (
+        <span>
+          Open again:{' '}
+          {[...sizing.openAgain.keys()].map((key) => (
+            <Button key={key} $small $plain onPress={() => sizing.pick(key)}>
+              {nominalSize(key)?.label ?? key}
+            </Button>
+          ))}
+        </span>
       )}
       <Problem>{offering.problem}</Problem>
     </Row>
