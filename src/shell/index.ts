@@ -22,5 +22,6 @@ export { GlobalStyle } from './GlobalStyle';
 export * from './PrintOnSheet';
 export * from './SizePicker';
 export * from './SheetTabs';
+export * from './pictureTiles';
 export * from './singleKeys';
 export * from './useKept';

@@ -2,6 +2,8 @@
 import type { Point, Viewer } from 'openseadragon';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import styled from 'styled-components';
+import { pictureTiles } from '@/shell';
+import type { TiledPicture } from '@/shell';
 
 const Frame = styled.div`
   position: relative;
@@ -34,16 +36,8 @@ export interface Seen {
 
 export type Overlay = (pen: CanvasRenderingContext2D, seen: Seen) => void;
 
-export interface LightTablePicture {
-  sha256: string;
-  width: number;
-  height: number;
-  tile: number;
-  top: number;
-}
-
 interface LightTableProps {
-  picture: LightTablePicture;
+  picture: TiledPicture;
   label: string;
   /** Drawn over the picture whenever it moves. */
   overlay?: Overlay | undefined;
@@ -82,16 +76,7 @@ export function LightTable({ picture, label, overlay, lookAt }: LightTableProps)
       const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
       const made = (viewer = OpenSeadragon({
         element: glass.current,
-        tileSources: {
-          width,
-          height,
-          tileSize: tile,
-          tileOverlap: 0,
-          minLevel: 0,
-          maxLevel: top,
-          getTileUrl: (level: number, x: number, y: number) =>
-            `/api/tiles/${sha256}/${level}/${x}_${y}.jpg`,
-        },
+        tileSources: pictureTiles({ sha256, width, height, tile, top }),
         showNavigationControl: false,
         animationTime: still ? 0 : 0.3,
         maxZoomPixelRatio: 4,

@@ -2,7 +2,8 @@
 import type { Viewer } from 'openseadragon';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
-import type { SizeView } from '../view';
+import { pictureTiles } from '@/shell';
+import type { TiledPicture } from '@/shell';
 import { LOOK_TILE } from '../lookSource';
 import type { LookSource } from '../lookSource';
 import { PERSON, SOFA } from '../wallScene';
@@ -29,7 +30,8 @@ const Frame = styled.div`
 
 interface AngularViewProps {
   scene: Scene;
-  tiles: NonNullable<SizeView['tiles']>;
+  /** The picture's own tiles: what is seen until the print's windows come. */
+  tiles: TiledPicture;
   /** CSS pixels for each millimetre of the wall. */
   scale: number;
   /** The windows of a print at that scale. */
@@ -38,18 +40,6 @@ interface AngularViewProps {
   centre: Hung;
   label: string;
 }
-
-/** The picture's own tiles, of which a print shows a part: what is seen until the print's windows come. */
-const ownTiles = ({ sha256, width, height, tile, top }: AngularViewProps['tiles']) => ({
-  width,
-  height,
-  tileSize: tile,
-  tileOverlap: 0,
-  minLevel: 0,
-  maxLevel: top,
-  getTileUrl: (level: number, x: number, y: number) =>
-    `/api/tiles/${sha256}/${level}/${x}_${y}.jpg`,
-});
 
 const windowsOf = (look: LookSource) => ({
   width: look.width,
@@ -184,7 +174,7 @@ export function AngularView({
           };
           const [x, y] = [print.x + left, print.y + above];
           made.addTiledImage({
-            tileSource: ownTiles(t),
+            tileSource: pictureTiles(t),
             x: x - crop.left * whole.width,
             y: y - crop.top * whole.height,
             width: whole.width,
