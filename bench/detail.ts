@@ -9,7 +9,7 @@ import { chance } from '../demo/capture/dust';
 
 const SIDE = 1600;
 const FACTORS = [1, 1.25, 1.5, 2, 3];
-const KERNELS: Kernel[] = ['bilinear', 'bicubic', 'lanczos'];
+const KERNELS: Kernel[] = ['linear', 'bicubic', 'lanczos3'];
 const QUALITIES = [null, 95, 85];
 /** Noise laid over an enlarged picture, standard deviation of 255, that hides the answer. */
 const HIDING = 6;

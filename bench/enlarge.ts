@@ -1,24 +1,11 @@
 import sharp from 'sharp';
-import { lanczos3 } from '@/core/image';
+import { KERNELS } from '@/core/image';
+import type { KernelId } from '@/core/image';
 import type { Samples } from '../demo/capture/dust';
 
 const { abs, ceil, max, min, round } = Math;
 
-export type Kernel = 'bilinear' | 'bicubic' | 'lanczos';
-
-/** Support and weight of each kernel of enlargement. */
-const KERNELS: Record<Kernel, { reach: number; weight: (x: number) => number }> = {
-  bilinear: { reach: 1, weight: (x) => max(0, 1 - abs(x)) },
-  bicubic: {
-    reach: 2,
-    weight(x) {
-      const a = abs(x);
-      if (a < 1) return 1.5 * a ** 3 - 2.5 * a ** 2 + 1;
-      return a < 2 ? -0.5 * a ** 3 + 2.5 * a ** 2 - 4 * a + 2 : 0;
-    },
-  },
-  lanczos: { reach: 3, weight: lanczos3 },
-};
+export type Kernel = KernelId;
 
 /** Every value through a function; plain loops, since `from` with a function is slow. */
 function mapped<T extends { length: number; [i: number]: number }>(

@@ -40,7 +40,7 @@ async function writeTiff(
       ? await createTransform(
           iccProfile(RGB_SPACES.srgb),
           iccProfile(RGB_SPACES[space]),
-          3,
+          { from: 3, to: 3 },
           {
             intent: 'relative',
             blackPoint: true,

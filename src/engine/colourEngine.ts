@@ -1,7 +1,10 @@
 import { createHash } from 'node:crypto';
 import {
+  INTENT_ABSOLUTE_COLORIMETRIC,
   INTENT_PERCEPTUAL,
   INTENT_RELATIVE_COLORIMETRIC,
+  INTENT_SATURATION,
+  TYPE_CMYK_16,
   TYPE_GRAY_16,
   TYPE_RGB_16,
   cmsFLAGS_BLACKPOINTCOMPENSATION,
@@ -13,10 +16,11 @@ import {
 import type { Lcms } from 'lcms-wasm';
 import { matrixShaper, readMatrixProfile } from '@/core/colour';
 import type { Shaper } from '@/core/colour';
-import { intoEightBits } from './rowMath';
+import { intoEightBits } from '@/core/image';
+import type { Intent } from '@/core/prepare';
 
 export interface ConvertOptions {
-  intent: 'relative' | 'perceptual';
+  intent: Intent;
   blackPoint: boolean;
   /**
    * For profiles that hold tables: every value through the full pipeline (1.4 Mpx/s), or
@@ -25,7 +29,7 @@ export interface ConvertOptions {
   exact: boolean;
 }
 
-/** Converts `pixels` pixels of 16-bit samples; input has 1 (grey) or 3 channels, output always 3. */
+/** Converts `pixels` pixels of 16-bit samples; input has 1 (grey) or 3 channels, output 3, or 4 of CMYK. */
 export interface ColourTransform {
   convert(input: Uint16Array, output: Uint16Array, pixels: number): void;
   /** The same, rounded to 8 bits; may be off by one level where `convert` is not. */
@@ -67,6 +71,16 @@ export async function readProfile(bytes: Uint8Array): Promise<ProfileFacts | nul
     deviceClass: String.fromCharCode(...bytes.subarray(12, 16)),
   };
 }
+
+const INTENTS: Record<Intent, number> = {
+  perceptual: INTENT_PERCEPTUAL,
+  relative: INTENT_RELATIVE_COLORIMETRIC,
+  saturation: INTENT_SATURATION,
+  absolute: INTENT_ABSOLUTE_COLORIMETRIC,
+};
+
+/** Formats of samples by their number. */
+const FORMATS = { 1: TYPE_GRAY_16, 3: TYPE_RGB_16, 4: TYPE_CMYK_16 };
 
 /** Levels of 65535 by which the direct way may differ from Little CMS. */
 const AGREES = 4;
@@ -134,20 +148,32 @@ async function joined(
   const [from, to] = [readMatrixProfile(source), readMatrixProfile(target)];
   const shaper = from && to && matrixShaper(from, to);
   if (!shaper) return null;
-  const cms = await littleCms(source, target, 3, { ...options, exact: true });
+  const cms = await littleCms(
+    source,
+    target,
+    { from: 3, to: 3 },
+    { ...options, exact: true },
+  );
   const fits = agrees(shaper, cms);
   cms.close();
   return fits ? shaper : null;
+}
+
+/** Samples of a pixel that go in and come out. */
+export interface Channels {
+  from: 1 | 3 | 4;
+  to: 3 | 4;
 }
 
 /** Builds a transform between two profiles; throws when the pair cannot be joined. */
 export async function createTransform(
   source: Uint8Array,
   target: Uint8Array,
-  channels: 1 | 3,
+  channels: Channels,
   options: ConvertOptions,
 ): Promise<ColourTransform> {
-  const direct = channels === 3 ? await directly(source, target, options) : null;
+  const plain = channels.from === 3 && channels.to === 3 && options.intent !== 'absolute';
+  const direct = plain ? await directly(source, target, options) : null;
   return direct ?? littleCms(source, target, channels, options);
 }
 
@@ -155,7 +181,7 @@ export async function createTransform(
 export async function littleCms(
   source: Uint8Array,
   target: Uint8Array,
-  channels: 1 | 3,
+  { from: channels, to: made }: Channels,
   { intent, blackPoint, exact }: ConvertOptions,
   chunk = 65536,
 ): Promise<ColourTransform> {
@@ -166,10 +192,10 @@ export async function littleCms(
     from && to
       ? cms.cmsCreateTransform(
           from,
-          channels === 1 ? TYPE_GRAY_16 : TYPE_RGB_16,
+          FORMATS[channels],
           to,
-          TYPE_RGB_16,
-          intent === 'relative' ? INTENT_RELATIVE_COLORIMETRIC : INTENT_PERCEPTUAL,
+          FORMATS[made],
+          INTENTS[intent],
           cmsFLAGS_NOCACHE |
             (exact ? cmsFLAGS_NOOPTIMIZE : 0) |
             (blackPoint ? cmsFLAGS_BLACKPOINTCOMPENSATION : 0),
@@ -179,19 +205,19 @@ export async function littleCms(
   if (to) cms.cmsCloseProfile(to);
   if (!transform) throw new Error('the two colour profiles cannot be joined');
   const input = cms._malloc(chunk * channels * 2);
-  const output = cms._malloc(chunk * 3 * 2);
+  const output = cms._malloc(chunk * made * 2);
   const convert = (source16: Uint16Array, target16: Uint16Array, pixels: number) => {
     for (let done = 0; done < pixels; done += chunk) {
       const n = Math.min(chunk, pixels - done);
       cms.HEAPU16.set(source16.subarray(done * channels, (done + n) * channels), input / 2);
       cms._cmsDoTransform(transform, input, output, n);
-      target16.set(cms.HEAPU16.subarray(output / 2, output / 2 + n * 3), done * 3);
+      target16.set(cms.HEAPU16.subarray(output / 2, output / 2 + n * made), done * made);
     }
   };
   return {
     convert,
     toEight(source16, target8, pixels) {
-      const deep = new Uint16Array(pixels * 3);
+      const deep = new Uint16Array(pixels * made);
       convert(source16, deep, pixels);
       intoEightBits(deep, 0, deep.length, target8, 0);
     },

@@ -9,7 +9,7 @@ import { linearCurve } from './linearCurve';
 import type { MasterColour } from './masterColour';
 import { HEADER_BYTES, PixelSource } from './pixelSource';
 import type { Progress } from './progress';
-import type { RowRange } from './resampler';
+import type { RowRange } from './rowRange';
 
 /** Side of the squares that are made at a time. */
 const SQUARE = 256;

@@ -1,10 +1,15 @@
 import { sliceRows } from '@/core/jobs';
+import { rm } from 'node:fs/promises';
+import { ppiOf } from '@/core/prepare';
 import type { PrintFileWork } from './printFilePass';
-import { layOutPrintFile } from './printFilePass';
+import { inStrips, layOutPrintFile, layoutOf } from './printFilePass';
+import { rowsPerStrip } from './tiffWriter';
+import { stripsPath } from './tiffStrips';
 import { partOf, sideBySide } from './progress';
 import type { Progress } from './progress';
 import { layOutDerived, settleDerived } from './derivePass';
 import type { DeriveWork } from './derivePass';
+import type { RowRange } from './rowRange';
 import { layOutTiles } from './tilesPass';
 import type { TilesWork } from './tilesPass';
 import { WORKERS, runInWorker } from './workerPool';
@@ -26,17 +31,61 @@ export async function allOf<P, R>(
   });
 }
 
-/** Lays a print file out and fills it by all worker threads, each a range of its rows. */
-export async function fillPrintFile(
+/** The rows of a sheet, divided for the worker threads: compressed ones where strips begin. */
+export function printRanges(work: PrintFileWork): RowRange[] {
+  const { height } = work.plan;
+  if (!inStrips(work)) return sliceRows(height, WORKERS, LEAST_ROWS);
+  const rows = rowsPerStrip(layoutOf(work));
+  const least = Math.ceil(LEAST_ROWS / rows);
+  return sliceRows(Math.ceil(height / rows), WORKERS, least).map(({ from, to }) => ({
+    from: from * rows,
+    to: Math.min(height, to * rows),
+  }));
+}
+
+/** Fills a TIFF by all worker threads, each a range of its rows. */
+async function fillTiff(
   work: PrintFileWork,
   progress: Progress,
   signal: AbortSignal,
 ): Promise<void> {
-  await layOutPrintFile(work);
-  const ranges = sliceRows(work.plan.height, WORKERS, LEAST_ROWS);
-  await allOf(ranges, progress, (range, p) =>
-    runInWorker('printFileRows', { work, range }, p, signal),
-  );
+  const ranges = printRanges(work);
+  try {
+    await layOutPrintFile(work);
+    const counts = await allOf(ranges, partOf(progress, 0, 0.97), (range, p) =>
+      runInWorker('printFileRows', { work, range }, p, signal),
+    );
+    const parts = ranges.map(({ from }, i) => ({ from, counts: counts[i]! }));
+    if (inStrips(work)) await runInWorker('joinStrips', { work, parts }, progress, signal);
+  } finally {
+    await Promise.all(
+      ranges.map(({ from }) => rm(stripsPath(work.target, from), { force: true })),
+    );
+  }
+}
+
+/**
+ * Writes a print file: a TIFF at once; a PNG or JPEG out of an uncompressed TIFF that is made
+ * beside it. `watermark`: words over the picture.
+ */
+export async function fillPrintFile(
+  work: PrintFileWork,
+  progress: Progress,
+  signal: AbortSignal,
+  watermark?: string,
+): Promise<void> {
+  const { target, recipe, about } = work;
+  const wish = recipe.file;
+  if (wish.format === 'tiff') return fillTiff(work, progress, signal);
+  const whole = `${target}.tif`;
+  try {
+    await fillTiff({ ...work, target: whole }, partOf(progress, 0, 0.8), signal);
+    progress(`writing the ${wish.format.toUpperCase()}`, 0.8);
+    const encode = { path: whole, target, wish, ppi: ppiOf(recipe), about, watermark };
+    await runInWorker('encode', encode, () => undefined, signal);
+  } finally {
+    await rm(whole, { force: true });
+  }
 }
 
 /** Cuts all levels of the deep-zoom pyramid in sRGB and the preview, by all worker threads. */

@@ -4,26 +4,17 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import type { Sharp } from 'sharp';
 import { RGB_SPACES, SPACE_IDS, iccProfile, readMatrixProfile } from '@/core/colour';
-import { sliceRows } from '@/core/jobs';
 import { zoomLevels } from '@/core/image';
 import type { MasterFacts } from '@/core/image';
-import { printPlan, verifyPrintFile } from '@/core/prepare';
-import type { Recipe } from '@/core/prepare';
-import { fitToSheet, plainLayout } from '@/core/sizing';
-import { mm, size } from '@/core/units';
 import { createTransform, littleCms, readProfile } from './colourEngine';
 import { FileRefusal } from './fileRefusal';
 import { PixelSource } from './pixelSource';
-import { layOutPrintFile, printFileRows } from './printFilePass';
 import { readMaster } from './readMaster';
 import type { Progress } from './progress';
-import { reopenPrintFile } from './reopenPrintFile';
-import { resampledRows } from './resampler';
 import { sharp } from './sharpSetup';
-import { sharpenedRows } from './sharpener';
 import { keep, receive, storePaths } from './store';
 import { createTiff } from './tiffWriter';
-import { halve } from './rowMath';
+import { halve } from '@/core/image';
 import { TILE } from './pyramid';
 import { joinTiles, layOutTiles, tileColumns } from './tilesPass';
 import { decodeMaster } from './workingCopy';
@@ -189,8 +180,8 @@ describe('colour', () => {
       iccProfile(RGB_SPACES['a98-rgb']),
     ];
     const options = { intent: 'relative', blackPoint: true, exact: true } as const;
-    const there = await createTransform(p3, romm, 3, options);
-    const back = await createTransform(romm, p3, 3, options);
+    const there = await createTransform(p3, romm, { from: 3, to: 3 }, options);
+    const back = await createTransform(romm, p3, { from: 3, to: 3 }, options);
     const start = Uint16Array.from([2000, 60000, 3000, 65535, 65535, 65535]);
     const middle = new Uint16Array(6);
     const end = new Uint16Array(6);
@@ -207,8 +198,8 @@ describe('colour', () => {
       const target = iccProfile(RGB_SPACES[other]);
       const options = { intent: 'relative', blackPoint: true, exact: true } as const;
       const [one, cms] = [
-        await createTransform(source, target, 3, options),
-        await littleCms(source, target, 3, options),
+        await createTransform(source, target, { from: 3, to: 3 }, options),
+        await littleCms(source, target, { from: 3, to: 3 }, options),
       ];
       const input = Uint16Array.from(
         { length: 9000 },
@@ -244,100 +235,7 @@ describe('colour', () => {
   });
 });
 
-describe('resampling and sharpening', () => {
-  it('keeps a smooth ramp a ramp, at any factor', async () => {
-    const { target } = await workingCopy('ramp');
-    const source = await PixelSource.open(target);
-    const whole = { left: 0, top: 0, width: WIDTH, height: HEIGHT };
-    for (const [w, h] of [
-      [1280, 960],
-      [200, 150],
-    ] as const) {
-      let y = 0;
-      for await (const row of resampledRows(source, whole, w, h)) {
-        if (y === Math.floor(h / 2))
-          for (let x = 20; x < w - 20; x += 17) {
-            const expected = 8000 + (((x + 0.5) * (WIDTH / w) - 0.5) / WIDTH) * 40000;
-            expect(Math.abs(row[x * 3]! - expected)).toBeLessThan(40);
-          }
-        y += 1;
-      }
-      expect(y).toBe(h);
-    }
-    await source.close();
-  });
-
-  it('equals its formula on an edge, and keeps every row', async () => {
-    const edge = Float32Array.from({ length: 40 }, (_, x) => (x < 20 ? 10000 : 50000));
-    async function* rows() {
-      for (let y = 0; y < 9; y += 1) yield Promise.resolve(edge);
-    }
-    const out: Float32Array[] = [];
-    for await (const row of sharpenedRows(rows(), 1, {
-      amount: 100,
-      radius: 1,
-      threshold: 0,
-    }))
-      await Promise.resolve(out.push(row.slice()));
-    expect(out).toHaveLength(9);
-    const weights = [-3, -2, -1, 0, 1, 2, 3].map((k) => Math.exp(-(k * k) / 2));
-    const total = weights.reduce((a, b) => a + b);
-    const blurred = (x: number) =>
-      weights.reduce((t, w, k) => t + w * edge[x + k - 3]!, 0) / total;
-    for (const x of [15, 19, 20, 24])
-      expect(out[4]![x]).toBeCloseTo(2 * edge[x]! - blurred(x), -1);
-  });
-});
-
-describe('print file', () => {
-  async function printed(name: string, parts: number, sharpen = 60) {
-    const { target: pixels, colour, facts } = await workingCopy(name);
-    const fit = fitToSheet(
-      size(130, 110),
-      facts.width / facts.height,
-      plainLayout('within', mm(10)),
-    );
-    const plan = printPlan(facts, fit, 200);
-    const recipe: Recipe = {
-      resample: { kernel: 'lanczos3', factor: plan.factor },
-      outputSharpen: { amount: sharpen, radius: 0.8, threshold: 2 },
-      convert: { space: 'a98-rgb', intent: 'relative', blackPoint: true },
-      ppi: 200,
-    };
-    const target = join(folder, `${name}-${parts}.tif`);
-    const work = { pixels, colour, plan, recipe, target };
-    await layOutPrintFile(work);
-    const seen: number[] = [];
-    for (const range of sliceRows(plan.height, parts, 1))
-      await printFileRows(work, range, (_, share) => seen.push(share));
-    return { target, plan, seen };
-  }
-
-  it('holds against its order when reopened', async () => {
-    const { target, plan, seen } = await printed('print', 1);
-    const checks = verifyPrintFile(
-      { width: 1024, height: 866, ppi: 200, profile: 'A98 RGB (1998)' },
-      await reopenPrintFile({ path: target, plan }),
-    );
-    expect(checks.filter((c) => !c.passed)).toEqual([]);
-    expect(checks).toHaveLength(6);
-    expect(seen.at(-1)).toBe(1);
-  });
-
-  it.each([
-    [2, 60],
-    [7, 60],
-    [13, 0],
-  ])(
-    'is the same byte for byte made in %i ranges, sharpened %i %%',
-    async (parts, sharpen) => {
-      const whole = await printed(`whole${parts}`, 1, sharpen);
-      const divided = await printed(`divided${parts}`, parts, sharpen);
-      const [a, b] = [await readFile(whole.target), await readFile(divided.target)];
-      expect(a.equals(b)).toBe(true);
-    },
-  );
-
+describe('TIFF rows', () => {
   it('says when rows are missing or too many', async () => {
     const layout = {
       width: 4,

@@ -14,7 +14,7 @@ import type {
   ReadingPart,
   TilePlace,
 } from '@/core/capture/reading';
-import type { RowRange } from './resampler';
+import type { RowRange } from './rowRange';
 import { PixelSource } from './pixelSource';
 import type { Progress } from './progress';
 

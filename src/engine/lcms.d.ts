@@ -33,6 +33,9 @@ declare module 'lcms-wasm' {
   export const TYPE_RGB_16: number;
   export const TYPE_RGB_8: number;
   export const TYPE_GRAY_16: number;
+  export const TYPE_CMYK_16: number;
+  export const INTENT_SATURATION: number;
+  export const INTENT_ABSOLUTE_COLORIMETRIC: number;
   export const INTENT_PERCEPTUAL: number;
   export const INTENT_RELATIVE_COLORIMETRIC: number;
   export const cmsFLAGS_NOCACHE: number;

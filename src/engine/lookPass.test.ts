@@ -3,14 +3,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { deadLeaves } from '../../e2e/support/pictures';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
+import { intoEightBits } from '@/core/image';
+import { plainRecipe } from '@/core/prepare';
 import type { PixelRect } from '@/core/prepare';
 import { lookAt } from './lookPass';
 import type { LookWork } from './lookPass';
-import { rowConverter } from './masterColour';
-import { PixelSource } from './pixelSource';
+import { pictureRows } from './printFilePass';
+import { spaceTarget } from './printTarget';
 import { readMaster } from './readMaster';
-import { resampledRows } from './resampler';
-import { intoSixteenBits } from './rowMath';
 import { sharp } from './sharpSetup';
 import { createTiff } from './tiffWriter';
 import { joinTiles, layOutTiles, tileColumns } from './tilesPass';
@@ -64,24 +64,22 @@ const shown = async (work: Omit<LookWork, keyof typeof base>) =>
     .raw()
     .toBuffer({ resolveWithObject: true });
 
-/** The same part at a size as the print file's resampler makes it, on the screen's colours. */
+/** The same part at a size as the print file makes it, on the screen's colours. */
 async function printed(part: PixelRect, width: number, height: number) {
-  const source = await PixelSource.open(base.pixels);
-  const converter = await rowConverter(base.colour, 3, 'srgb', {
-    intent: 'relative',
-    blackPoint: true,
-    exact: true,
-  });
+  const image = { left: 0, top: 0, width, height };
+  const recipe = plainRecipe(300, 1);
+  recipe.steps = recipe.steps.filter((s) => s.kind === 'resample');
+  recipe.convert = { target: 'srgb', intent: 'relative', blackPoint: true };
+  const plan = { width, height, image, source: part, factor: width / part.width };
   const out = new Uint8Array(width * height * 3);
-  const deep = new Uint16Array(width * 3);
-  let y = 0;
-  for await (const row of resampledRows(source, part, width, height)) {
-    intoSixteenBits(row, deep, 0);
-    converter.toScreen(deep, width, out.subarray(y * width * 3, (y + 1) * width * 3));
-    y += 1;
-  }
-  converter.close();
-  await source.close();
+  let at = 0;
+  const work = { ...base, plan, recipe, into: spaceTarget('srgb') };
+  const box = { left: 0, top: 0, right: width, bottom: height };
+  await pictureRows(work, box, async (deep, rows) => {
+    intoEightBits(deep, 0, rows * width * 3, out, at);
+    at += rows * width * 3;
+    return Promise.resolve();
+  });
   return out;
 }
 

@@ -1,12 +1,16 @@
 import sharp from 'sharp';
-import { lanczosAxis, zoomLevels } from '@/core/image';
+import {
+  axisWeights,
+  intoSixteenBits,
+  resampleAcross,
+  weighedSum,
+  zoomLevels,
+} from '@/core/image';
 import type { PixelRect } from '@/core/prepare';
 import { rowConverter } from './masterColour';
 import type { MasterColour, RowConverter } from './masterColour';
 import { PixelSource } from './pixelSource';
 import { TILE } from './pyramid';
-import { resampleAcross } from './resampler';
-import { intoSixteenBits, weighedSum } from './rowMath';
 import { join } from 'node:path';
 
 /** A window of a print as a screen shows it: what is printed, how large, and which part is wanted. */
@@ -71,8 +75,10 @@ function resample(
   down: Axis,
 ): Grid & { data: Float32Array } {
   const { channels, width, height } = grid;
-  const h = lanczosAxis(width, across.from - at.left, across.span, across.length);
-  const v = lanczosAxis(height, down.from - at.top, down.span, down.length);
+  const weights = (source: number, { from, span, length }: Axis, low: number) =>
+    axisWeights({ kernel: 'lanczos3', source, from: from - low, span, out: length });
+  const h = weights(width, across, at.left);
+  const v = weights(height, down, at.top);
   const samples = width * channels;
   const row = across.length * channels;
   const wide = Array.from({ length: height }, (_, y) => {

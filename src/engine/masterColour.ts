@@ -2,6 +2,8 @@ import type { SpaceId } from '@/core/colour';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { createTransform } from './colourEngine';
 import type { ConvertOptions } from './colourEngine';
+import { spaceTarget } from './printTarget';
+import type { PrintTarget } from './printTarget';
 import { readMaster } from './readMaster';
 
 /** How a master's numbers are to be understood: its own profile, or the space it was said to be in. */
@@ -10,7 +12,7 @@ export interface MasterColour {
   assumedSpace: SpaceId | null;
 }
 
-/** Turns rows of a master into RGB of a target space, 16 bit, or 8 bit for the screen. */
+/** Turns rows of a master into RGB or CMYK of a target, 16 bit, or 8 bit for the screen. */
 export interface RowConverter {
   toTarget(rows: Uint16Array, pixels: number): Uint16Array;
   toScreen(rows: Uint16Array, pixels: number, out: Uint8Array): void;
@@ -31,22 +33,23 @@ function expand(grey: Uint16Array, pixels: number): Uint16Array {
 export async function rowConverter(
   colour: MasterColour,
   channels: 1 | 3,
-  target: SpaceId,
+  target: SpaceId | PrintTarget,
   options: ConvertOptions,
 ): Promise<RowConverter> {
+  const into = typeof target === 'string' ? spaceTarget(target) : target;
   const source = colour.icc ?? iccProfile(RGB_SPACES[colour.assumedSpace ?? 'srgb']);
   const native = colour.icc !== null ? channels : 3;
   const transform = await createTransform(
     source,
-    iccProfile(RGB_SPACES[target]),
-    native,
+    into.icc,
+    { from: native, to: into.channels },
     options,
   );
   const samples = (rows: Uint16Array, pixels: number) =>
     native === channels ? rows : expand(rows, pixels);
   return {
     toTarget(rows, pixels) {
-      const out = new Uint16Array(pixels * 3);
+      const out = new Uint16Array(pixels * into.channels);
       transform.convert(samples(rows, pixels), out, pixels);
       return out;
     },

@@ -1,20 +1,20 @@
-import { RGB_SPACES, iccProfile } from '@/core/colour';
-import { gaussian } from '@/core/image';
-import type { PrintPlan, Recipe } from '@/core/prepare';
+import { chain, intoEightBits, intoSixteenBits } from '@/core/image';
+import { ppiOf, recipeRows } from '@/core/prepare';
+import type { PixelRect, PrintPlan, Recipe } from '@/core/prepare';
 import { rowConverter } from './masterColour';
 import type { MasterColour } from './masterColour';
 import { PixelSource } from './pixelSource';
-import { resampledRows } from './resampler';
-import { intoEightBits, intoSixteenBits } from './rowMath';
-import type { RowRange } from './resampler';
-import { sharpenedRows } from './sharpener';
-import { TiffRows, layOutTiff } from './tiffWriter';
-import type { TiffLayout } from './tiffWriter';
+import type { PrintTarget } from './printTarget';
 import type { Progress } from './progress';
+import type { RowRange } from './rowRange';
+import { TiffStrips } from './tiffStrips';
+import { TiffRows, layOutTiff } from './tiffWriter';
+import type { FileAbout, RowSink, TiffLayout } from './tiffWriter';
 
 const BAND = 32;
-/** Rows of white written at once. */
+/** Rows of white written at once, and rows of the master read at once. */
 const WHITE_ROWS = 256;
+const READ_ROWS = 32;
 
 /** What a print file is made from and by. */
 export interface PrintFileWork {
@@ -22,21 +22,36 @@ export interface PrintFileWork {
   colour: MasterColour;
   plan: PrintPlan;
   recipe: Recipe;
+  into: PrintTarget;
+  about: FileAbout;
+  /** The file that is written. */
   target: string;
 }
 
-const layoutOf = ({ plan, recipe }: PrintFileWork): TiffLayout => ({
+export const layoutOf = ({ plan, recipe, into, about }: PrintFileWork): TiffLayout => ({
   width: plan.width,
   height: plan.height,
-  channels: 3,
-  bits: 8,
-  ppi: recipe.ppi,
-  icc: iccProfile(RGB_SPACES[recipe.convert.space]),
+  channels: into.channels,
+  bits: recipe.file.bits,
+  ppi: ppiOf(recipe),
+  icc: into.icc,
+  compression: recipe.file.format === 'tiff' ? recipe.file.compression : 'none',
+  about,
 });
 
+/** Whether rows are compressed by their ranges and joined at the end. */
+export const inStrips = (work: PrintFileWork): boolean =>
+  layoutOf(work).compression !== 'none';
+
 /** Lays the file out; its rows are then filled by one or more `printFileRows`. */
-export const layOutPrintFile = (work: PrintFileWork): Promise<void> =>
-  layOutTiff(work.target, layoutOf(work));
+export const layOutPrintFile = async (work: PrintFileWork): Promise<void> => {
+  if (!inStrips(work)) await layOutTiff(work.target, layoutOf(work));
+};
+
+const sinkFor = (work: PrintFileWork, { from, to }: RowRange): Promise<RowSink> =>
+  inStrips(work)
+    ? TiffStrips.open(work.target, layoutOf(work), from, to)
+    : TiffRows.open(work.target, layoutOf(work), from, to);
 
 /** The picture's rows under a range of the sheet's rows, counted from the picture's top. */
 const ofPicture = ({ image }: PrintPlan, { from, to }: RowRange): RowRange => {
@@ -44,78 +59,147 @@ const ofPicture = ({ image }: PrintPlan, { from, to }: RowRange): RowRange => {
   return { from: within(from), to: within(to) };
 };
 
+/** Rows of a sheet: paper white, marks in black. */
+class SheetRows {
+  private readonly whole: number;
+  private readonly cmyk: boolean;
+
+  constructor(
+    private readonly width: number,
+    private readonly channels: number,
+    private readonly bits: 8 | 16,
+    private readonly marks: readonly PixelRect[],
+  ) {
+    this.whole = bits === 8 ? 255 : 65535;
+    this.cmyk = channels === 4;
+  }
+
+  /** So many rows of white, `top` being the first of them on the sheet. */
+  white(top: number, rows: number): Uint8Array | Uint16Array {
+    const samples = this.width * this.channels * rows;
+    const lines = this.bits === 8 ? new Uint8Array(samples) : new Uint16Array(samples);
+    if (!this.cmyk) lines.fill(this.whole);
+    for (const mark of this.marks)
+      for (
+        let y = Math.max(top, mark.top);
+        y < Math.min(top + rows, mark.top + mark.height);
+        y += 1
+      )
+        for (let x = Math.max(0, mark.left); x < mark.left + mark.width; x += 1)
+          this.blacken(lines, ((y - top) * this.width + x) * this.channels);
+    return lines;
+  }
+
+  private blacken(lines: Uint8Array | Uint16Array, at: number): void {
+    if (this.cmyk) lines[at + 3] = this.whole;
+    else lines.fill(0, at, at + this.channels);
+  }
+}
+
 /**
- * Fills rows of a laid out print file in one streaming pass: resample (float), sharpen for
- * output (float), convert (16 bit), round to 8 bit, border of paper white. The result does
- * not depend on how the sheet was divided into ranges.
+ * Makes part of the picture of a print, row by row: the recipe's steps (float), then the
+ * target's colours (16 bit). `take` gets some rows at a time. Memory: the rows at hand.
+ */
+export async function pictureRows(
+  { pixels, colour, plan, recipe, into }: Omit<PrintFileWork, 'target' | 'about'>,
+  box: { left: number; top: number; right: number; bottom: number },
+  take: (deep: Uint16Array, rows: number) => Promise<void>,
+): Promise<void> {
+  const source = await PixelSource.open(pixels);
+  const { channels } = source;
+  const converter = await rowConverter(colour, channels, into, {
+    ...recipe.convert,
+    exact: true,
+  });
+  try {
+    const shape = { width: source.width, height: source.height, channels };
+    const wide = box.right - box.left;
+    const samples = wide * channels;
+    let band = new Uint16Array(samples * BAND);
+    let waiting = 0;
+    const steps = recipeRows(recipe, shape, plan).map((s) => s.rows);
+    const { fed, take: feed } = chain(steps, box, (row) => {
+      // Many rows may come at once at an edge, or when the picture is enlarged much.
+      if (band.length < samples * (waiting + 1)) {
+        const larger = new Uint16Array(band.length * 2);
+        larger.set(band);
+        band = larger;
+      }
+      intoSixteenBits(row, band, waiting * samples);
+      waiting += 1;
+    });
+    const flush = async () => {
+      const deep = converter.toTarget(band, wide * waiting);
+      const rows = waiting;
+      waiting = 0;
+      await take(deep, rows);
+    };
+    const across = (fed.right - fed.left) * channels;
+    const row = new Float32Array(across);
+    for (let top = fed.top; top < fed.bottom; top += READ_ROWS) {
+      const rows = Math.min(READ_ROWS, fed.bottom - top);
+      const read = source.part(top, rows, fed);
+      for (let y = 0; y < rows; y += 1) {
+        row.set(read.subarray(y * across, (y + 1) * across));
+        feed(row);
+        if (waiting >= BAND) await flush();
+      }
+    }
+    if (waiting > 0) await flush();
+  } finally {
+    converter.close();
+    await source.close();
+  }
+}
+
+/**
+ * Fills rows of a laid out print file in one streaming pass: the picture by its recipe, and
+ * paper white around it. The result does not depend on how the sheet was divided into
+ * ranges. Answers the bytes of each strip where they are compressed.
  */
 export async function printFileRows(
   work: PrintFileWork,
   range: RowRange,
   progress: Progress,
-): Promise<void> {
-  const { plan, recipe, target } = work;
+): Promise<number[]> {
+  const { plan, recipe, into } = work;
   const { image, width } = plan;
+  const { bits } = recipe.file;
+  const { channels } = into;
   const wanted = ofPicture(plan, range);
-  const source = await PixelSource.open(work.pixels);
-  const converter = await rowConverter(work.colour, source.channels, recipe.convert.space, {
-    ...recipe.convert,
-    exact: true,
-  });
-  const file = await TiffRows.open(target, layoutOf(work), range.from, range.to);
-  const white = async (rows: number) => {
-    const lines = new Uint8Array(width * 3 * Math.min(rows, WHITE_ROWS)).fill(255);
-    for (let left = rows; left > 0; left -= WHITE_ROWS)
-      await file.write(lines.subarray(0, width * 3 * Math.min(left, WHITE_ROWS)));
+  const sheet = new SheetRows(width, channels, bits, plan.marks ?? []);
+  const file = await sinkFor(work, range);
+  let at = range.from;
+  const white = async (end: number) => {
+    while (at < end) {
+      const rows = Math.min(WHITE_ROWS, end - at);
+      await file.write(sheet.white(at, rows));
+      at += rows;
+    }
   };
   try {
-    const before = Math.min(range.to, image.top) - range.from;
-    if (before > 0) await white(before);
-    const { amount, radius } = recipe.outputSharpen;
-    const reach = amount === 0 ? 0 : (gaussian(radius).length - 1) / 2;
-    const fed = {
-      from: Math.max(0, wanted.from - reach),
-      to: Math.min(image.height, wanted.to + reach),
-    };
-    const resampled = resampledRows(source, plan.source, image.width, image.height, fed);
-    const rows = sharpenedRows(resampled, source.channels, recipe.outputSharpen);
-    const samples = image.width * source.channels;
-    const band = new Uint16Array(samples * BAND);
-    let waiting = 0;
-    let done = 0;
-    const flush = async () => {
-      const pixels = waiting * image.width;
-      const deep = converter.toTarget(band, pixels);
-      const lines = new Uint8Array(waiting * width * 3).fill(255);
-      for (let y = 0; y < waiting; y += 1) {
-        const from = y * image.width * 3;
-        const to = (y * width + image.left) * 3;
-        intoEightBits(deep, from, image.width * 3, lines, to);
-      }
-      await file.write(lines);
-      done += waiting;
-      waiting = 0;
-      progress('resizing, sharpening, converting', done / (wanted.to - wanted.from));
-    };
-    let y = fed.from;
+    await white(Math.min(range.to, image.top));
+    const box = { left: 0, right: image.width, top: wanted.from, bottom: wanted.to };
+    const line = image.width * channels;
     if (wanted.to > wanted.from)
-      for await (const row of rows) {
-        const own = y >= wanted.from;
-        y += 1;
-        if (!own) continue;
-        intoSixteenBits(row, band, waiting * samples);
-        waiting += 1;
-        if (waiting === BAND || y === wanted.to) await flush();
-        if (y === wanted.to) break;
-      }
-    const after = range.to - Math.max(range.from, image.top + image.height);
-    if (after > 0) await white(after);
-    await file.finish();
+      await pictureRows(work, box, async (deep, rows) => {
+        const lines = sheet.white(at, rows);
+        for (let y = 0; y < rows; y += 1) {
+          const to = (y * width + image.left) * channels;
+          if (lines instanceof Uint8Array) intoEightBits(deep, y * line, line, lines, to);
+          else lines.set(deep.subarray(y * line, (y + 1) * line), to);
+        }
+        await file.write(lines);
+        at += rows;
+        progress(
+          'resizing, sharpening, converting',
+          (at - image.top - wanted.from) / (wanted.to - wanted.from),
+        );
+      });
+    await white(range.to);
+    return await file.finish();
   } catch (error) {
     await file.abandon().catch(() => undefined);
     throw error;
-  } finally {
-    converter.close();
-    await source.close();
   }
 }

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import type { ZoomLevel } from '@/core/image';
-import { halve } from './rowMath';
+import { halve } from '@/core/image';
 import { sharp } from './sharpSetup';
 
 export const TILE = 512;

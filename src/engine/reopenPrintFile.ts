@@ -1,48 +1,90 @@
+import { whiteParts } from '@/core/prepare';
 import type { PixelRect, PrintFileFacts, PrintPlan } from '@/core/prepare';
 import { readProfile } from './colourEngine';
 import { openPicture } from './sharpSetup';
+import { thumbnailDifference } from './thumbnail';
+import type { ExpectedPicture } from './thumbnail';
 
 const LOOK = 600;
 
-/** Lowest and highest sample in a part of the file, looked at no larger than `LOOK` pixels a side. */
-async function rangeOf(path: string, part: PixelRect): Promise<[number, number]> {
-  const picture = openPicture(path).extract(part).keepIccProfile();
+/** Samples of a part of a file, no more than `LOOK` pixels a side. */
+export interface Looked {
+  data: Uint8Array | Uint16Array;
+  width: number;
+  height: number;
+  channels: number;
+  /** Of 255 or 65535. */
+  whole: number;
+}
+
+type Meta = Awaited<ReturnType<ReturnType<typeof openPicture>['metadata']>>;
+
+async function lookedAt(path: string, part: PixelRect, meta: Meta): Promise<Looked> {
+  const deep = meta.depth !== 'uchar';
+  const space = meta.space === 'cmyk' ? 'cmyk' : deep ? 'rgb16' : 'srgb';
+  const opened = openPicture(path).pipelineColourspace(space).extract(part);
   const small =
     part.width > LOOK || part.height > LOOK
-      ? picture.resize(Math.min(LOOK, part.width), Math.min(LOOK, part.height), {
+      ? opened.resize(Math.min(LOOK, part.width), Math.min(LOOK, part.height), {
           fit: 'fill',
           kernel: 'nearest',
         })
-      : picture;
-  const raw = await small.raw().toBuffer();
-  let low = 255;
+      : opened;
+  const { data, info } = await small
+    .toColourspace(space)
+    .keepIccProfile()
+    .raw({ depth: deep ? 'ushort' : 'uchar' })
+    .toBuffer({ resolveWithObject: true });
+  const samples = deep
+    ? new Uint16Array(data.buffer, data.byteOffset, data.length / 2)
+    : new Uint8Array(data.buffer, data.byteOffset, data.length);
+  const { width, height, channels } = info;
+  return { data: samples, width, height, channels, whole: deep ? 65535 : 255 };
+}
+
+/** Lowest and highest sample, of 255. */
+function rangeOf({ data, whole }: Looked): [number, number] {
+  let low = whole;
   let high = 0;
-  for (const v of raw) {
+  for (const v of data) {
     if (v < low) low = v;
     if (v > high) high = v;
   }
-  return [low, high];
+  const of255 = (v: number) => Math.round((v * 255) / whole);
+  return [of255(low), of255(high)];
 }
 
-/** Opens a written print file anew and reads from it what its order is held against. */
+const titleOf = (xmp: Buffer | undefined): string | null => {
+  const found =
+    xmp && /<dc:title>.*?<rdf:li[^>]*>(.*?)<\/rdf:li>/s.exec(xmp.toString('utf8'));
+  return found
+    ? found[1]!.replace(/&#(\d+);/g, (_, n: string) => String.fromCharCode(Number(n)))
+    : null;
+};
+
+/**
+ * Opens a written file anew, by another reader than wrote it, and reads from it what its
+ * order is held against. `expected`: what its picture was made from.
+ */
 export async function reopenPrintFile({
   path,
   plan,
+  expected,
 }: {
   path: string;
   plan: PrintPlan;
+  expected?: ExpectedPicture;
 }): Promise<PrintFileFacts> {
   const meta = await openPicture(path).metadata();
-  const { image } = plan;
-  const below = image.top + image.height;
-  const right = image.left + image.width;
-  const edges: PixelRect[] = [
-    { left: 0, top: 0, width: plan.width, height: image.top },
-    { left: 0, top: below, width: plan.width, height: plan.height - below },
-    { left: 0, top: image.top, width: image.left, height: image.height },
-    { left: right, top: image.top, width: plan.width - right, height: image.height },
-  ].filter((r) => r.width > 0 && r.height > 0);
-  const found = await Promise.all(edges.map((edge) => rangeOf(path, edge)));
+  const cmyk = meta.space === 'cmyk';
+  const edges = await Promise.all(
+    whiteParts(plan).map((edge) => lookedAt(path, edge, meta)),
+  );
+  const ink = edges.map((edge) => {
+    const [low, high] = rangeOf(edge);
+    return cmyk ? high : 255 - low;
+  });
+  const picture = await lookedAt(path, plan.image, meta);
   const profile = meta.icc ? await readProfile(new Uint8Array(meta.icc)) : null;
   return {
     width: meta.width,
@@ -51,7 +93,10 @@ export async function reopenPrintFile({
     iccDescription: profile?.description ?? null,
     bitsPerChannel: meta.depth === 'uchar' ? 8 : 16,
     channels: meta.channels,
-    range: await rangeOf(path, image),
-    borderMinimum: found.length === 0 ? null : Math.min(...found.map(([low]) => low)),
+    format: meta.format,
+    range: rangeOf(picture),
+    borderInk: ink.length === 0 ? null : Math.max(...ink),
+    thumbnail: expected ? await thumbnailDifference(picture, plan, expected) : null,
+    title: titleOf(meta.xmp),
   };
 }

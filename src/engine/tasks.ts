@@ -3,7 +3,10 @@ import { readBoard } from './boardGrid';
 import { decodeMaster } from './workingCopy';
 import { deriveRows } from './derivePass';
 import { finishReading, inspectBlocks, joinReading, tileSpectra } from './inspectPass';
-import { printFileRows } from './printFilePass';
+import { encodePass } from './encodePass';
+import { layoutOf, printFileRows } from './printFilePass';
+import type { PrintFileWork } from './printFilePass';
+import { joinStrips } from './tiffStrips';
 import { reopenPrintFile } from './reopenPrintFile';
 import { hashFile } from './store';
 import { lookAt } from './lookPass';
@@ -38,6 +41,14 @@ export const TASKS = {
     },
     progress: Progress,
   ) => printFileRows(input.work, input.range, progress),
+  joinStrips: ({
+    work,
+    parts,
+  }: {
+    work: PrintFileWork;
+    parts: Parameters<typeof joinStrips>[2];
+  }) => joinStrips(work.target, layoutOf(work), parts),
+  encode: encodePass,
   look: (input: Parameters<typeof lookAt>[0]) => lookAt(input),
   board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { gaussian, lanczos3, lanczosAxis, sniff, zoomLevels } from '.';
+import { KERNEL_IDS, axisWeights, gaussian, lanczos3, sniff, zoomLevels } from '.';
 
 const bytes = (text: string) => Uint8Array.from(text, (c) => c.charCodeAt(0));
 
@@ -35,8 +35,10 @@ it('axis weights always sum to one and stay inside the picture', () => {
       fc.integer({ min: 1, max: 200 }),
       fc.integer({ min: 1, max: 300 }),
       fc.double({ min: 0, max: 0.4, noNaN: true }),
-      (source, out, lost) => {
-        const axis = lanczosAxis(source, source * lost, source * (1 - 2 * lost), out);
+      fc.constantFrom(...KERNEL_IDS),
+      (source, out, lost, kernel) => {
+        const [from, span] = [source * lost, source * (1 - 2 * lost)];
+        const axis = axisWeights({ kernel, source, from, span, out });
         for (let i = 0; i < out; i += 1) {
           const own = axis.weights.subarray(i * axis.taps, (i + 1) * axis.taps);
           expect(own.reduce((t, w) => t + w, 0)).toBeCloseTo(1, 4);
@@ -49,7 +51,7 @@ it('axis weights always sum to one and stay inside the picture', () => {
 });
 
 it('copies at factor one', () => {
-  const axis = lanczosAxis(20, 0, 20, 20);
+  const axis = axisWeights({ kernel: 'lanczos3', source: 20, from: 0, span: 20, out: 20 });
   for (let i = 0; i < 20; i += 1) {
     const at = i - axis.first[i]!;
     expect(axis.weights[i * axis.taps + at]).toBeCloseTo(1, 6);

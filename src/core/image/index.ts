@@ -3,3 +3,4 @@ export * from './sniff';
 export * from './kernels';
 export * from './deepZoom';
 export * from './bicubic';
+export * from './rows';

@@ -1,23 +1,118 @@
 import type { SpaceId } from '../colour';
+import type { Adjustment, Denoising, KernelId, Sharpening } from '../image';
 
-/** What is done to a master on its way to a print file, in this order. */
-export interface Recipe {
-  resample: { kernel: 'lanczos3'; factor: number };
-  outputSharpen: {
-    /** Strength in per cent; 0 leaves it out. */
-    amount: number;
-    /** Gaussian sigma in pixels of the print file. */
-    radius: number;
-    /** Differences below this (of 255) are left alone. */
-    threshold: number;
-  };
-  convert: { space: SpaceId; intent: 'relative' | 'perceptual'; blackPoint: boolean };
-  ppi: number;
+/** Steps that change the picture, in the order in which they stand in the recipe. */
+export type RecipeStep =
+  | ({ kind: 'capture'; on: boolean } & Sharpening & Denoising)
+  | ({ kind: 'adjust'; on: boolean } & Adjustment)
+  | { kind: 'resample'; on: true; kernel: KernelId; ppi: number }
+  | ({ kind: 'output'; on: boolean } & Sharpening);
+
+export type StepKind = RecipeStep['kind'];
+export type StepOf<K extends StepKind> = Extract<RecipeStep, { kind: K }>;
+
+export type Intent = 'perceptual' | 'relative' | 'saturation' | 'absolute';
+export const INTENTS: Intent[] = ['relative', 'perceptual', 'saturation', 'absolute'];
+
+/** A space of our own, or a stored profile by its hash. */
+export type TargetId = SpaceId | `icc:${string}`;
+
+export type FileFormat = 'tiff' | 'png' | 'jpeg';
+export const FORMATS: FileFormat[] = ['tiff', 'png', 'jpeg'];
+export type Compression = 'none' | 'lzw' | 'deflate';
+export const COMPRESSIONS: Compression[] = ['none', 'lzw', 'deflate'];
+
+/** What a picture is converted to at the end. */
+export interface Conversion {
+  target: TargetId;
+  intent: Intent;
+  blackPoint: boolean;
+}
+
+export interface FileWish {
+  bits: 8 | 16;
+  format: FileFormat;
+  /** Of a TIFF. */
+  compression: Compression;
+  /** Of a JPEG, 1..100. */
+  quality: number;
+  /** Pattern of its name, see `fileName`. */
+  name: string;
 }
 
 /**
- * Suggested output sharpening radius, px: half of what one arc minute covers at the viewing
- * distance, between 0.6 and 2. Rule of thumb.
+ * What is done to the picture of a master on its way to a file. Crop, turn and flat field come
+ * with the master, the border and the bleed with the size; the printer's colours, the bits and
+ * the file come last.
  */
-export const suggestedRadius = (ppi: number, viewingMm: number): number =>
-  Math.round(10 * Math.min(2, Math.max(0.6, ((viewingMm / 25.4 / 3438) * ppi) / 2))) / 10;
+export interface Recipe {
+  steps: RecipeStep[];
+  /** Trim marks around the paper. */
+  marks: boolean;
+  convert: Conversion;
+  file: FileWish;
+}
+
+/** The one resampling step. Throws when there is none. */
+export function resampling(recipe: Pick<Recipe, 'steps'>): StepOf<'resample'> {
+  const step = recipe.steps.find((s) => s.kind === 'resample');
+  if (step?.kind !== 'resample') throw new RangeError('a recipe needs a resampling step');
+  return step;
+}
+
+export const ppiOf = (recipe: Pick<Recipe, 'steps'>): number => resampling(recipe).ppi;
+
+/** The first step of a kind that is carried out; null when none is. */
+export function stepIn<K extends StepKind>(
+  { steps }: Pick<Recipe, 'steps'>,
+  kind: K,
+): StepOf<K> | null {
+  return (steps.find((s) => s.kind === kind && s.on) as StepOf<K> | undefined) ?? null;
+}
+
+/** The recipe with one of its steps replaced. */
+export const withStep = (recipe: Recipe, at: number, step: RecipeStep): Recipe => ({
+  ...recipe,
+  steps: recipe.steps.map((s, i) => (i === at ? step : s)),
+});
+
+/** The recipe with a step moved up (-1) or down (+1); the same when there is no place. */
+export function movedStep(recipe: Recipe, at: number, by: -1 | 1): Recipe {
+  const steps = [...recipe.steps];
+  const [step] = steps.splice(at, 1);
+  const place = at + by;
+  if (!step || place < 0 || place > steps.length) return recipe;
+  steps.splice(place, 0, step);
+  return { ...recipe, steps };
+}
+
+export const NO_ADJUSTMENT: Adjustment = {
+  lightness: 0,
+  contrast: 0,
+  warmth: 0,
+  saturation: 0,
+};
+
+export const DEFAULT_KERNEL: KernelId = 'lanczos3';
+export const DEFAULT_NAME = '{size}_{title}_{ppi}ppi_v{version}';
+
+/** The recipe that one begins with: nothing but resizing and output sharpening. */
+export const plainRecipe = (ppi: number, radius: number): Recipe => ({
+  steps: [
+    {
+      kind: 'capture',
+      on: false,
+      amount: 50,
+      radius: 0.7,
+      threshold: 3,
+      noise: 0,
+      grain: 2,
+    },
+    { kind: 'adjust', on: false, ...NO_ADJUSTMENT },
+    { kind: 'resample', on: true, kernel: DEFAULT_KERNEL, ppi },
+    { kind: 'output', on: true, amount: 60, radius, threshold: 2 },
+  ],
+  marks: false,
+  convert: { target: 'a98-rgb', intent: 'relative', blackPoint: true },
+  file: { bits: 8, format: 'tiff', compression: 'none', quality: 92, name: DEFAULT_NAME },
+});

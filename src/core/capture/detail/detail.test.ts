@@ -26,11 +26,11 @@ it.each([SIDE, 1050])(
 );
 
 const ENLARGED: [number, Kernel][] = [
-  [1.25, 'lanczos'],
+  [1.25, 'lanczos3'],
   [1.37, 'bicubic'],
-  [1.5, 'bilinear'],
-  [2, 'bilinear'],
-  [2, 'lanczos'],
+  [1.5, 'linear'],
+  [2, 'linear'],
+  [2, 'lanczos3'],
   [3, 'bicubic'],
 ];
 

@@ -101,3 +101,60 @@ export function halve(source: Uint8Array, width: number, height: number): Uint8A
   }
   return out;
 }
+
+/** Shares of red, green and blue in the light of a pixel, of encoded values. */
+export const lightWeight = [0.25, 0.6, 0.15] as const;
+
+/** Light of each pixel of a row. */
+export function lightOf(samples: Float32Array, channels: number, out: Float32Array): void {
+  if (channels === 1) {
+    out.set(samples);
+    return;
+  }
+  const [r, g, b] = lightWeight;
+  for (let i = 0, s = 0; i < out.length; i += 1, s += 3)
+    out[i] = r * samples[s]! + g * samples[s + 1]! + b * samples[s + 2]!;
+}
+
+/** A row of single values, blurred by an odd, even-sided kernel; the ends repeat. */
+export function blurAcross(
+  light: Float32Array,
+  kernel: Float32Array,
+  out: Float32Array,
+): void {
+  const reach = (kernel.length - 1) / 2;
+  const last = light.length - 1;
+  for (let x = 0; x <= last; x += 1) {
+    let v = 0;
+    if (x >= reach && x + reach <= last)
+      for (let k = 0; k < kernel.length; k += 1) v += kernel[k]! * light[x - reach + k]!;
+    else
+      for (let k = 0; k < kernel.length; k += 1)
+        v += kernel[k]! * light[Math.max(0, Math.min(last, x - reach + k))]!;
+    out[x] = v;
+  }
+}
+
+/** Sums of samples, and of their squares, over `reach` pixels on each side; the ends repeat. */
+export function sumsAcross(
+  row: Float32Array,
+  channels: number,
+  reach: number,
+  sums: Float64Array,
+  squares: Float64Array,
+): void {
+  const last = row.length / channels - 1;
+  // Each sum anew, so that it does not depend on where the row begins.
+  for (let x = 0; x <= last; x += 1)
+    for (let c = 0; c < channels; c += 1) {
+      let sum = 0;
+      let square = 0;
+      for (let k = x - reach; k <= x + reach; k += 1) {
+        const v = row[(k < 0 ? 0 : k > last ? last : k) * channels + c]!;
+        sum += v;
+        square += v * v;
+      }
+      sums[x * channels + c] = sum;
+      squares[x * channels + c] = square;
+    }
+}

@@ -1,0 +1,74 @@
+import { lightWeight } from './rowMath';
+import type { RowStep, Shape } from './rowStep';
+
+/** Changes by eye, each -100..100; 0 leaves it out. Black and white stay where they are. */
+export interface Adjustment {
+  lightness: number;
+  contrast: number;
+  /** Red up and blue down. */
+  warmth: number;
+  saturation: number;
+}
+
+const STEPS = 4096;
+
+/**
+ * Tone of one channel, 0..1: v ^ 2^(-lightness / 100 - warmth), then an S about the middle,
+ * v - contrast / 100 x sin(2 pi v) / (2 pi). `warmth`: the channel's own share of it.
+ */
+function curve(lightness: number, contrast: number, warmth: number): Float32Array {
+  const table = new Float32Array(STEPS + 2);
+  const power = 2 ** (-lightness / 100 - warmth);
+  for (let i = 0; i < table.length; i += 1) {
+    const v = Math.min(1, i / STEPS) ** power;
+    table[i] = 65535 * (v - ((contrast / 100) * Math.sin(2 * Math.PI * v)) / (2 * Math.PI));
+  }
+  return table;
+}
+
+function through(table: Float32Array, value: number): number {
+  const place = value <= 0 ? 0 : value >= 65535 ? STEPS : (value / 65535) * STEPS;
+  const low = place | 0;
+  const from = table[low]!;
+  return from + (place - low) * (table[low + 1]! - from);
+}
+
+/**
+ * Lightness, contrast, warmth and saturation, in the encoded values of the picture's own
+ * space. Saturation moves each channel away from the light of its pixel.
+ */
+export function adjust(
+  shape: Shape,
+  { lightness, contrast, warmth, saturation }: Adjustment,
+): RowStep {
+  const share = warmth / 200;
+  const red = curve(lightness, contrast, share);
+  const middle = curve(lightness, contrast, 0);
+  const blue = curve(lightness, contrast, -share);
+  const gain = 1 + saturation / 100;
+  const [wr, wg, wb] = lightWeight;
+  return {
+    out: shape,
+    under: (box) => box,
+    run(box, emit) {
+      const out = new Float32Array((box.right - box.left) * shape.channels);
+      if (shape.channels === 1)
+        return (row) => {
+          for (let i = 0; i < out.length; i += 1) out[i] = through(middle, row[i]!);
+          emit(out);
+        };
+      return (row) => {
+        for (let i = 0; i < out.length; i += 3) {
+          const r = through(red, row[i]!);
+          const g = through(middle, row[i + 1]!);
+          const b = through(blue, row[i + 2]!);
+          const light = wr * r + wg * g + wb * b;
+          out[i] = light + gain * (r - light);
+          out[i + 1] = light + gain * (g - light);
+          out[i + 2] = light + gain * (b - light);
+        }
+        emit(out);
+      };
+    },
+  };
+}

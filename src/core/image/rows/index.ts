@@ -1,0 +1,6 @@
+export * from './rowMath';
+export * from './rowStep';
+export * from './resample';
+export * from './sharpen';
+export * from './denoise';
+export * from './adjust';
