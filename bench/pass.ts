@@ -2,8 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { rm, stat } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
-import { printPlan } from '@/core/prepare';
-import type { Recipe } from '@/core/prepare';
+import { plainRecipe, printPlan } from '@/core/prepare';
 import { fitToSheet, plainLayout } from '@/core/sizing';
 import { mm, size } from '@/core/units';
 import {
@@ -13,6 +12,7 @@ import {
   inspect,
   readMaster,
   runInWorker,
+  spaceTarget,
   startWorkersBy,
 } from '@/engine';
 
@@ -63,18 +63,19 @@ const PASSES: Record<string, () => Promise<void>> = {
       fitToSheet(size(long, long), 1, plainLayout('within', mm(0))),
       300,
     );
-    const recipe: Recipe = {
-      resample: { kernel: 'lanczos3', factor: plan.factor },
-      outputSharpen: { amount: 60, radius: 0.8, threshold: 2 },
-      convert: { space: 'srgb', intent: 'relative', blackPoint: true },
-      ppi: 300,
-    };
+    const recipe = plainRecipe(300, 0.8);
+    recipe.convert = { target: 'srgb', intent: 'relative', blackPoint: true };
+    if (what === 'printLzw') recipe.file.compression = 'lzw';
     const target = `${folder}/print.tif`;
     await rm(target, { force: true });
-    await fillPrintFile({ pixels, colour, plan, recipe, target }, silent, never);
+    const about = { title: 'Leaves', artist: 'nobody', copyright: '' };
+    const into = spaceTarget('srgb');
+    const work = { pixels, colour, plan, recipe, into, about, target };
+    await fillPrintFile(work, silent, never);
   },
 };
 
+PASSES.printLzw = () => PASSES.printFile!();
 // The threads are running before work comes, as in the application.
 await Promise.all(
   Array.from({ length: WORKERS }, () => runInWorker('rest', null, silent, never)),

@@ -1,5 +1,5 @@
 import { promisedDay } from '@/core/packing';
-import { printPlan, suggestedRadius } from '@/core/prepare';
+import { plainRecipe, printPlan, suggestedRadius } from '@/core/prepare';
 import { SIZING_RULES, judgedNow, nominalSize, plainLayout, rung } from '@/core/sizing';
 import type { CropChoice, CropRect, Fit } from '@/core/sizing';
 import { minor, mm } from '@/core/units';
@@ -113,14 +113,8 @@ export async function printFile(
       plan,
       at: daysAgo(days, 10),
       recipe: {
-        resample: { kernel: 'lanczos3', factor: plan.factor },
-        outputSharpen: {
-          amount: 60,
-          radius: suggestedRadius(300, SIZING_RULES.handDistanceMm),
-          threshold: 2,
-        },
-        convert: { space, intent: 'relative', blackPoint: true },
-        ppi: 300,
+        ...plainRecipe(300, suggestedRadius(300, SIZING_RULES.handDistanceMm)),
+        convert: { target: space, intent: 'relative', blackPoint: true },
       },
     },
     () => undefined,

@@ -10,6 +10,8 @@ export * from './repositories/captures';
 export * from './repositories/jobs';
 export * from './repositories/sizes';
 export * from './repositories/printFiles';
+export * from './repositories/recipes';
+export * from './repositories/sheetFiles';
 export * from './repositories/papers';
 export * from './repositories/proofs';
 export * from './repositories/editions';

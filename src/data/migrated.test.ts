@@ -2,14 +2,20 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
+import { plainRecipe } from '@/core/prepare';
 import { plainLayout } from '@/core/sizing';
 import { mm } from '@/core/units';
 import { openDatabase } from './database';
+import { newestJob } from './repositories/jobs';
+import { printFilesOf } from './repositories/printFiles';
 import { offeredSizes } from './repositories/sizes';
 import { undoStep } from './repositories/undo';
 
-const home = mkdtempSync(join(tmpdir(), 'glassine-old-'));
-afterAll(() => rmSync(home, { recursive: true }));
+let home: string;
+beforeEach(() => {
+  home = mkdtempSync(join(tmpdir(), 'glassine-old-'));
+});
+afterEach(() => rmSync(home, { recursive: true }));
 
 interface Journal {
   entries: { tag: string }[];
@@ -55,5 +61,41 @@ it('sizes offered with one border and their undo steps are the same sizes after'
   ]);
   // Facts are as safe as before.
   await expect(db.read.run("UPDATE size_event SET reason = 'other'")).rejects.toThrow();
+  db.close();
+});
+
+it('print files keep their recipes, as lists of steps, and so do orders that can be run again', async () => {
+  await before('0010_recipes');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-10-01T10:00:00.000Z';
+  const old = JSON.stringify({
+    resample: { kernel: 'lanczos3', factor: 1.234 },
+    outputSharpen: { amount: 75, radius: 0.9, threshold: 3 },
+    convert: { space: 'a98-rgb', intent: 'perceptual', blackPoint: true },
+    ppi: 240,
+  });
+  await client.executeMultiple(`
+    INSERT INTO work (title, artist, year, kind, medium, width_mm, height_mm, price_minor, created_at)
+      VALUES ('Old Quay', 'Senna Quillfeather', 2024, 'painting', 'Oil', 300, 400, 100, '${at}');
+    INSERT INTO file (sha256, bytes, format, width_px, height_px, bits, channels, colour_model, orientation, stored_at)
+      VALUES ('${'a'.repeat(64)}', 1, 'tiff', 10, 10, 16, 3, 'rgb', 1, '${at}');
+    INSERT INTO master (work_id, sha256, name, at) VALUES (1, '${'a'.repeat(64)}', 'quay.tif', '${at}');
+    INSERT INTO print_file (work_id, size_key, master_id, version, name, sha256, bytes, width_px, height_px, recipe, checks, at)
+      VALUES (1, 'isoA-A3', 1, 1, 'a.tif', 'b', 1, 10, 10, '${old}', '[]', '${at}');
+    INSERT INTO job (kind, work_id, spec, state, stage, at)
+      VALUES ('printFile', 1, '{"title":"Old Quay","recipe":${old}}', 'failed', '', '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  const recipe = plainRecipe(240, 0.9);
+  Object.assign(recipe.steps[3]!, { amount: 75, threshold: 3 });
+  recipe.convert.intent = 'perceptual';
+  expect(await printFilesOf(db.read, 1)).toMatchObject([
+    { factor: 1.234, kind: 'print', recipe },
+  ]);
+  expect(await newestJob(db.read, 1, 'printFile')).toMatchObject({
+    spec: { title: 'Old Quay', recipe },
+  });
+  await expect(db.read.run('UPDATE print_file SET version = 2')).rejects.toThrow();
   db.close();
 });

@@ -5,3 +5,4 @@ export * from './label';
 export * from './printable';
 export * from './sheetPdf';
 export * from './sizeSheet';
+export * from './rasterPdf';

@@ -1,5 +1,5 @@
-import { join } from 'node:path';
 import type { FileWish } from '@/core/prepare';
+import { FONTS } from './fonts';
 import { openPicture, sharp } from './sharpSetup';
 import { xmpOf } from './tiffFields';
 import type { FileAbout } from './tiffFields';
@@ -15,10 +15,6 @@ export interface EncodeWork {
   watermark?: string | undefined;
 }
 
-const FONT = join(
-  process.cwd(),
-  'node_modules/@fontsource/commissioner/files/commissioner-latin-500-normal.woff',
-);
 /** Height of the watermark's letters as a share of the shorter side, and how much covers. */
 const LETTERS = 0.035;
 const COVERS = 0.55;
@@ -29,7 +25,7 @@ async function drawn(words: string, colour: 'white' | 'black', shorter: number) 
   const text = {
     text: `<span foreground="${colour}">${escaped}</span>`,
     font: 'Commissioner Medium',
-    fontfile: FONT,
+    fontfile: FONTS.sans,
     rgba: true,
     dpi: Math.max(20, Math.round((shorter * LETTERS * 72) / 12)),
   };

@@ -9,6 +9,9 @@ import type { PrintFileWork } from './printFilePass';
 import { joinStrips } from './tiffStrips';
 import { reopenPrintFile } from './reopenPrintFile';
 import { hashFile } from './store';
+import { colourTable, readPart } from './patchPass';
+import { lightnessOf } from './lightness';
+import { deflatedSamples, writeSheet } from './sheetPass';
 import { lookAt } from './lookPass';
 import { joinTiles, tileColumns } from './tilesPass';
 import type { Columns, TilesWork } from './tilesPass';
@@ -49,6 +52,11 @@ export const TASKS = {
     parts: Parameters<typeof joinStrips>[2];
   }) => joinStrips(work.target, layoutOf(work), parts),
   encode: encodePass,
+  sheet: writeSheet,
+  deflatedSamples,
+  lightness: (input: { path: string }) => lightnessOf(input.path),
+  part: readPart,
+  colourTable,
   look: (input: Parameters<typeof lookAt>[0]) => lookAt(input),
   board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),

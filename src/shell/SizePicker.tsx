@@ -42,7 +42,11 @@ export function SizePicker({ path, sizes, picked }: SizePickerProps) {
           key={s.key}
           type="button"
           aria-current={s.key === picked}
-          onClick={() => router.push(`${path}?size=${encodeURIComponent(s.key)}`)}
+          onClick={() =>
+            router.push(
+              `${path}${path.includes('?') ? '&' : '?'}size=${encodeURIComponent(s.key)}`,
+            )
+          }
         >
           {s.label}
           {s.note && (

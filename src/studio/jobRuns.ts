@@ -8,6 +8,8 @@ import { inspectRun } from './inspectWork';
 import type { InspectSpec } from './inspectWork';
 import { printFileRun } from './printFileWork';
 import type { PrintFileOrder } from './printFileWork';
+import { sheetRun } from './sheetWork';
+import type { SheetOrder } from './sheetWork';
 import type { Studio } from './open';
 import { backupRun, checkRun } from './safekeeping';
 import type { BackupSpec } from './safekeeping';
@@ -18,6 +20,7 @@ export interface JobSpecs {
   read: ReadSpec;
   inspect: InspectSpec;
   printFile: PrintFileOrder;
+  sheet: SheetOrder;
   backup: BackupSpec;
   check: Record<string, never>;
 }
@@ -35,6 +38,7 @@ const RUNS: { [K in keyof JobSpecs]: Run<JobSpecs[K]> } = {
   read: readRun,
   inspect: inspectRun,
   printFile: printFileRun,
+  sheet: sheetRun,
   backup: backupRun,
   check: checkRun,
 };

@@ -1,8 +1,10 @@
 import { getMaster } from '@/data';
+import type { Master } from '@/data';
 import { runAtOnce, storePaths } from '@/engine';
 import type { LookWork, MasterColour } from '@/engine';
 import { colourOf } from './masterWork';
 import { studio } from './open';
+import type { Studio } from './open';
 import { decimal, defineInput, whole } from './input';
 
 /** Most pixels of a print, of the screen it covers, and of one window, along an edge. */
@@ -36,8 +38,10 @@ const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 const colours = new Map<number, Promise<MasterColour>>();
 const MOST_COLOURS = 20;
 
-function colourKept(id: number, find: () => Promise<MasterColour>): Promise<MasterColour> {
-  const found = colours.get(id) ?? find();
+/** The colour of a master, kept for whoever asks next. */
+export function colourKept(open: Studio, master: Master): Promise<MasterColour> {
+  const { id } = master;
+  const found = colours.get(id) ?? colourOf(open, master);
   colours.delete(id);
   colours.set(id, found);
   if (colours.size > MOST_COLOURS) colours.delete(colours.keys().next().value!);
@@ -68,7 +72,7 @@ export async function lookAtPrint(
   const work: LookWork = {
     pixels: paths.pixels(master.picture),
     tilesFolder: paths.tiles(master.picture),
-    colour: await colourKept(masterId, () => colourOf(open, master)),
+    colour: await colourKept(open, master),
     part: {
       left: v.left * width,
       top: v.top * height,

@@ -38,7 +38,7 @@ export interface WorkPage {
   settings: BenchSettings;
   work: Work;
   master: MasterView | null;
-  jobs: Record<'intake' | 'read' | 'inspect' | 'printFile', JobNow | null>;
+  jobs: Record<'intake' | 'read' | 'inspect' | 'printFile' | 'sheet', JobNow | null>;
 }
 
 const previewOf = (home: string, sha256: string): Promise<string | null> =>
@@ -59,13 +59,15 @@ export async function loadWorkPage(id: string): Promise<WorkPage> {
   const db = open.db.read;
   const work = await getWork(db, rowId(id));
   if (!work) notFound();
-  const [settings, master, intake, read, inspect, printFile] = await Promise.all([
+  const job = (kind: JobKind) => jobNow(open, work.id, kind);
+  const [settings, master, intake, read, inspect, printFile, sheet] = await Promise.all([
     readSettings(db),
     currentMaster(db, work.id),
-    jobNow(open, work.id, 'intake'),
-    jobNow(open, work.id, 'read'),
-    jobNow(open, work.id, 'inspect'),
-    jobNow(open, work.id, 'printFile'),
+    job('intake'),
+    job('read'),
+    job('inspect'),
+    job('printFile'),
+    job('sheet'),
   ]);
   return {
     studio: open,
@@ -86,6 +88,6 @@ export async function loadWorkPage(id: string): Promise<WorkPage> {
           at: master.at,
         }
       : null,
-    jobs: { intake, read, inspect, printFile },
+    jobs: { intake, read, inspect, printFile, sheet },
   };
 }

@@ -40,3 +40,13 @@ export const sendBytes = (made: {
       'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(made.name)}`,
     },
   });
+
+/** Sends samples that were read on the spot, for a view that stays open. */
+export const sendRaw = (bytes: Uint8Array): Response =>
+  new Response(new Uint8Array(bytes), {
+    headers: {
+      'content-type': 'application/octet-stream',
+      'x-content-type-options': 'nosniff',
+      'cache-control': 'private, max-age=300',
+    },
+  });

@@ -3,3 +3,4 @@ export * from './matrix';
 export * from './iccProfile';
 export * from './matrixProfile';
 export * from './matrixShaper';
+export * from './colourTable';

@@ -6,3 +6,5 @@ export * from './recipeRows';
 export * from './printPlan';
 export * from './fileName';
 export * from './verify';
+export * from './sheets';
+export * from './patch';

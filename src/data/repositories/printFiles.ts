@@ -1,9 +1,16 @@
-import { desc, eq } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
+import { ppiOf, resampling, stepIn } from '@/core/prepare';
+import type { Recipe } from '@/core/prepare';
 import type { Reading, Writing } from '../database';
 import { printFiles } from '../schema';
 import { addLogLine } from './log';
 
 export type PrintFile = typeof printFiles.$inferSelect;
+
+const sharpening = (recipe: Recipe): string => {
+  const step = stepIn(recipe, 'output');
+  return step ? `${step.amount} %, ${step.radius} px, threshold ${step.threshold}` : 'none';
+};
 
 export async function addPrintFile(
   tx: Writing,
@@ -13,17 +20,17 @@ export async function addPrintFile(
   const { recipe } = file;
   await addLogLine(tx, {
     at: file.at,
-    what: 'printFile.written',
+    what: file.kind === 'print' ? 'printFile.written' : 'screenCopy.written',
     workId: file.workId,
     sizeKey: file.sizeKey,
     detail: {
       name: file.name,
-      factor: Number(recipe.resample.factor.toFixed(3)),
-      kernel: recipe.resample.kernel,
-      sharpen: `${recipe.outputSharpen.amount} %, ${recipe.outputSharpen.radius} px, threshold ${recipe.outputSharpen.threshold}`,
-      space: recipe.convert.space,
+      factor: Number(file.factor.toFixed(3)),
+      kernel: resampling(recipe).kernel,
+      sharpen: sharpening(recipe),
+      space: recipe.convert.target,
       intent: recipe.convert.intent,
-      ppi: recipe.ppi,
+      ppi: ppiOf(recipe),
       failedChecks: file.checks.filter((c) => !c.passed).length,
       sha256: file.sha256,
     },
@@ -31,12 +38,20 @@ export async function addPrintFile(
   return row!.id;
 }
 
+/** Print files and screen copies of a work, newest first. */
+export const filesOf = (db: Reading, workId: number): Promise<PrintFile[]> =>
+  db
+    .select()
+    .from(printFiles)
+    .where(eq(printFiles.workId, workId))
+    .orderBy(desc(printFiles.id));
+
 /** Print files of a work, newest first. */
 export const printFilesOf = (db: Reading, workId: number): Promise<PrintFile[]> =>
   db
     .select()
     .from(printFiles)
-    .where(eq(printFiles.workId, workId))
+    .where(and(eq(printFiles.workId, workId), eq(printFiles.kind, 'print')))
     .orderBy(desc(printFiles.id));
 
 export const getPrintFile = (db: Reading, id: number): Promise<PrintFile | undefined> =>

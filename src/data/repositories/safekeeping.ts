@@ -13,6 +13,7 @@ export async function snapshotDatabase(db: Database, path: string): Promise<void
 export async function referredFiles(db: Reading): Promise<string[]> {
   const rows = await db.all<{ sha256: string }>(sql`
     SELECT sha256 FROM file UNION SELECT sha256 FROM print_file UNION SELECT sha256 FROM document
+    UNION SELECT sha256 FROM profile UNION SELECT sha256 FROM sheet_file UNION SELECT pdf_sha256 FROM sheet_file
     ORDER BY sha256`);
   return rows.map((r) => r.sha256);
 }

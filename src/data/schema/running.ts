@@ -3,7 +3,8 @@ import type { Series } from '@/core/edition';
 import { id, at } from './columns';
 import { works } from './works';
 
-export type JobKind = 'intake' | 'read' | 'inspect' | 'printFile' | 'backup' | 'check';
+export type JobKind =
+  'intake' | 'read' | 'inspect' | 'printFile' | 'sheet' | 'backup' | 'check';
 
 /** Long work. `spec` holds all that is needed to run it again. */
 export const jobs = sqliteTable(

@@ -24,11 +24,11 @@ it('every setting has a field with a title', async () =>
   expect(Object.keys(await form())).toEqual(Object.keys(BENCH_TITLES)));
 
 it('a rule of thumb that is changed is the one in force, until it is taken back', async () => {
-  expect((await loadPrepare('1', { size: SIZE })).ppi).toBe(300);
+  expect((await loadPrepare('1', { size: SIZE })).settings.printPpi).toBe(300);
   expect(await save({ printPpi: '360', standingFactor: '2' })).toMatchObject({ ok: true });
-  expect((await loadPrepare('1', { size: SIZE })).ppi).toBe(360);
+  expect((await loadPrepare('1', { size: SIZE })).settings.printPpi).toBe(360);
   expect(await undo({})).toMatchObject({ ok: true, value: 'the change of settings' });
-  expect((await loadPrepare('1', { size: SIZE })).ppi).toBe(300);
+  expect((await loadPrepare('1', { size: SIZE })).settings.printPpi).toBe(300);
   expect((await form()).standingFactor).toBe('1.5');
 });
 

@@ -4,9 +4,8 @@ import { isAbsolute } from 'node:path';
 import type { Readable } from 'node:stream';
 import { worksOfFile } from '@/data';
 import { isWhole, keep } from '@/engine';
-import { takeMaster } from '@/studio';
-import { no, receiveFor, shownName } from './received';
-import type { IntakeAnswer } from './received';
+import { no, receiveFor, shownName, takeMaster } from '@/studio';
+import type { IntakeAnswer } from '@/studio';
 
 /** Streams bytes to disk, reads them and takes them as a work's master. */
 export const receiveMaster = (

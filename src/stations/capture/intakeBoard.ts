@@ -2,9 +2,8 @@ import type { Readable } from 'node:stream';
 import { fitFlatField } from '@/core/capture/evenness';
 import { addBoardShot } from '@/data';
 import { runInWorker } from '@/engine';
-import { now } from '@/studio';
-import { no, receiveFor } from './received';
-import type { IntakeAnswer } from './received';
+import { no, now, receiveFor } from '@/studio';
+import type { IntakeAnswer } from '@/studio';
 
 const NOT_PLAIN = {
   dark: 'it is all but black. Expose the board to a light grey and photograph it again.',

@@ -1,55 +1,181 @@
 'use server';
-import { SPACE_IDS } from '@/core/colour';
-import { printPlan } from '@/core/prepare';
-import type { Recipe } from '@/core/prepare';
-import { currentMaster, getWork } from '@/data';
-import { act, offeredRung, refuse, startJob } from '@/studio';
-import type { ActionResult } from '@/studio';
-import { choice, decimal, defineInput, text, whole } from '@/studio/input';
+import { RGB_SPACES } from '@/core/colour';
+import {
+  doubledNames,
+  plainRecipe,
+  ppiOf,
+  printPlan,
+  screenPlan,
+  stepIn,
+} from '@/core/prepare';
+import type { Recipe, TargetId } from '@/core/prepare';
+import { addRecipe, currentMaster, getRecipe, getWork } from '@/data';
+import {
+  act,
+  nameOfFile,
+  nameTaken,
+  offeredRung,
+  profileOf,
+  refuse,
+  startJob,
+  targetFor,
+} from '@/studio';
+import type { ActionResult, ActionTools, PrintFileOrder } from '@/studio';
+import { defineInput, json, optional, text, whole } from '@/studio/input';
+import { RECIPE, recipeRefusal } from './recipeInput';
 
 const order = defineInput({
   workId: whole('Work', { min: 1 }),
-  sizeKey: text('Size', { max: 40 }),
-  ppi: whole('Resolution', { min: 72, max: 720 }),
-  amount: whole('Sharpen, amount', { min: 0, max: 300 }),
-  radius: decimal('Sharpen, radius', { min: 0.3, max: 10 }, 'px'),
-  threshold: whole('Sharpen, threshold', { min: 0, max: 50 }),
-  space: choice('Colour space', SPACE_IDS),
-  intent: choice('Rendering intent', ['relative', 'perceptual']),
+  sizeKeys: json<string[]>('Sizes', {
+    type: 'array',
+    minItems: 1,
+    maxItems: 100,
+    items: { type: 'string', maxLength: 60 },
+  }),
+  recipe: RECIPE,
+  recipeId: optional(whole('Recipe', { min: 1 })),
+  pair: text('CMYK profile', { min: 0, max: 80 }),
 });
 
-/** Queues the writing of a print file for an offered size. */
-export async function orderPrintFile(typed: unknown): Promise<ActionResult<number>> {
-  return act(order, typed, {}, async (v, { studio, settings, at }) => {
+/** The work and its master, or why nothing can be written from them. */
+async function sourceOf(workId: number, { studio }: Pick<ActionTools, 'studio'>) {
+  const db = studio.db.read;
+  const [work, master] = await Promise.all([
+    getWork(db, workId),
+    currentMaster(db, workId),
+  ]);
+  if (!work || !master)
+    return refuse('There is no master to print from. Bring the file at Capture.');
+  if (master.facts.iccDescription === null && master.assumedSpace === null)
+    return refuse(
+      'The master carries no colour profile. Say at Capture which space it was saved in; colours are never guessed.',
+    );
+  return { work, master };
+}
+
+/** Why a file in these colours cannot be written; null when it can. */
+async function colourRefusal(
+  recipe: Recipe,
+  target: TargetId,
+  { studio }: Pick<ActionTools, 'studio'>,
+): Promise<string | null> {
+  if (profileOf(target) === null && !(target in RGB_SPACES))
+    return 'Convert: this colour space is not known. Choose another.';
+  try {
+    const into = await targetFor(studio, target);
+    if (into.channels === 4 && recipe.file.format !== 'tiff')
+      return `File: ${recipe.file.format.toUpperCase()} is not taken for CMYK. Choose TIFF.`;
+    return null;
+  } catch (error) {
+    return (error as Error).message;
+  }
+}
+
+/** Queues the writing of print files for sizes on offer, each in RGB and, if asked, CMYK. */
+export async function orderPrintFiles(typed: unknown): Promise<ActionResult<number[]>> {
+  return act(order, typed, {}, async (v, tools) => {
+    const { studio, settings, at } = tools;
     const db = studio.db.read;
-    const [work, master] = await Promise.all([
-      getWork(db, v.workId),
-      currentMaster(db, v.workId),
-    ]);
-    if (!work || !master)
-      return refuse('There is no master to print from. Bring the file at Capture.');
-    if (master.facts.iccDescription === null && master.assumedSpace === null)
-      return refuse(
-        'The master carries no colour profile. Say at Capture which space it was saved in; colours are never guessed.',
-      );
-    const rung = await offeredRung(db, v.workId, v.sizeKey, master, settings);
-    if (!rung)
-      return refuse(
-        'This size is not on offer any more. Offer it at Size, then prepare it.',
-      );
-    const plan = printPlan(master.facts, rung.fit, v.ppi);
-    const bytes = plan.width * plan.height * 3;
-    if (bytes > 4e9) {
-      const message = `Resolution: the file would be ${(bytes / 1e9).toFixed(1)} GB, and TIFF ends at 4 GB. Use fewer ppi.`;
-      return refuse(message, { ppi: message });
+    const source = await sourceOf(v.workId, tools);
+    if ('ok' in source) return source;
+    const { work, master } = source;
+    const wrong = recipeRefusal(v.recipe);
+    if (wrong) return refuse(wrong);
+    const targets = [
+      v.recipe.convert.target,
+      ...(v.pair === '' ? [] : [v.pair as TargetId]),
+    ];
+    for (const target of targets) {
+      const refused = await colourRefusal(v.recipe, target, tools);
+      if (refused) return refuse(refused);
     }
+    const specs: PrintFileOrder[] = [];
+    const names: string[] = [];
+    for (const sizeKey of new Set(v.sizeKeys)) {
+      const rung = await offeredRung(db, v.workId, sizeKey, master, settings);
+      if (!rung)
+        return refuse(
+          'This size is not on offer any more. Offer it at Size, then prepare it.',
+        );
+      const plan = printPlan(master.facts, rung.fit, ppiOf(v.recipe), v.recipe.marks);
+      for (const target of targets) {
+        const into = await targetFor(studio, target);
+        const bytes = (plan.width * plan.height * into.channels * v.recipe.file.bits) / 8;
+        if (bytes > 4e9)
+          return refuse(
+            `Resize, resolution: the file of ${rung.label} would be ${(bytes / 1e9).toFixed(1)} GB, and TIFF ends at 4 GB. Use fewer ppi, or 8 bits.`,
+          );
+        const spec: PrintFileOrder = {
+          workId: work.id,
+          title: work.title,
+          sizeKey,
+          sizeLabel: rung.label,
+          masterId: master.id,
+          plan,
+          recipe: { ...v.recipe, convert: { ...v.recipe.convert, target } },
+          recipeId: v.recipeId,
+        };
+        const { name, taken } = await nameOfFile(db, spec, into, at);
+        if (taken) return refuse(nameTaken(name));
+        specs.push(spec);
+        names.push(name);
+      }
+    }
+    const [doubled] = doubledNames(names);
+    if (doubled)
+      return refuse(
+        `File name: two of these files would both be called ${doubled}. Put {space} or {ppi} into the name, then write them again.`,
+      );
+    const ids: number[] = [];
+    for (const spec of specs)
+      ids.push(
+        (await startJob(studio, { kind: 'printFile', workId: work.id, spec, at })).id,
+      );
+    return ids;
+  });
+}
+
+const copy = defineInput({
+  workId: whole('Work', { min: 1 }),
+  sizeKey: text('Size', { max: 60 }),
+  recipe: RECIPE,
+  longest: whole('Longest side', { min: 200, max: 12_000 }),
+  quality: whole('JPEG quality', { min: 30, max: 100 }),
+  watermark: text('Words over it', { min: 0, max: 80 }),
+});
+
+/** Resolution that a screen copy says of itself; screens do not look at it. */
+const SCREEN_PPI = 96;
+const SCREEN_NAME = '{size}_{title}_screen_v{version}';
+
+/** Queues a copy for screens: the seen part of the picture, sRGB, JPEG, lightly sharpened. */
+export async function orderScreenCopy(typed: unknown): Promise<ActionResult<number>> {
+  return act(copy, typed, {}, async (v, tools) => {
+    const { studio, settings, at } = tools;
+    const source = await sourceOf(v.workId, tools);
+    if ('ok' in source) return source;
+    const { work, master } = source;
+    const wrong = recipeRefusal(v.recipe);
+    if (wrong) return refuse(wrong);
+    const rung = await offeredRung(studio.db.read, v.workId, v.sizeKey, master, settings);
+    if (!rung)
+      return refuse('This size is not on offer any more. Offer it at Size, then copy it.');
+    const plan = screenPlan(master.facts, rung.fit.crop, v.longest);
+    const usual = plainRecipe(SCREEN_PPI, 0.5);
+    const adjusted = stepIn(v.recipe, 'adjust');
     const recipe: Recipe = {
-      resample: { kernel: 'lanczos3', factor: plan.factor },
-      outputSharpen: { amount: v.amount, radius: v.radius, threshold: v.threshold },
-      convert: { space: v.space, intent: v.intent, blackPoint: true },
-      ppi: v.ppi,
+      ...usual,
+      steps: usual.steps.map((s) =>
+        s.kind === 'adjust' && adjusted
+          ? adjusted
+          : s.kind === 'output'
+            ? { ...s, amount: 40 }
+            : s,
+      ),
+      convert: { target: 'srgb', intent: 'relative', blackPoint: true },
+      file: { ...usual.file, format: 'jpeg', quality: v.quality, name: SCREEN_NAME },
     };
-    const spec = {
+    const spec: PrintFileOrder = {
       workId: work.id,
       title: work.title,
       sizeKey: v.sizeKey,
@@ -57,8 +183,40 @@ export async function orderPrintFile(typed: unknown): Promise<ActionResult<numbe
       masterId: master.id,
       plan,
       recipe,
+      kind: 'screen',
+      watermark: v.watermark,
     };
-    const job = { kind: 'printFile' as const, workId: work.id, spec, at };
-    return (await startJob(studio, job)).id;
+    return (await startJob(studio, { kind: 'printFile', workId: work.id, spec, at })).id;
   });
+}
+
+const keep = defineInput({
+  name: text('Name', { max: 60 }),
+  remarks: text('What it is for', { min: 0, max: 500 }),
+  recipe: RECIPE,
+  fromId: optional(whole('Recipe', { min: 1 })),
+});
+
+/** Keeps a recipe under a name: its next version, or a copy under another name. */
+export async function keepRecipe(typed: unknown): Promise<ActionResult<number>> {
+  return act(
+    keep,
+    typed,
+    {},
+    async ({ name, remarks, recipe, fromId }, { studio, write, at }) => {
+      const wrong = recipeRefusal(recipe);
+      if (wrong) return refuse(wrong);
+      const from = fromId ? await getRecipe(studio.db.read, fromId) : undefined;
+      return write(async (tx) => {
+        const row = await addRecipe(tx, {
+          name,
+          remarks,
+          recipe,
+          fromId: from?.id ?? null,
+          at,
+        });
+        return row.id;
+      });
+    },
+  );
 }

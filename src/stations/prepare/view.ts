@@ -1,29 +1,44 @@
-import { printPlan, suggestedRadius } from '@/core/prepare';
-import { printFilesOf } from '@/data';
+import { printPlan } from '@/core/prepare';
+import { filesOf, profilesNow, recipesNow, sheetFilesOf } from '@/data';
 import { loadWorkPage, offeredRungs } from '@/studio';
+import { sheetOf } from './sheetNames';
 
 /** The prepare station: what would be written for a size, and what has been. */
 export async function loadPrepare(id: string, query: Record<string, string | undefined>) {
   const page = await loadWorkPage(id);
-  const { work, master, settings, db, jobs } = page;
+  const { work, master, settings, db, studio } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
-  const files = await printFilesOf(db, work.id);
+  const [files, recipes, profiles, sheets] = await Promise.all([
+    filesOf(db, work.id),
+    recipesNow(db),
+    profilesNow(db),
+    sheetFilesOf(db, work.id),
+  ]);
   const ppi = settings.sizing.printPpi;
-  const viewing =
-    picked?.judgement.verdict === 'inHand'
-      ? settings.sizing.handDistanceMm
-      : (picked?.judgement.figures.standing ?? 0);
+  const kinds = ['printFile', 'sheet'];
+  const running = studio.jobs
+    .list()
+    .filter((j) => j.workId === work.id && kinds.includes(j.kind));
+  const { printFile, sheet } = page.jobs;
+  const ended = [printFile, sheet].filter(
+    (j) => j !== null && !['done', 'queued', 'running'].includes(j.state),
+  );
   return {
     work,
     master,
     offered,
     picked,
+    sheet: sheetOf(query.sheet),
+    settings: { printPpi: ppi },
     plan: master && picked ? printPlan(master.facts, picked.fit, ppi) : null,
-    ppi,
-    radius: suggestedRadius(ppi, viewing),
-    viewing,
-    job: jobs.printFile,
+    /** From where the print of this size is looked at, mm. */
+    viewing: picked?.judgement.figures.standing ?? settings.sizing.handDistanceMm,
+    /** Work that runs or waits, and what ended before its time. */
+    jobs: [...running, ...ended.filter((j) => j !== null)],
     files,
+    recipes,
+    profiles: profiles.map(({ sha256, name, space }) => ({ sha256, name, space })),
+    sheets,
   };
 }
 

@@ -102,9 +102,13 @@ export function defineInput<F extends Fields>(fields: F): Input<ValueOf<F>> {
       }
       if (!validate(values))
         for (const error of validate.errors ?? []) {
-          const name = error.instancePath.slice(1);
+          const [name = '', ...inside] = error.instancePath.slice(1).split('/');
           const field = fields[name];
-          if (field && error.keyword !== 'anyOf')
+          // Something within what was sent as a whole: nobody typed it.
+          if (field && (inside.length > 0 || typeof values[name] === 'object'))
+            errors[name] ??=
+              `${field.title}: it does not look as it should. Reload the page, then try again.`;
+          else if (field && error.keyword !== 'anyOf')
             errors[name] ??= sentence(field, error, values[name], context);
         }
       return Object.keys(errors).length === 0

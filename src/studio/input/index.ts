@@ -1,2 +1,3 @@
 export * from './fields';
 export * from './defineInput';
+export * from './json';

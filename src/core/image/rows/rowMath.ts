@@ -3,6 +3,32 @@
  * for itself; four rows at a time, so that the result is read and written less often.
  */
 
+/** The first four rows, each by its weight; fewer are given as the same row with weight 0. */
+function firstFour(
+  [a, b, c, d]: readonly [Float32Array, Float32Array, Float32Array, Float32Array],
+  wa: number,
+  wb: number,
+  wc: number,
+  wd: number,
+  out: Float32Array,
+): void {
+  for (let i = 0; i < out.length; i += 1)
+    out[i] = wa * a[i]! + wb * b[i]! + wc * c[i]! + wd * d[i]!;
+}
+
+/** Four more. */
+function fourMore(
+  [a, b, c, d]: readonly [Float32Array, Float32Array, Float32Array, Float32Array],
+  wa: number,
+  wb: number,
+  wc: number,
+  wd: number,
+  out: Float32Array,
+): void {
+  for (let i = 0; i < out.length; i += 1)
+    out[i]! += wa * a[i]! + wb * b[i]! + wc * c[i]! + wd * d[i]!;
+}
+
 /** out[i] = the sum over k of weights[from + k] x rows[k][i]. */
 export function weighedSum(
   rows: readonly Float32Array[],
@@ -10,23 +36,17 @@ export function weighedSum(
   from: number,
   out: Float32Array,
 ): void {
-  const n = out.length;
-  out.fill(0);
-  let k = 0;
-  for (; k + 3 < rows.length; k += 4) {
-    const [a, b, c, d] = [rows[k]!, rows[k + 1]!, rows[k + 2]!, rows[k + 3]!];
+  const count = rows.length;
+  for (let k = 0; k < count; k += 4) {
+    const a = rows[k]!;
+    const four = [a, rows[k + 1] ?? a, rows[k + 2] ?? a, rows[k + 3] ?? a] as const;
     const wa = weights[from + k]!;
-    const wb = weights[from + k + 1]!;
-    const wc = weights[from + k + 2]!;
-    const wd = weights[from + k + 3]!;
-    if (wa === 0 && wb === 0 && wc === 0 && wd === 0) continue;
-    for (let i = 0; i < n; i += 1)
-      out[i]! += wa * a[i]! + wb * b[i]! + wc * c[i]! + wd * d[i]!;
-  }
-  for (; k < rows.length; k += 1) {
-    const row = rows[k]!;
-    const w = weights[from + k]!;
-    if (w !== 0) for (let i = 0; i < n; i += 1) out[i]! += w * row[i]!;
+    const wb = k + 1 < count ? weights[from + k + 1]! : 0;
+    const wc = k + 2 < count ? weights[from + k + 2]! : 0;
+    const wd = k + 3 < count ? weights[from + k + 3]! : 0;
+    if (k === 0) firstFour(four, wa, wb, wc, wd, out);
+    else if (wa !== 0 || wb !== 0 || wc !== 0 || wd !== 0)
+      fourMore(four, wa, wb, wc, wd, out);
   }
 }
 
@@ -116,7 +136,7 @@ export function lightOf(samples: Float32Array, channels: number, out: Float32Arr
     out[i] = r * samples[s]! + g * samples[s + 1]! + b * samples[s + 2]!;
 }
 
-/** A row of single values, blurred by an odd, even-sided kernel; the ends repeat. */
+/** A row of single values, blurred by an even kernel of an odd number of weights; the ends repeat. */
 export function blurAcross(
   light: Float32Array,
   kernel: Float32Array,
@@ -124,13 +144,17 @@ export function blurAcross(
 ): void {
   const reach = (kernel.length - 1) / 2;
   const last = light.length - 1;
+  const middle = kernel[reach]!;
+  const inner = last - reach;
   for (let x = 0; x <= last; x += 1) {
-    let v = 0;
-    if (x >= reach && x + reach <= last)
-      for (let k = 0; k < kernel.length; k += 1) v += kernel[k]! * light[x - reach + k]!;
+    let v = middle * light[x]!;
+    if (x >= reach && x <= inner)
+      for (let k = 1; k <= reach; k += 1)
+        v += kernel[reach + k]! * (light[x - k]! + light[x + k]!);
     else
-      for (let k = 0; k < kernel.length; k += 1)
-        v += kernel[k]! * light[Math.max(0, Math.min(last, x - reach + k))]!;
+      for (let k = 1; k <= reach; k += 1)
+        v +=
+          kernel[reach + k]! * (light[Math.max(0, x - k)]! + light[Math.min(last, x + k)]!);
     out[x] = v;
   }
 }

@@ -4,8 +4,11 @@ import type { Readable } from 'node:stream';
 import { getWork } from '@/data';
 import { Cancelled, FileRefusal, MAX_BYTES, receive } from '@/engine';
 import type { Received } from '@/engine';
-import { faultWords, refusalWords, rowId, studio } from '@/studio';
-import type { Studio } from '@/studio';
+import { faultWords } from './faults';
+import { studio } from './open';
+import type { Studio } from './open';
+import { refusalWords } from './refusalWords';
+import { rowId } from './rowId';
 
 export type IntakeAnswer = { ok: true; name: string } | { ok: false; message: string };
 
@@ -17,12 +20,16 @@ export const shownName = (name: string): string =>
     .replace(/\p{Cc}/gu, '')
     .slice(0, 200) || 'file without a name';
 
-/** A file that has arrived for a work; its bytes are kept only if whoever takes it keeps them. */
-export interface Arrived {
+/** A file that has arrived; its bytes are kept only if whoever takes it keeps them. */
+export interface ArrivedFile {
   open: Studio;
-  work: { id: number; title: string };
   name: string;
   received: Received;
+}
+
+/** One that has arrived for a work. */
+export interface Arrived extends ArrivedFile {
+  work: { id: number; title: string };
 }
 
 /** What happened to a file that did not get through, in a sentence. */
@@ -38,31 +45,38 @@ function wordsFor(error: unknown, name: string): string {
 }
 
 /**
- * Streams bytes for a work to disk and hands them to `take`. Whatever is refused leaves
- * nothing behind and is answered in a sentence.
+ * Streams bytes to disk and hands them to `take`. Whatever is refused leaves nothing behind
+ * and is answered in a sentence.
  */
+export async function receiveFile(
+  givenName: string,
+  source: Readable,
+  take: (arrived: ArrivedFile) => Promise<IntakeAnswer>,
+): Promise<IntakeAnswer> {
+  const open = await studio();
+  const name = shownName(givenName);
+  let received: Received | undefined;
+  try {
+    received = await receive(open.home, source, MAX_BYTES);
+    return await take({ open, name, received });
+  } catch (error) {
+    return no(wordsFor(error, name));
+  } finally {
+    if (received) await rm(received.path, { force: true });
+  }
+}
+
+/** The same for a file of a work. */
 export async function receiveFor(
   workId: string,
   givenName: string,
   source: Readable,
   take: (arrived: Arrived) => Promise<IntakeAnswer>,
 ): Promise<IntakeAnswer> {
-  const open = await studio();
-  const name = shownName(givenName);
-  const work = await getWork(open.db.read, rowId(workId));
-  if (!work) {
-    source.resume();
-    return no(
-      `${name}: the work it was meant for is not there. Open the work and drop it again.`,
-    );
-  }
-  let received: Received | undefined;
-  try {
-    received = await receive(open.home, source, MAX_BYTES);
-    return await take({ open, work, name, received });
-  } catch (error) {
-    return no(wordsFor(error, name));
-  } finally {
-    if (received) await rm(received.path, { force: true });
-  }
+  const work = await getWork((await studio()).db.read, rowId(workId));
+  if (work) return receiveFile(givenName, source, (arrived) => take({ ...arrived, work }));
+  source.resume();
+  return no(
+    `${shownName(givenName)}: the work it was meant for is not there. Open the work and drop it again.`,
+  );
 }

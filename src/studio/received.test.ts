@@ -1,8 +1,8 @@
 import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
-import { inProcess } from '../../../e2e/support/inProcess';
-import type { InProcess } from '../../../e2e/support/inProcess';
+import { inProcess } from '../../e2e/support/inProcess';
+import type { InProcess } from '../../e2e/support/inProcess';
 import { Cancelled, FileRefusal } from '@/engine';
 import { no, receiveFor, shownName } from './received';
 import type { Arrived } from './received';

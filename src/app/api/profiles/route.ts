@@ -1,0 +1,6 @@
+import { receiveProfile } from '@/stations/prepare/intakeProfile';
+import { takeFile } from '../takeBody';
+
+/** Takes the body as a printer's ICC profile. */
+export const PUT = (request: Request): Promise<Response> =>
+  takeFile(request, receiveProfile);

@@ -1,0 +1,4 @@
+export * from './sheetContent';
+export * from './proposals';
+export * from './packPieces';
+export * from './settingGrid';

@@ -1,0 +1,93 @@
+import { MaxRectsPacker } from 'maxrects-packer';
+
+/** Pixels that one thing on a sheet takes, its caption with it. */
+export interface Piece {
+  width: number;
+  height: number;
+}
+
+export interface Place {
+  left: number;
+  top: number;
+}
+
+/** A piece with its place, and which one it is. */
+interface Placed extends Piece {
+  x: number;
+  y: number;
+  of: number;
+}
+
+/** A sheet that pieces may lie on, in pixels: its size, and what stays free at its edges and between pieces. */
+export interface SheetRoom {
+  width: number;
+  height: number;
+  margin: number;
+  gutter: number;
+  /** Kept free at the foot for the caption of the sheet. */
+  foot: number;
+}
+
+/**
+ * Places pieces on one sheet without overlap, none turned (maximal rectangles, Jylänki 2010);
+ * in the order in which they were given. Null when they do not all fit.
+ */
+export function packPieces(pieces: readonly Piece[], room: SheetRoom): Place[] | null {
+  const width = room.width - 2 * room.margin;
+  const height = room.height - 2 * room.margin - room.foot;
+  if (pieces.some((p) => p.width > width || p.height > height)) return null;
+  const packer = new MaxRectsPacker<Placed>(width, height, room.gutter, {
+    smart: false,
+    pot: false,
+    square: false,
+    allowRotation: false,
+    border: 0,
+  });
+  packer.addArray(
+    pieces.map(({ width: w, height: h }, i) => ({
+      width: w,
+      height: h,
+      x: 0,
+      y: 0,
+      of: i,
+    })),
+  );
+  if (packer.bins.length !== 1) return null;
+  const places: Place[] = [];
+  for (const rect of packer.bins[0]!.rects)
+    places[rect.of] = { left: rect.x + room.margin, top: rect.y + room.margin };
+  return places;
+}
+
+/** A sheet that one has, upright or lying, in pixels at the ppi of the print. */
+export interface SheetChoice {
+  name: string;
+  width: number;
+  height: number;
+}
+
+export interface Packed {
+  sheet: SheetChoice;
+  places: Place[];
+  /** Share of the sheet's area that no piece covers, 0..1. */
+  waste: number;
+}
+
+/** The sheet that holds all pieces with the least waste, tried both ways; null when none does. */
+export function chooseSheet(
+  pieces: readonly Piece[],
+  sheets: readonly SheetChoice[],
+  room: Omit<SheetRoom, 'width' | 'height'>,
+): Packed | null {
+  const covered = pieces.reduce((sum, p) => sum + p.width * p.height, 0);
+  let best: Packed | null = null;
+  for (const sheet of sheets)
+    for (const turned of [false, true]) {
+      const lying = turned ? { ...sheet, width: sheet.height, height: sheet.width } : sheet;
+      const places = packPieces(pieces, { ...room, ...lying });
+      const waste = 1 - covered / (lying.width * lying.height);
+      if (places && (best === null || waste < best.waste - 1e-9))
+        best = { sheet: lying, places, waste };
+    }
+  return best;
+}

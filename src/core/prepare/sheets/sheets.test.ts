@@ -1,0 +1,155 @@
+import fc from 'fast-check';
+import { plainRecipe, stepIn } from '..';
+import { chooseSheet, packPieces, proposePieces, settingGrid } from '.';
+import type { Lightness } from '.';
+
+describe('packing', () => {
+  const room = { margin: 10, gutter: 6, foot: 20 };
+  const pieces = fc.array(
+    fc.record({
+      width: fc.integer({ min: 5, max: 120 }),
+      height: fc.integer({ min: 5, max: 120 }),
+    }),
+    { minLength: 1, maxLength: 14 },
+  );
+
+  it('never lets two pieces overlap, nor one leave the room', () => {
+    fc.assert(
+      fc.property(pieces, (all) => {
+        const places = packPieces(all, { ...room, width: 420, height: 400 });
+        if (!places) return;
+        expect(places).toHaveLength(all.length);
+        places.forEach((a, i) => {
+          const p = all[i]!;
+          expect(a.left).toBeGreaterThanOrEqual(10);
+          expect(a.top).toBeGreaterThanOrEqual(10);
+          expect(a.left + p.width).toBeLessThanOrEqual(410);
+          expect(a.top + p.height).toBeLessThanOrEqual(370);
+          places.slice(0, i).forEach((b, k) => {
+            const q = all[k]!;
+            const apart =
+              a.left >= b.left + q.width + 6 ||
+              b.left >= a.left + p.width + 6 ||
+              a.top >= b.top + q.height + 6 ||
+              b.top >= a.top + p.height + 6;
+            expect(apart).toBe(true);
+          });
+        });
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  it('takes the sheet with the least waste that holds all, upright or lying', () => {
+    const sheets = [
+      { name: 'large', width: 600, height: 800 },
+      { name: 'small', width: 150, height: 220 },
+      { name: 'middle', width: 300, height: 420 },
+    ];
+    const two = [
+      { width: 180, height: 100 },
+      { width: 180, height: 100 },
+    ];
+    expect(chooseSheet(two, sheets, room)).toMatchObject({ sheet: { name: 'middle' } });
+    const lying = chooseSheet([{ width: 195, height: 100 }], sheets, room)!;
+    expect(lying.sheet).toEqual({ name: 'small', width: 220, height: 150 });
+    expect(lying.waste).toBeCloseTo(1 - (195 * 100) / (220 * 150), 6);
+    expect(chooseSheet([{ width: 900, height: 10 }], sheets, room)).toBeNull();
+  });
+});
+
+describe('proposals', () => {
+  const side = 240;
+  /** A picture with one place for each test. */
+  function picture(): Lightness {
+    const data = new Float32Array(side * side).fill(55);
+    const wild = (i: number) => {
+      const v = Math.sin(i * 12.9898) * 43758.5453;
+      return v - Math.floor(v);
+    };
+    const into = (left: number, top: number, at: (x: number, y: number) => number) => {
+      for (let y = 0; y < 60; y += 1)
+        for (let x = 0; x < 60; x += 1) data[(top + y) * side + left + x] = at(x, y);
+    };
+    into(0, 0, (x, y) => 40 + 5 * wild(x * 61 + y * 977));
+    into(180, 0, (x) => (Math.floor(x / 10) % 2 === 0 ? 35 : 70));
+    into(0, 180, () => 4);
+    into(90, 90, (x, y) => 35 + ((x + y) / 120) * 40);
+    into(180, 180, (x, y) => (y < 20 ? 2 : y < 40 ? 50 : 99) + (x % 2));
+    return { width: side, height: side, data };
+  }
+
+  it('finds for each test the place made for it', () => {
+    const found = Object.fromEntries(
+      proposePieces(picture(), 60, 60).map((p) => [p.tests, p]),
+    );
+    const near = (tests: string, left: number, top: number, off = 12) => {
+      const p = found[tests]!;
+      const inPlace = Math.abs(p.left - left) <= off && Math.abs(p.top - top) <= off;
+      expect([tests, inPlace]).toEqual([tests, true]);
+    };
+    near('tones', 180, 180, 50);
+    near('texture', 0, 0);
+    near('edges', 180, 0);
+    near('shadow', 0, 180);
+    near('gradient', 90, 90);
+    expect(found.shadow!.figure).toBeCloseTo(4, 0);
+    expect(found.tones!.figure).toBeGreaterThan(90);
+    expect(found.gradient!.figure).toBeGreaterThan(20);
+  });
+
+  it('stays inside a picture smaller than what was asked for', () => {
+    const small = { width: 20, height: 12, data: new Float32Array(240).fill(50) };
+    for (const p of proposePieces(small, 60, 60))
+      expect(p).toMatchObject({ left: 0, top: 0, width: 20, height: 12 });
+  });
+});
+
+describe('a grid of settings', () => {
+  const recipe = plainRecipe(300, 1);
+  const none = { words: [], step: 10, sides: 1 };
+
+  it('has a cell for every pair of steps, each with its own recipe', () => {
+    const { columns, cells } = settingGrid(recipe, [
+      { ...none, axis: 'lightness', step: 8, sides: 2 },
+      { ...none, axis: 'warmth', sides: 1 },
+    ]);
+    expect([columns, cells.length]).toEqual([5, 15]);
+    expect(
+      cells
+        .map((c) => stepIn(c.recipe, 'adjust'))
+        .map((s) => [s!.lightness, s!.warmth])
+        .slice(0, 6),
+    ).toEqual([
+      [-16, -10],
+      [-8, -10],
+      [0, -10],
+      [8, -10],
+      [16, -10],
+      [-16, 0],
+    ]);
+    expect(stepIn(recipe, 'adjust')).toBeNull();
+  });
+
+  it('goes about what the recipe has, and stays within its limits', () => {
+    const { cells } = settingGrid(recipe, [
+      { ...none, axis: 'sharpening', step: 50, sides: 2 },
+    ]);
+    expect(cells.map((c) => stepIn(c.recipe, 'output')!.amount)).toEqual([
+      0, 10, 60, 110, 160,
+    ]);
+    const intents = settingGrid(recipe, [{ ...none, axis: 'intent' }]).cells;
+    expect(intents.map((c) => c.recipe.convert.intent)).toEqual([
+      'relative',
+      'perceptual',
+      'saturation',
+    ]);
+    const media = settingGrid(recipe, [
+      { ...none, axis: 'media', words: ['matte, heavy', 'fine art'] },
+    ]).cells;
+    expect(media.map((c) => [c.media, c.recipe === recipe])).toEqual([
+      ['matte, heavy', true],
+      ['fine art', true],
+    ]);
+  });
+});

@@ -1,0 +1,96 @@
+'use client';
+import { useEffect, useState } from 'react';
+import styled from 'styled-components';
+
+const Row = styled.label`
+  display: grid;
+  grid-template-columns: 82px 1fr 64px 38px;
+  align-items: center;
+  gap: 0 8px;
+  font-size: 12.5px;
+  color: var(--soft);
+  input[type='range'] {
+    width: 100%;
+    min-width: 0;
+    accent-color: var(--blue);
+  }
+  input[type='text'] {
+    width: 100%;
+    text-align: right;
+    padding: 3px 6px;
+    background: #fff;
+    color: #161616;
+    border: 1px solid #6f6f6f;
+  }
+  input[aria-invalid='true'] {
+    border: 2px solid var(--brick);
+  }
+  small {
+    font-size: 11.5px;
+  }
+`;
+
+interface NumberRowProps {
+  label: string;
+  unit?: string | undefined;
+  value: number;
+  limits: readonly [number, number];
+  /** The end of the slide, where the whole range would make it too coarse. */
+  most?: number;
+  step: number;
+  onChange: (value: number) => void;
+}
+
+/** A number that can be slid and typed; what is typed and no number stays until it is one. */
+export function NumberRow({
+  label,
+  unit,
+  value,
+  limits,
+  most,
+  step,
+  onChange,
+}: NumberRowProps) {
+  const [typed, setTyped] = useState(String(value));
+  useEffect(
+    () => setTyped((t) => (Number(t.replace(',', '.')) === value ? t : String(value))),
+    [value],
+  );
+  const read = Number(typed.replace(',', '.'));
+  const fits = typed.trim() !== '' && read >= limits[0] && read <= limits[1];
+  return (
+    <Row>
+      {label}
+      <input
+        type="range"
+        aria-label={`${label}, slide`}
+        tabIndex={-1}
+        min={limits[0]}
+        max={most ?? limits[1]}
+        step={step}
+        value={value}
+        onChange={(e) => onChange(Number(e.target.value))}
+      />
+      <input
+        type="text"
+        inputMode="decimal"
+        aria-label={unit ? `${label}, ${unit}` : label}
+        aria-invalid={!fits}
+        value={typed}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          const next = Number(e.target.value.replace(',', '.'));
+          if (e.target.value.trim() !== '' && Number.isFinite(next)) onChange(next);
+        }}
+        onKeyDown={(e) => {
+          const by = { ArrowUp: 1, ArrowDown: -1 }[e.key];
+          if (!by) return;
+          e.preventDefault();
+          const next = Math.round((value + by * step) / step) * step;
+          onChange(Math.min(limits[1], Math.max(limits[0], Number(next.toFixed(3)))));
+        }}
+      />
+      <small>{fits ? unit : `${limits[0]} to ${limits[1]}`}</small>
+    </Row>
+  );
+}

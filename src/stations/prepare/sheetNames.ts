@@ -1,0 +1,11 @@
+export const SHEET_NAMES = {
+  recipe: 'Recipe',
+  files: 'Files',
+} as const;
+
+export type SheetId = keyof typeof SHEET_NAMES;
+export const SHEETS = Object.keys(SHEET_NAMES) as SheetId[];
+
+/** The sheet that an address asks for; the recipe otherwise. */
+export const sheetOf = (asked: string | undefined): SheetId =>
+  SHEETS.find((s) => s === asked) ?? 'recipe';

@@ -1,0 +1,270 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { ppiOf, printPlan, stepIn } from '@/core/prepare';
+import {
+  Bench,
+  Button,
+  ButtonLink,
+  DownloadLink,
+  FactList,
+  Field,
+  Figures,
+  JobLine,
+  Problem,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTable,
+  SlipTitle,
+  Small,
+  Surface,
+  TableHead,
+  useAction,
+  useActionForm,
+  useFormat,
+} from '@/shell';
+import { orderPrintFiles, orderScreenCopy } from '../actions';
+import { targetChoices } from '../EndFields';
+import { PlainChoice } from '../PlainChoice';
+import type { SheetProps } from '../PrepareStation';
+import { CHECKS } from '../words';
+import { PlanDrawing } from './PlanDrawing';
+
+/** A copy for a screen: sRGB, its longest side, words over it. */
+function ScreenCopy({ view, picked, desk }: SheetProps) {
+  const { form, submit, sending, problem } = useActionForm(
+    orderScreenCopy,
+    { longest: '2000', quality: '88', watermark: '' },
+    {
+      fixed: {
+        workId: String(view.work.id),
+        sizeKey: picked.key,
+        recipe: JSON.stringify(desk.recipe),
+      },
+      done: 'Screen copy ordered.',
+    },
+  );
+  return (
+    <form
+      method="dialog"
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+      style={{ display: 'grid', gap: 6 }}
+    >
+      <Field form={form} name="longest" label="Longest side" unit="px" />
+      <Field form={form} name="quality" label="JPEG quality" unit="of 100" />
+      <Field
+        form={form}
+        name="watermark"
+        label="Words over it"
+        words
+        hint="none when empty"
+      />
+      <Problem>{problem}</Problem>
+      <Button
+        type="submit"
+        $plain
+        $small
+        isDisabled={sending}
+        style={{ justifySelf: 'start' }}
+      >
+        Write a screen copy
+      </Button>
+    </form>
+  );
+}
+
+/** Files: what is written for a size, reopened and held against its order. */
+export function FilesSheet(props: SheetProps) {
+  const { view, master, picked, desk, head } = props;
+  const { work, offered, jobs, profiles } = view;
+  const { recipe, exact } = desk;
+  const format = useFormat();
+  const [pair, setPair] = useState('');
+  const [copying, setCopying] = useState(false);
+  const { run, sending, problem } = useAction(orderPrintFiles);
+  const own = view.files.filter((f) => f.sizeKey === picked.key);
+  const newest = own.find((f) => f.kind === 'print');
+  const failed = newest?.checks.filter((c) => !c.passed) ?? [];
+  const plan = useMemo(
+    () => printPlan(master.facts, picked.fit, ppiOf(recipe), recipe.marks),
+    [master.facts, picked.fit, recipe],
+  );
+  const presses = profiles.filter((p) => p.space === 'CMYK');
+  const write = (keys: string[]) =>
+    run({
+      workId: String(work.id),
+      sizeKeys: JSON.stringify(keys),
+      recipe: JSON.stringify(recipe),
+      recipeId: String(exact?.id ?? ''),
+      pair,
+    });
+  const channels = profiles.some(
+    (p) => recipe.convert.target === `icc:${p.sha256}` && p.space === 'CMYK',
+  )
+    ? 4
+    : 3;
+  const bytes = (plan.width * plan.height * channels * recipe.file.bits) / 8;
+  const names = new Map(targetChoices(profiles));
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        <PlanDrawing picked={picked} plan={plan} preview={master.preview} />
+        <TableHead>Written for this size</TableHead>
+        {own.length === 0 ? (
+          <p style={{ color: 'var(--soft)' }}>Nothing yet.</p>
+        ) : (
+          <SlipTable>
+            <thead>
+              <tr>
+                <th>file</th>
+                <th>pixels</th>
+                <th>sharpened</th>
+                <th>colours</th>
+                <th>checks</th>
+                <th>MB</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {own.map((f) => {
+                const sharp = stepIn(f.recipe, 'output');
+                const passed = f.checks.filter((c) => c.passed).length;
+                return (
+                  <tr key={f.id} data-tone={passed < f.checks.length ? 'stop' : undefined}>
+                    <td className="wrap">{f.name}</td>
+                    <td>
+                      {f.width} × {f.height}
+                    </td>
+                    <td>{sharp ? `${sharp.amount} %, ${sharp.radius} px` : 'no'}</td>
+                    <td className="wrap">
+                      {names.get(f.recipe.convert.target) ?? 'a profile'}
+                    </td>
+                    <td>
+                      {passed} of {f.checks.length} {passed === f.checks.length ? '✓' : '▲'}
+                    </td>
+                    <td>{format.number(f.bytes / 1e6, f.bytes < 1e7 ? 1 : 0)}</td>
+                    <td>
+                      <a href={`/api/print-files/${f.id}`}>Download</a>
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </SlipTable>
+        )}
+      </Surface>
+      <Slip
+        label="The print file"
+        actions={
+          <>
+            <Button onPress={() => write([picked.key])} isDisabled={sending}>
+              {newest ? 'Write a new version' : 'Write the print file'}
+            </Button>
+            {offered.length > 1 && (
+              <Button
+                $plain
+                onPress={() => write(offered.map((o) => o.key))}
+                isDisabled={sending}
+              >
+                All {offered.length} sizes
+              </Button>
+            )}
+            {newest && failed.length === 0 && (
+              <ButtonLink href={`/works/${work.id}/proof?size=${picked.key}`} $plain>
+                Proof it
+              </ButtonLink>
+            )}
+          </>
+        }
+      >
+        <SlipTitle>{picked.label}</SlipTitle>
+        <SlipSub>
+          {newest
+            ? `version ${newest.version} of ${format.day(newest.at)}`
+            : 'no print file yet'}
+        </SlipSub>
+        <Figures
+          figures={[
+            {
+              value: format.number((plan.width * plan.height) / 1e6, 1),
+              unit: 'MP',
+              label: 'print file',
+            },
+            { value: format.number(plan.factor, 2), unit: '×', label: 'resampled' },
+            { value: format.number(bytes / 1e6), unit: 'MB', label: 'not compressed' },
+          ]}
+        />
+        {newest ? (
+          <Sentence $tone={failed.length > 0 ? 'stop' : 'plain'}>
+            {failed.length === 0
+              ? `Reopened and held against its order: all ${newest.checks.length} checks passed.`
+              : `Do not send it: ${failed.map((c) => CHECKS[c.check]).join(', ')} ${failed.length === 1 ? 'is' : 'are'} not as ordered.`}
+          </Sentence>
+        ) : (
+          <Sentence>
+            Check the numbers, then write it. The recipe is kept with the file.
+          </Sentence>
+        )}
+        {jobs.map((job) => (
+          <JobLine key={job.id} job={job} what={JOB_NAMES[job.kind] ?? 'Writing'} />
+        ))}
+        <Problem>{problem}</Problem>
+        {newest && (
+          <>
+            <FactList
+              facts={newest.checks.map((c) => [
+                CHECKS[c.check],
+                c.check === 'checksum'
+                  ? `${c.passed ? '✓' : '▲'} ${c.found.slice(0, 12)}…`
+                  : `${c.passed ? '✓' : '▲ wanted ' + c.wanted + ', found'} ${c.found}`,
+              ])}
+            />
+            <DownloadLink
+              $plain
+              $small
+              href={`/api/print-files/${newest.id}`}
+              style={{ justifySelf: 'start', alignSelf: 'flex-start' }}
+            >
+              Download version {newest.version}
+            </DownloadLink>
+          </>
+        )}
+        {presses.length > 0 && channels === 3 && (
+          <PlainChoice
+            label="and in ink"
+            value={pair}
+            options={[
+              ['', 'no CMYK beside it'],
+              ...presses.map((p) => [`icc:${p.sha256}`, p.name] as const),
+            ]}
+            onChange={setPair}
+          />
+        )}
+        <SectionLabel>For a screen</SectionLabel>
+        {copying ? (
+          <ScreenCopy {...props} />
+        ) : (
+          <Button
+            $plain
+            $small
+            onPress={() => setCopying(true)}
+            style={{ alignSelf: 'flex-start' }}
+          >
+            A copy in sRGB
+          </Button>
+        )}
+        <Small>The name begins with the size: {recipe.file.name}</Small>
+      </Slip>
+    </Bench>
+  );
+}
+
+const JOB_NAMES: Record<string, string> = {
+  printFile: 'Writing the print file',
+  sheet: 'Writing the sheet',
+};

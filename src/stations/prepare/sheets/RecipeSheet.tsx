@@ -1,0 +1,141 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { namePatternProblem, outOfLimits, ppiOf, printPlan } from '@/core/prepare';
+import {
+  Bench,
+  Button,
+  Dialog,
+  Field,
+  Problem,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  Surface,
+  useActionForm,
+} from '@/shell';
+import { keepRecipe } from '../actions';
+import { PatchView } from '../patch/PatchView';
+import { RecipeSteps } from '../RecipeSteps';
+import type { SheetProps } from '../PrepareStation';
+import type { RecipeDesk } from '../useRecipe';
+import { CAUTIONS, limitWords } from '../words';
+
+/** A recipe gets a name, or its next version. */
+function KeepRecipe({ desk, onClose }: { desk: RecipeDesk; onClose: () => void }) {
+  const { form, submit, sending, problem } = useActionForm(
+    keepRecipe,
+    { name: desk.named?.name ?? '', remarks: desk.named?.remarks ?? '' },
+    {
+      fixed: {
+        recipe: JSON.stringify(desk.recipe),
+        fromId: String(desk.named?.id ?? ''),
+      },
+      done: 'Recipe kept.',
+      onDone: (id: number) => {
+        desk.keptAs(id);
+        onClose();
+      },
+    },
+  );
+  return (
+    <Dialog title="Keep this recipe" open onClose={onClose}>
+      <form
+        method="dialog"
+        onSubmit={(e) => {
+          e.preventDefault();
+          submit();
+        }}
+        style={{ display: 'grid', gap: 9, minWidth: 320 }}
+      >
+        <Field form={form} name="name" label="Name" words />
+        <Field form={form} name="remarks" label="What it is for" words lines={2} />
+        <Small>
+          Under a name that is there already it becomes the next version; under another one
+          a copy. Files once made keep the recipe that they were made with.
+        </Small>
+        <Problem>{problem}</Problem>
+        <Button type="submit" isDisabled={sending}>
+          Keep it
+        </Button>
+      </form>
+    </Dialog>
+  );
+}
+
+/** Recipe: what is done to the picture, step by step, seen on a piece of the print. */
+export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetProps) {
+  const { recipe, named, exact, cautions } = desk;
+  const [keeping, setKeeping] = useState(false);
+  const [outside] = outOfLimits(recipe);
+  const wrong = outside ?? namePatternProblem(recipe.file.name);
+  const ppi = ppiOf(recipe);
+  const plan = useMemo(
+    () =>
+      ppi >= 72 && ppi <= 720
+        ? printPlan(master.facts, picked.fit, ppi, recipe.marks)
+        : null,
+    [master.facts, picked.fit, ppi, recipe.marks],
+  );
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        {plan && !outside && (
+          <PatchView master={master} plan={plan} recipe={recipe} at={desk.at} />
+        )}
+        {outside && <Sentence $tone="stop">{limitWords(outside, recipe)}</Sentence>}
+      </Surface>
+      <Slip
+        label="The recipe"
+        actions={
+          <>
+            <Button onPress={() => turn('files')} isDisabled={wrong !== null}>
+              Write files by it
+            </Button>
+            <Button
+              $plain
+              onPress={() => setKeeping(true)}
+              isDisabled={wrong !== null || exact !== null}
+            >
+              Keep it
+            </Button>
+            <Button $plain onPress={desk.reset}>
+              As usual
+            </Button>
+          </>
+        }
+      >
+        <SlipTitle>{picked.label}</SlipTitle>
+        <SlipSub>
+          {named
+            ? `${named.name}, version ${named.version}${exact ? '' : ', changed'}`
+            : 'a recipe without a name'}
+        </SlipSub>
+        {view.recipes.length > 0 && (
+          <select
+            aria-label="Take a recipe"
+            value={exact?.id ?? ''}
+            onChange={(e) => e.target.value && desk.take(Number(e.target.value))}
+            style={{ padding: 4 }}
+          >
+            <option value="">take a recipe …</option>
+            {view.recipes.map((r) => (
+              <option key={r.id} value={r.id}>
+                {r.name}, version {r.version}
+              </option>
+            ))}
+          </select>
+        )}
+        <RecipeSteps view={view} desk={desk} />
+        {cautions.slice(0, 2).map((c) => (
+          <Small key={c} style={{ color: 'var(--ochre)' }}>
+            ▲ {CAUTIONS[c]}
+          </Small>
+        ))}
+      </Slip>
+      {keeping && <KeepRecipe desk={desk} onClose={() => setKeeping(false)} />}
+    </Bench>
+  );
+}

@@ -1,0 +1,68 @@
+'use client';
+import { useCallback, useMemo } from 'react';
+import {
+  plainRecipe,
+  ppiOf,
+  recipeCautions,
+  stepIn,
+  suggestedOutput,
+  withStep,
+} from '@/core/prepare';
+import type { Recipe, RecipeStep } from '@/core/prepare';
+import { useKept } from '@/shell';
+import type { PrepareView } from './view';
+
+interface Kept {
+  recipe: Recipe;
+  /** The step that is unfolded. */
+  at: number;
+  /** The named recipe that it was taken from. */
+  fromId: number | null;
+}
+
+const same = (a: Recipe, b: Recipe) => JSON.stringify(a) === JSON.stringify(b);
+
+/** The recipe under the hand: kept in this tab, until it is written or kept under a name. */
+export function useRecipe(view: PrepareView) {
+  const { work, picked, settings, recipes, files, viewing, plan } = view;
+  const [kept, keep] = useKept<Kept>(`recipe-${work.id}`);
+  const factor = plan?.factor ?? 1;
+  const first = useMemo<Kept>(() => {
+    const last = files.find((f) => f.kind === 'print' && f.sizeKey === picked?.key);
+    const usual = plainRecipe(settings.printPpi, 1);
+    const suggestion = suggestedOutput(settings.printPpi, viewing, factor);
+    const { because: _, ...numbers } = suggestion;
+    const output = stepIn(usual, 'output')!;
+    return {
+      recipe: last?.recipe ?? withStep(usual, 3, { ...output, ...numbers }),
+      at: 3,
+      fromId: last?.recipeId ?? null,
+    };
+  }, [files, picked?.key, settings.printPpi, viewing, factor]);
+  const now = kept ?? first;
+  const { recipe } = now;
+  const named = recipes.find((r) => r.id === now.fromId) ?? null;
+  const put = useCallback((over: Partial<Kept>) => keep({ ...now, ...over }), [keep, now]);
+  return {
+    recipe,
+    at: now.at,
+    named,
+    /** The named recipe that this is to the letter. */
+    exact: named && same(named.recipe, recipe) ? named : null,
+    cautions: recipeCautions(recipe),
+    suggestion: suggestedOutput(ppiOf(recipe), viewing, factor),
+    unfold: (at: number) => put({ at }),
+    change: (next: Recipe) => put({ recipe: next }),
+    changeStep: (at: number, step: RecipeStep) =>
+      put({ recipe: withStep(recipe, at, step) }),
+    take: (id: number) => {
+      const chosen = recipes.find((r) => r.id === id);
+      if (chosen) put({ recipe: chosen.recipe, fromId: id });
+    },
+    /** The usual recipe with what is suggested for this size. */
+    reset: () => keep(null),
+    keptAs: (id: number) => put({ fromId: id }),
+  };
+}
+
+export type RecipeDesk = ReturnType<typeof useRecipe>;

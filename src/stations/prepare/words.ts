@@ -1,0 +1,140 @@
+import type {
+  CheckName,
+  Intent,
+  LimitedField,
+  NameProblem,
+  OutOfLimits,
+  Recipe,
+  RecipeStep,
+  StepKind,
+  recipeCautions,
+} from '@/core/prepare';
+import { NAME_PARTS } from '@/core/prepare';
+import { KERNELS } from '@/core/image';
+
+export const CHECKS: Record<CheckName, string> = {
+  pixels: 'pixels',
+  ppi: 'ppi tag',
+  profile: 'profile',
+  bits: 'bits',
+  format: 'format',
+  picture: 'picture',
+  border: 'ink in the border',
+  thumbnail: 'same picture',
+  title: 'title in it',
+  checksum: 'checksum',
+};
+
+export const STEP_NAMES: Record<StepKind, string> = {
+  capture: 'Sharpen the capture',
+  adjust: 'Adjust by eye',
+  resample: 'Resize',
+  output: 'Sharpen for the print',
+};
+
+export const FIELD_NAMES: Record<LimitedField, string> = {
+  amount: 'amount',
+  radius: 'radius',
+  threshold: 'threshold',
+  noise: 'noise away',
+  grain: 'its grain',
+  lightness: 'lightness',
+  contrast: 'contrast',
+  warmth: 'warmth',
+  saturation: 'saturation',
+  ppi: 'resolution',
+  quality: 'quality',
+};
+
+export const FIELD_UNITS: Partial<Record<LimitedField, string>> = {
+  amount: '%',
+  radius: 'px',
+  threshold: 'of 255',
+  noise: '%',
+  grain: 'of 255',
+  ppi: 'ppi',
+};
+
+export const INTENT_NAMES: Record<Intent, string> = {
+  relative: 'relative colorimetric',
+  perceptual: 'perceptual',
+  saturation: 'saturation',
+  absolute: 'absolute colorimetric',
+};
+
+type Caution = ReturnType<typeof recipeCautions>[number];
+
+export const CAUTIONS: Record<Caution, string> = {
+  sharpenedBeforeSize:
+    'It sharpens for the print before it resizes: the radius then counts in master pixels.',
+  changedAfterSharpening:
+    'It changes tones after sharpening: halos get stronger with contrast.',
+  captureAfterSize:
+    'The capture is sharpened after resizing, when its own softness is gone.',
+  lossyFile:
+    'JPEG loses detail each time it is written: send it only where nothing else is taken.',
+  fewBitsForWideSpace: '8 bits are few for ROMM RGB: smooth tones may show steps. Take 16.',
+  notSharpened:
+    'Nothing is sharpened for the print: paper swallows detail, most of all matte.',
+  absoluteIntent:
+    'Absolute intent prints the white of the picture’s space as a tint on the paper.',
+  halos: 'Amount times radius is high: look for halos along edges.',
+};
+
+/** A step in a few figures, as the list shows it. */
+export function stepSummary(step: RecipeStep): string {
+  if (!step.on) return 'left out';
+  switch (step.kind) {
+    case 'capture':
+      return [
+        step.amount > 0 ? `${step.amount} %, ${step.radius} px` : '',
+        step.noise > 0 ? `noise ${step.noise} %` : '',
+      ]
+        .filter(Boolean)
+        .join(', ');
+    case 'adjust': {
+      const changed = (['lightness', 'contrast', 'warmth', 'saturation'] as const).filter(
+        (name) => step[name] !== 0,
+      );
+      return changed.length === 0
+        ? 'nothing'
+        : changed
+            .map(
+              (name) =>
+                `${name.slice(0, 5)} ${step[name] > 0 ? '+' : '−'}${Math.abs(step[name])}`,
+            )
+            .join(', ');
+    }
+    case 'resample':
+      return `${KERNELS[step.kernel].name}, ${step.ppi} ppi`;
+    case 'output':
+      return `${step.amount} %, ${step.radius} px, ${step.threshold}`;
+  }
+}
+
+/** A number that cannot be worked with, in a sentence. */
+export function limitWords(
+  { step, field, value, limits }: OutOfLimits,
+  recipe: Recipe,
+): string {
+  const of = step === null ? 'The file' : STEP_NAMES[recipe.steps[step]!.kind];
+  const unit = FIELD_UNITS[field] ? ` ${FIELD_UNITS[field]}` : '';
+  const said = Number.isFinite(value) ? `${value}${unit}` : 'what was typed';
+  return `${of}, ${FIELD_NAMES[field]}: ${said} cannot be worked with. It must be ${limits[0]} to ${limits[1]}${unit}.`;
+}
+
+/** What is wrong with a name, in a sentence. */
+export function nameProblemWords(problem: NameProblem): string {
+  switch (problem.code) {
+    case 'empty':
+      return 'File name: is empty. Begin it with {size}.';
+    case 'sizeFirst':
+      return 'File name: it must begin with {size}, so that no one orders the wrong one.';
+    case 'tooLong':
+      return 'File name: it is longer than some systems take. Keep it under 120 characters.';
+    case 'forbidden':
+      return `File name: “${problem.character}” is refused by some systems. Take letters without accents, digits, - and _.`;
+    case 'unknownPart':
+      return `File name: {${problem.part}} means nothing here. There are ${NAME_PARTS.map((p) => `{${p}}`).join(', ')}.`;
+  }
+}

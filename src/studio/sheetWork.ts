@@ -1,0 +1,144 @@
+import { mkdir, rm, stat, writeFile } from 'node:fs/promises';
+import { createHash } from 'node:crypto';
+import { checksumCheck, slug, verifyPrintFile } from '@/core/prepare';
+import type { Conversion, PixelRect, SheetContent } from '@/core/prepare';
+import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
+import { rasterPdf } from '@/documents';
+import { hashFile, keep, partOf, runInWorker, storePaths } from '@/engine';
+import type { Progress, SheetPart, SheetWords } from '@/engine';
+import { colourOf, ensureWorkingCopy } from './masterWork';
+import { now } from './open';
+import type { Studio } from './open';
+import { aboutOf } from './printFileWork';
+import { targetFor } from './targets';
+
+/** A sheet that was laid out: what lies where, in pixels. */
+export interface SheetOrder {
+  workId: number;
+  masterId: number;
+  width: number;
+  height: number;
+  ppi: number;
+  bits: 8 | 16;
+  target: Conversion['target'];
+  parts: SheetPart[];
+  words: SheetWords[];
+  black: PixelRect[];
+  content: SheetContent;
+  at?: string;
+}
+
+const KINDS = { resolution: 'proof', settings: 'settings' };
+
+/** Name of a sheet: its size first, as with every file that is printed. */
+const nameOf = (order: SheetOrder, title: string, count: number): string => {
+  const cm = (px: number) => Math.round((px / order.ppi) * 2.54);
+  const kind = KINDS[order.content.kind];
+  return `${cm(order.width)}x${cm(order.height)}cm_${kind}_${slug(title)}_${count}.tif`;
+};
+
+/** Keeps bytes under their hash. */
+async function keepBytes(open: Studio, bytes: Uint8Array): Promise<string> {
+  const path = storePaths(open.home).temporary();
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  await writeFile(path, bytes, { flush: true });
+  await keep(open.home, { path, sha256, bytes: bytes.length });
+  return sha256;
+}
+
+/** Writes a sheet as TIFF and PDF, reopens and checks it, keeps both and notes it down. */
+export async function writeSheetFile(
+  open: Studio,
+  order: SheetOrder,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<number> {
+  const { workId, masterId, width, height, ppi, bits, parts, words, black, content } =
+    order;
+  const paths = storePaths(open.home);
+  const path = paths.temporary();
+  const [master, work] = await Promise.all([
+    getMaster(open.db.read, masterId),
+    getWork(open.db.read, workId),
+  ]);
+  if (!master || !work)
+    throw new Error('the master it was ordered from is not there any more');
+  const silent = () => undefined;
+  const at = order.at ?? now();
+  try {
+    const into = await targetFor(open, order.target);
+    const colour = await colourOf(open, master);
+    const pixels = paths.pixels(master.picture);
+    const about = aboutOf(work);
+    await mkdir(paths.tmp, { recursive: true });
+    await ensureWorkingCopy(open, master, silent, signal);
+    const sheet = {
+      pixels,
+      colour,
+      into,
+      width,
+      height,
+      ppi,
+      bits,
+      parts,
+      words,
+      black,
+      about,
+    };
+    await runInWorker(
+      'sheet',
+      { ...sheet, target: path },
+      partOf(progress, 0, 0.8),
+      signal,
+    );
+    progress('reopening and checking', 0.8);
+    const image = { left: 0, top: 0, width, height };
+    const plan = { width, height, image, source: image, factor: 1 };
+    const found = await runInWorker('reopen', { path, plan }, silent, signal);
+    const wanted = { width, height, ppi, profile: into.name, bits, format: 'tiff' };
+    const checks = verifyPrintFile(
+      { ...wanted, channels: into.channels, title: work.title },
+      found,
+    );
+    progress('writing the PDF', 0.85);
+    const shape = { path, width, height, channels: into.channels, bits };
+    const deflated = await runInWorker('deflatedSamples', shape, silent, signal);
+    const page = { width, height, ppi, channels: into.channels, deflated, icc: into.icc };
+    const pdfSha256 = await keepBytes(open, await rasterPdf(page, about));
+    progress('taking its checksum', 0.97);
+    const sha256 = await runInWorker('hash', { path }, silent, signal);
+    const { size: bytes } = await stat(path);
+    await keep(open.home, { path, sha256, bytes });
+    checks.push(checksumCheck(sha256, await hashFile(paths.file(sha256))));
+    return await open.db.write(async (tx) =>
+      addSheetFile(tx, {
+        workId,
+        kind: content.kind,
+        masterId,
+        name: nameOf(order, work.title, 1 + (await sheetFilesOf(tx, workId)).length),
+        sha256,
+        pdfSha256,
+        bytes,
+        width,
+        height,
+        ppi,
+        content,
+        checks,
+        at,
+      }),
+    );
+  } catch (error) {
+    await rm(path, { force: true });
+    throw error;
+  }
+}
+
+/** The same as a job. */
+export async function sheetRun(
+  open: Studio,
+  order: SheetOrder,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  await writeSheetFile(open, order, progress, signal);
+}
