@@ -1,5 +1,5 @@
 import type { FileWish } from '@/core/prepare';
-import { FONTS } from './fonts';
+import { houseFont } from './fonts';
 import { openPicture, sharp } from './sharpSetup';
 import { xmpOf } from './tiffFields';
 import type { FileAbout } from './tiffFields';
@@ -24,8 +24,7 @@ async function drawn(words: string, colour: 'white' | 'black', shorter: number) 
   const escaped = words.replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`);
   const text = {
     text: `<span foreground="${colour}">${escaped}</span>`,
-    font: 'Commissioner Medium',
-    fontfile: FONTS.sans,
+    ...houseFont(12),
     rgba: true,
     dpi: Math.max(20, Math.round((shorter * LETTERS * 72) / 12)),
   };

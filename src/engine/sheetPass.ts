@@ -4,7 +4,7 @@ import type { FileHandle } from 'node:fs/promises';
 import { createDeflate } from 'node:zlib';
 import { intoEightBits } from '@/core/image';
 import type { PixelRect, PrintPlan, Recipe } from '@/core/prepare';
-import { FONTS } from './fonts';
+import { houseFont } from './fonts';
 import type { MasterColour } from './masterColour';
 import { pictureRows } from './printFilePass';
 import type { PrintTarget } from './printTarget';
@@ -105,7 +105,7 @@ class SheetSurface {
 async function drawnWords({ text, points, wide }: SheetWords, ppi: number) {
   const escaped = text.replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`);
   const { data, info } = await sharp({
-    text: { text: escaped, font: `Commissioner ${points}`, fontfile: FONTS.sans, dpi: ppi },
+    text: { text: escaped, ...houseFont(points), dpi: ppi },
   })
     .raw()
     .toBuffer({ resolveWithObject: true });

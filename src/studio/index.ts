@@ -12,6 +12,7 @@ export * from './printFileWork';
 export * from './sheetWork';
 export * from './looks';
 export * from './patches';
+export * from './proposals';
 export * from './workMarks';
 export * from './workPage';
 export * from './offered';

@@ -78,35 +78,55 @@ export function throughTable(
     const near = ri * dr + gi * dg + bi * db;
     const far = near + dr + dg + db;
     // The way from the near corner to the far one along the axes, the largest share first.
-    let one: number;
-    let two: number;
-    let high: number;
-    let middle: number;
-    let low: number;
+    let one = dr;
+    let two = dr + dg;
+    let high = r;
+    let middle = g;
+    let low = b;
     if (r >= g) {
-      if (g >= b) [one, two, high, middle, low] = [dr, dr + dg, r, g, b];
-      else if (r >= b) [one, two, high, middle, low] = [dr, dr + db, r, b, g];
-      else [one, two, high, middle, low] = [db, db + dr, b, r, g];
-    } else if (r >= b) [one, two, high, middle, low] = [dg, dg + dr, g, r, b];
-    else if (g >= b) [one, two, high, middle, low] = [dg, dg + db, g, b, r];
-    else [one, two, high, middle, low] = [db, db + dg, b, g, r];
+      if (b > g) {
+        two = dr + db;
+        low = g;
+        if (r >= b) middle = b;
+        else {
+          one = db;
+          high = b;
+          middle = r;
+        }
+      }
+    } else {
+      high = g;
+      if (r >= b) {
+        one = dg;
+        middle = r;
+      } else {
+        two = dg + db;
+        low = r;
+        if (g >= b) {
+          one = dg;
+          middle = b;
+        } else {
+          one = db;
+          high = b;
+          middle = g;
+        }
+      }
+    }
     const a = 1 - high;
     const c = high - middle;
     const d = middle - low;
-    out[o] =
-      a * values[near]! +
-      c * values[near + one]! +
-      d * values[near + two]! +
-      low * values[far]!;
+    one += near;
+    two += near;
+    out[o] = a * values[near]! + c * values[one]! + d * values[two]! + low * values[far]!;
     out[o + 1] =
       a * values[near + 1]! +
-      c * values[near + one + 1]! +
-      d * values[near + two + 1]! +
+      c * values[one + 1]! +
+      d * values[two + 1]! +
       low * values[far + 1]!;
     out[o + 2] =
       a * values[near + 2]! +
-      c * values[near + one + 2]! +
-      d * values[near + two + 2]! +
+      c * values[one + 2]! +
+      d * values[two + 2]! +
       low * values[far + 2]!;
     out[o + 3] = 255;
   }

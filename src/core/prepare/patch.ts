@@ -6,6 +6,8 @@ import type { Recipe } from './recipe';
 
 /** Pixels around a patch that any step of any recipe may look at: three times the largest radius, and grain. */
 const AROUND = 32;
+/** Room around a stage comes in such steps, so that a number that moves a little needs no other part. */
+const ROOM = 8;
 /** Steps on one side of the resampling that look around: grain, sharpening, sharpening. */
 const STEPS = 3;
 
@@ -38,8 +40,15 @@ function stagesOf(
     stages.unshift({ step, box });
     const into = steps[i - 1]?.out ?? shape;
     const resized = into.width !== step.out.width || into.height !== step.out.height;
-    // Steps that keep the size get room around, whatever their numbers.
-    box = resized ? step.under(box) : grown(box, AROUND, into);
+    const under = step.under(box);
+    // How far a step that keeps the size looks around, in steps of the room; none for some.
+    const looks = Math.max(
+      box.left - under.left,
+      box.top - under.top,
+      under.right - box.right,
+      under.bottom - box.bottom,
+    );
+    box = resized ? under : grown(box, Math.ceil(looks / ROOM) * ROOM, into);
   }
   return { stages, fed: box };
 }

@@ -13,7 +13,9 @@ import {
 import type { MasterView } from '@/studio/workPage';
 import type { OfferedRung } from '@/studio/offered';
 import { FilesSheet } from './sheets/FilesSheet';
+import { ProofSheet } from './sheets/ProofSheet';
 import { RecipeSheet } from './sheets/RecipeSheet';
+import { SettingsSheetView } from './sheets/SettingsSheetView';
 import { SHEETS, SHEET_NAMES, sheetOf } from './sheetNames';
 import type { SheetId } from './sheetNames';
 import { useRecipe } from './useRecipe';
@@ -32,6 +34,8 @@ export interface SheetProps {
 
 const SHEET: Record<SheetId, (props: SheetProps) => React.ReactNode> = {
   recipe: RecipeSheet,
+  proof: ProofSheet,
+  settings: SettingsSheetView,
   files: FilesSheet,
 };
 

@@ -9,7 +9,7 @@ import {
   stepIn,
 } from '@/core/prepare';
 import type { Recipe, TargetId } from '@/core/prepare';
-import { addRecipe, currentMaster, getRecipe, getWork } from '@/data';
+import { addRecipe, getRecipe } from '@/data';
 import {
   act,
   nameOfFile,
@@ -23,6 +23,7 @@ import {
 import type { ActionResult, ActionTools, PrintFileOrder } from '@/studio';
 import { defineInput, json, optional, text, whole } from '@/studio/input';
 import { RECIPE, recipeRefusal } from './recipeInput';
+import { sourceOf } from './sourceOf';
 
 const order = defineInput({
   workId: whole('Work', { min: 1 }),
@@ -36,22 +37,6 @@ const order = defineInput({
   recipeId: optional(whole('Recipe', { min: 1 })),
   pair: text('CMYK profile', { min: 0, max: 80 }),
 });
-
-/** The work and its master, or why nothing can be written from them. */
-async function sourceOf(workId: number, { studio }: Pick<ActionTools, 'studio'>) {
-  const db = studio.db.read;
-  const [work, master] = await Promise.all([
-    getWork(db, workId),
-    currentMaster(db, workId),
-  ]);
-  if (!work || !master)
-    return refuse('There is no master to print from. Bring the file at Capture.');
-  if (master.facts.iccDescription === null && master.assumedSpace === null)
-    return refuse(
-      'The master carries no colour profile. Say at Capture which space it was saved in; colours are never guessed.',
-    );
-  return { work, master };
-}
 
 /** Why a file in these colours cannot be written; null when it can. */
 async function colourRefusal(

@@ -1,5 +1,7 @@
 export const SHEET_NAMES = {
   recipe: 'Recipe',
+  proof: 'Proof sheet',
+  settings: 'Settings sheet',
   files: 'Files',
 } as const;
 

@@ -1,5 +1,12 @@
 import { printPlan } from '@/core/prepare';
-import { filesOf, profilesNow, recipesNow, sheetFilesOf } from '@/data';
+import {
+  MOST_CHOICES,
+  filesOf,
+  papersToPrintOn,
+  profilesNow,
+  recipesNow,
+  sheetFilesOf,
+} from '@/data';
 import { loadWorkPage, offeredRungs } from '@/studio';
 import { sheetOf } from './sheetNames';
 
@@ -8,11 +15,12 @@ export async function loadPrepare(id: string, query: Record<string, string | und
   const page = await loadWorkPage(id);
   const { work, master, settings, db, studio } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
-  const [files, recipes, profiles, sheets] = await Promise.all([
+  const [files, recipes, profiles, sheets, papers] = await Promise.all([
     filesOf(db, work.id),
     recipesNow(db),
     profilesNow(db),
     sheetFilesOf(db, work.id),
+    papersToPrintOn(db, MOST_CHOICES),
   ]);
   const ppi = settings.sizing.printPpi;
   const kinds = ['printFile', 'sheet'];
@@ -39,6 +47,11 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     recipes,
     profiles: profiles.map(({ sha256, name, space }) => ({ sha256, name, space })),
     sheets,
+    papers: papers.map((p) => ({
+      name: p.name,
+      width: p.sheetWidth,
+      height: p.sheetHeight,
+    })),
   };
 }
 

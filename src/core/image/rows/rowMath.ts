@@ -29,6 +29,11 @@ function fourMore(
     out[i]! += wa * a[i]! + wb * b[i]! + wc * c[i]! + wd * d[i]!;
 }
 
+/** One more. */
+function oneMore(a: Float32Array, w: number, out: Float32Array): void {
+  for (let i = 0; i < out.length; i += 1) out[i]! += w * a[i]!;
+}
+
 /** out[i] = the sum over k of weights[from + k] x rows[k][i]. */
 export function weighedSum(
   rows: readonly Float32Array[],
@@ -39,6 +44,10 @@ export function weighedSum(
   const count = rows.length;
   for (let k = 0; k < count; k += 4) {
     const a = rows[k]!;
+    if (k > 0 && k + 1 === count) {
+      oneMore(a, weights[from + k]!, out);
+      continue;
+    }
     const four = [a, rows[k + 1] ?? a, rows[k + 2] ?? a, rows[k + 3] ?? a] as const;
     const wa = weights[from + k]!;
     const wb = k + 1 < count ? weights[from + k + 1]! : 0;

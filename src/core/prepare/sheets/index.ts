@@ -2,3 +2,5 @@ export * from './sheetContent';
 export * from './proposals';
 export * from './packPieces';
 export * from './settingGrid';
+export * from './layOutProof';
+export * from './layOutSettings';

@@ -1,4 +1,4 @@
-import { MaxRectsPacker } from 'maxrects-packer';
+import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 
 /** Pixels that one thing on a sheet takes, its caption with it. */
 export interface Piece {

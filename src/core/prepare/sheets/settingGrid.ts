@@ -71,20 +71,24 @@ export function setPoint(recipe: Recipe, { axis, value }: AxisPoint): Recipe {
     : recipe;
 }
 
-/** All cells of one or two axes, row by row: the first axis runs across. */
+/**
+ * All cells of one or two axes, row by row: the first axis runs across. A printer takes one
+ * media setting for a sheet: that axis makes sheets, not cells, and is left out here.
+ */
 export function settingGrid(
   recipe: Recipe,
   axes: readonly AxisPlan[],
-): { columns: number; cells: { points: AxisPoint[]; recipe: Recipe; media: string }[] } {
-  const [across = [], down = [null]] = axes.map((plan) => axisPoints(recipe, plan)) as [
-    AxisPoint[]?,
+): { columns: number; cells: { points: AxisPoint[]; recipe: Recipe }[] } {
+  const [across = [null], down = [null]] = axes
+    .filter((plan) => plan.axis !== 'media')
+    .map((plan) => axisPoints(recipe, plan)) as [
+    (AxisPoint | null)[]?,
     (AxisPoint | null)[]?,
   ];
   const cells = down.flatMap((d) =>
     across.map((a) => {
-      const points = d ? [a, d] : [a];
-      const media = points.find((p) => p.axis === 'media')?.value ?? '';
-      return { points, recipe: points.reduce(setPoint, recipe), media: String(media) };
+      const points = [a, d].filter((p) => p !== null);
+      return { points, recipe: points.reduce(setPoint, recipe) };
     }),
   );
   return { columns: across.length, cells };

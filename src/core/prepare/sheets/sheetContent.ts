@@ -47,7 +47,6 @@ export interface SettingCell {
   /** What is set, as it is printed under the cell. */
   label: string;
   recipe: Recipe;
-  media: string;
   place: PixelRect;
 }
 
@@ -58,6 +57,9 @@ export interface SettingsSheet {
   sizeKey: string;
   sizeLabel: string;
   axes: SettingAxis[];
+  /** The printer's media setting that the sheet is to be printed with; empty: not said. */
+  media: string;
+  columns: number;
   cells: SettingCell[];
 }
 

@@ -1,6 +1,16 @@
 import fc from 'fast-check';
-import { plainRecipe, stepIn } from '..';
-import { chooseSheet, packPieces, proposePieces, settingGrid } from '.';
+import { plainRecipe, printPlan, stepIn } from '..';
+import { fitToSheet, plainLayout } from '../../sizing';
+import { mm, size } from '../../units';
+import {
+  axisPoints,
+  chooseSheet,
+  layOutProof,
+  layOutSettings,
+  packPieces,
+  proposePieces,
+  settingGrid,
+} from '.';
 import type { Lightness } from '.';
 
 describe('packing', () => {
@@ -67,14 +77,19 @@ describe('proposals', () => {
       const v = Math.sin(i * 12.9898) * 43758.5453;
       return v - Math.floor(v);
     };
-    const into = (left: number, top: number, at: (x: number, y: number) => number) => {
-      for (let y = 0; y < 60; y += 1)
-        for (let x = 0; x < 60; x += 1) data[(top + y) * side + left + x] = at(x, y);
+    const into = (
+      left: number,
+      top: number,
+      at: (x: number, y: number) => number,
+      long = 60,
+    ) => {
+      for (let y = 0; y < long; y += 1)
+        for (let x = 0; x < long; x += 1) data[(top + y) * side + left + x] = at(x, y);
     };
     into(0, 0, (x, y) => 40 + 5 * wild(x * 61 + y * 977));
     into(180, 0, (x) => (Math.floor(x / 10) % 2 === 0 ? 35 : 70));
     into(0, 180, () => 4);
-    into(90, 90, (x, y) => 35 + ((x + y) / 120) * 40);
+    into(80, 80, (x, y) => 35 + ((x + y) / 160) * 40, 80);
     into(180, 180, (x, y) => (y < 20 ? 2 : y < 40 ? 50 : 99) + (x % 2));
     return { width: side, height: side, data };
   }
@@ -144,12 +159,114 @@ describe('a grid of settings', () => {
       'perceptual',
       'saturation',
     ]);
-    const media = settingGrid(recipe, [
-      { ...none, axis: 'media', words: ['matte, heavy', 'fine art'] },
-    ]).cells;
-    expect(media.map((c) => [c.media, c.recipe === recipe])).toEqual([
-      ['matte, heavy', true],
-      ['fine art', true],
+    // A media setting is of a whole sheet.
+    const media = { ...none, axis: 'media', words: ['matte, heavy', 'fine art'] } as const;
+    expect(settingGrid(recipe, [{ ...media, words: [...media.words] }]).cells).toEqual([
+      { points: [], recipe },
     ]);
+    expect(axisPoints(recipe, { ...media, words: [...media.words] })).toHaveLength(2);
   });
+});
+
+describe('a resolution proof', () => {
+  const whole = { width: 3000, height: 4000 };
+  const of = (w: number, h: number, key: string) => ({
+    sizeKey: key,
+    sizeLabel: key,
+    plan: printPlan(whole, fitToSheet(size(w, h), 0.75, plainLayout('fill', mm(0))), 254),
+    standMm: 900,
+  });
+  const wish = {
+    ppi: 254,
+    sheets: [
+      { name: 'A4', width: 210, height: 297 },
+      { name: 'A3', width: 297, height: 420 },
+    ],
+    margin: 5,
+    piece: { width: 60, height: 40 },
+    sizes: [of(300, 400, 'small'), of(500, 700, 'large')],
+    places: [
+      { x: 0.5, y: 0.5, tests: 'byHand' as const },
+      { x: 0.1, y: 1, tests: 'edges' as const },
+    ],
+    overview: whole,
+  };
+
+  it("shows every place at every size, at that size's own pixels", () => {
+    const layout = layOutProof(wish, whole);
+    if ('code' in layout) throw new Error(layout.code);
+    expect(layout.sheet.name).toBe('A4');
+    expect(
+      layout.pieces.map((p) => [p.sizeKey, p.tests, p.region.width, p.region.height]),
+    ).toEqual([
+      ['small', 'byHand', 600, 400],
+      ['large', 'byHand', 600, 400],
+      ['small', 'edges', 600, 400],
+      ['large', 'edges', 600, 400],
+    ]);
+    for (const { sizeKey, region } of layout.pieces) {
+      const { image } = wish.sizes.find((s) => s.sizeKey === sizeKey)!.plan;
+      expect(region.left).toBeGreaterThanOrEqual(0);
+      expect(region.left + region.width).toBeLessThanOrEqual(image.width);
+      expect(region.top + region.height).toBeLessThanOrEqual(image.height);
+    }
+    // The middle of the picture is the middle of either print.
+    const [small, large] = layout.pieces;
+    expect(small!.region.left + 300).toBe(1500);
+    expect(large!.region.left + 300).toBe(2500);
+    // 100 mm at 254 ppi are 1000 px.
+    expect(layout.check.line[0]!.width).toBe(1000);
+    expect(layout.overview!.place.height).toBe(620);
+    expect(layout.overview!.marks).toHaveLength(16);
+  });
+
+  it('says what is in the way', () => {
+    const cropped = of(700, 300, 'wide');
+    expect(layOutProof({ ...wish, sizes: [cropped] }, whole)).toEqual({
+      code: 'outside',
+      place: 1,
+      sizeLabel: 'wide',
+    });
+    expect(layOutProof({ ...wish, places: [] }, whole)).toEqual({ code: 'nothing' });
+    expect(layOutProof({ ...wish, piece: { width: 250, height: 250 } }, whole)).toEqual({
+      code: 'noRoom',
+    });
+  });
+});
+
+it('cells of a settings sheet are alike, apart, and inside the sheet', () => {
+  const cells = layOutSettings({
+    width: 2100,
+    height: 2970,
+    ppi: 254,
+    margin: 5,
+    columns: 5,
+    count: 15,
+    proportion: 0.75,
+  })!;
+  expect(cells.places).toHaveLength(15);
+  const [first] = cells.places;
+  expect(first!.width / first!.height).toBeCloseTo(0.75, 1);
+  cells.places.forEach((a, i) => {
+    expect([a.width, a.height]).toEqual([first!.width, first!.height]);
+    expect(a.left + a.width).toBeLessThanOrEqual(2050);
+    expect(a.top + a.height).toBeLessThan(2970 - 190);
+    for (const b of cells.places.slice(0, i))
+      expect(
+        a.left >= b.left + b.width ||
+          a.top >= b.top + b.height ||
+          b.left >= a.left + a.width,
+      ).toBe(true);
+  });
+  expect(
+    layOutSettings({
+      width: 300,
+      height: 300,
+      ppi: 254,
+      margin: 5,
+      columns: 9,
+      count: 81,
+      proportion: 1,
+    }),
+  ).toBeNull();
 });

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { patchSource, stepIn } from '@/core/prepare';
+import { stepIn } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { Strips, isTyping, useFormat } from '@/shell';
 import type { MasterView } from '@/studio/workPage';
@@ -31,6 +31,7 @@ const Frame = styled.div`
     padding: 2px 7px;
     font: 500 11.5px 'Commissioner';
     background: rgba(255, 255, 255, 0.85);
+    white-space: nowrap;
     color: #161616;
   }
 `;
@@ -139,18 +140,12 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
     if (!box) return null;
     const channels = facts.colourModel === 'grey' ? 1 : 3;
     const shape = { width: facts.width, height: facts.height, channels };
-    const part = patchSource(recipe, shape, plan, box);
-    const url = `/api/patches/${id}?left=${part.left}&top=${part.top}&right=${part.right}&bottom=${part.bottom}`;
-    const place = {
-      url,
-      part,
+    const table = tableUrl(id, recipe.convert);
+    return {
+      master: id,
       shape,
       plan: { image: plan.image, source: plan.source },
       patch: box,
-    };
-    const table = tableUrl(id, recipe.convert);
-    return {
-      place,
       after: { recipe, table },
       before: without
         ? {
@@ -164,7 +159,7 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
         : { recipe: untouched(recipe), table: tableUrl(id, null) },
     };
   }, [box, facts, id, plan, recipe, without, at]);
-  const { before, after, ms, busy, problem } = usePatch(wish);
+  const { before, after, ms, made, busy, problem } = usePatch(wish);
 
   const key = useCallback((event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
@@ -196,7 +191,13 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
     without && step ? `without: ${STEP_NAMES[step.kind].toLowerCase()}` : 'untouched';
   return (
     <>
-      <Frame ref={frame} data-testid="patch" data-ms={ms ?? ''} aria-busy={busy}>
+      <Frame
+        ref={frame}
+        data-testid="patch"
+        data-ms={ms ?? ''}
+        data-made={made}
+        aria-busy={busy}
+      >
         <canvas ref={before} style={shown} aria-label={`Patch, ${beforeName}`} role="img" />
         <canvas
           ref={after}

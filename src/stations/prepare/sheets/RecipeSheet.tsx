@@ -6,6 +6,7 @@ import {
   Button,
   Dialog,
   Field,
+  Figures,
   Problem,
   Sentence,
   Slip,
@@ -13,7 +14,9 @@ import {
   SlipTitle,
   Small,
   Surface,
+  splitUnit,
   useActionForm,
+  useFormat,
 } from '@/shell';
 import { keepRecipe } from '../actions';
 import { PatchView } from '../patch/PatchView';
@@ -67,6 +70,7 @@ function KeepRecipe({ desk, onClose }: { desk: RecipeDesk; onClose: () => void }
 /** Recipe: what is done to the picture, step by step, seen on a piece of the print. */
 export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetProps) {
   const { recipe, named, exact, cautions } = desk;
+  const format = useFormat();
   const [keeping, setKeeping] = useState(false);
   const [outside] = outOfLimits(recipe);
   const wrong = outside ?? namePatternProblem(recipe.file.name);
@@ -113,6 +117,18 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
             ? `${named.name}, version ${named.version}${exact ? '' : ', changed'}`
             : 'a recipe without a name'}
         </SlipSub>
+        {plan && (
+          <Figures
+            figures={[
+              { value: format.number(plan.factor, 2), unit: '×', label: 'resized' },
+              { value: String(ppi), unit: 'ppi', label: 'on paper' },
+              {
+                ...splitUnit(format.distance(view.viewing)),
+                label: 'people stand',
+              },
+            ]}
+          />
+        )}
         {view.recipes.length > 0 && (
           <select
             aria-label="Take a recipe"

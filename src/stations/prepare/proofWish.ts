@@ -1,0 +1,75 @@
+import { printPlan } from '@/core/prepare';
+import type { ProofPlace, ProofProblem, ProofWish, SheetChoice } from '@/core/prepare';
+import type { FitResult } from '@/core/sizing';
+import { PIECE_WORDS } from './sheetWords';
+
+/** What a proof sheet is asked for, as it is kept in the tab and sent. */
+export interface ProofDesk {
+  sizes: string[];
+  places: ProofPlace[];
+  /** `auto`, or the name of a sheet. */
+  sheet: string;
+  /** mm. */
+  width: number;
+  height: number;
+  margin: number;
+  overview: boolean;
+}
+
+/** Standard sheets that everyone has, mm. */
+export const SHEET_CHOICES: SheetChoice[] = [
+  { name: 'A5', width: 148, height: 210 },
+  { name: 'A4', width: 210, height: 297 },
+  { name: 'A3', width: 297, height: 420 },
+  { name: 'A2', width: 420, height: 594 },
+  { name: 'Letter', width: 215.9, height: 279.4 },
+];
+
+interface OfferedSize {
+  key: string;
+  label: string;
+  fit: FitResult;
+  judgement: { figures: { standing: number } };
+}
+
+/** The wish of a desk for a picture with some sizes on offer. */
+export function wishOf(
+  desk: ProofDesk,
+  facts: { width: number; height: number },
+  offered: readonly OfferedSize[],
+  papers: readonly SheetChoice[],
+  ppi: number,
+): ProofWish {
+  const all = [...SHEET_CHOICES, ...papers];
+  return {
+    ppi,
+    sheets: desk.sheet === 'auto' ? all : all.filter((s) => s.name === desk.sheet),
+    margin: desk.margin,
+    piece: { width: desk.width, height: desk.height },
+    places: desk.places,
+    overview: desk.overview ? facts : null,
+    sizes: offered
+      .filter((o) => desk.sizes.includes(o.key))
+      .map((o) => ({
+        sizeKey: o.key,
+        sizeLabel: o.label,
+        plan: printPlan(facts, o.fit, ppi),
+        standMm: o.judgement.figures.standing,
+      })),
+  };
+}
+
+/** Why a proof cannot be laid out, and what to do. */
+export function proofProblemWords(
+  problem: ProofProblem,
+  places: readonly ProofPlace[],
+): string {
+  switch (problem.code) {
+    case 'nothing':
+      return 'Choose at least one size, and at least one piece: press on the picture, or let pieces be proposed.';
+    case 'outside':
+      return `Piece ${problem.place + 1} (${PIECE_WORDS[places[problem.place]!.tests]}) lies outside the picture as ${problem.sizeLabel} is cropped now. Move it, or take it off.`;
+    case 'noRoom':
+      return 'No sheet holds all these pieces at their full size. Take fewer or smaller ones, fewer sizes, or a larger sheet.';
+  }
+}

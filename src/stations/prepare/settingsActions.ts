@@ -1,0 +1,196 @@
+'use server';
+import {
+  SETTING_AXES,
+  axisPoints,
+  layOutSettings,
+  ppiOf,
+  printPlan,
+  settingGrid,
+} from '@/core/prepare';
+import type { AxisPlan, PixelRect, PrintPlan, SettingsSheet } from '@/core/prepare';
+import { formatDay, mm, pixelsFor } from '@/core/units';
+import { MOST_CHOICES, papersToPrintOn } from '@/data';
+import { act, offeredRung, refuse, startJob, targetFor } from '@/studio';
+import type { ActionResult, SheetOrder } from '@/studio';
+import { defineInput, json, text, whole } from '@/studio/input';
+import { SHEET_CHOICES } from './proofWish';
+import { RECIPE, recipeRefusal } from './recipeInput';
+import type { SettingsDesk } from './settingsDesk';
+import { pointWords } from './sheetWords';
+import { sourceOf } from './sourceOf';
+
+const number = (minimum: number, maximum: number) => ({ type: 'number', minimum, maximum });
+
+const DESK = json<SettingsDesk>('Settings sheet', {
+  type: 'object',
+  additionalProperties: false,
+  required: ['axes', 'of', 'x', 'y', 'sheet', 'margin'],
+  properties: {
+    axes: {
+      type: 'array',
+      minItems: 1,
+      maxItems: 2,
+      items: {
+        type: 'object',
+        additionalProperties: false,
+        required: ['axis', 'step', 'sides', 'words'],
+        properties: {
+          axis: { enum: SETTING_AXES },
+          step: number(0.5, 100),
+          sides: { type: 'integer', minimum: 1, maximum: 4 },
+          words: { type: 'array', maxItems: 6, items: { type: 'string', maxLength: 40 } },
+        },
+      },
+    },
+    of: { enum: ['whole', 'piece'] },
+    x: number(0, 1),
+    y: number(0, 1),
+    sheet: { type: 'string', maxLength: 120 },
+    margin: number(0, 40),
+  },
+});
+
+const order = defineInput({
+  workId: whole('Work', { min: 1 }),
+  sizeKey: text('Size', { max: 60 }),
+  recipe: RECIPE,
+  desk: DESK,
+});
+
+/** The whole printed picture in a cell, small. */
+function smallPlan(plan: PrintPlan, cell: PixelRect): PrintPlan {
+  const { width, height } = cell;
+  const image = { left: 0, top: 0, width, height };
+  return { width, height, image, source: plan.source, factor: width / plan.source.width };
+}
+
+/** A piece of the print, as large as a cell, about a place of its picture. */
+function pieceOf({ image }: PrintPlan, { x, y }: SettingsDesk, cell: PixelRect): PixelRect {
+  const width = Math.min(cell.width, image.width);
+  const height = Math.min(cell.height, image.height);
+  const from = (at: number, most: number, long: number) =>
+    Math.round(Math.min(most - long, Math.max(0, at * most - long / 2)));
+  return {
+    left: from(x, image.width, width),
+    top: from(y, image.height, height),
+    width,
+    height,
+  };
+}
+
+/** Queues a settings sheet; one for each media setting of the printer that is named. */
+export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<number[]>> {
+  return act(order, typed, {}, async (v, tools) => {
+    const { studio, settings, at } = tools;
+    const db = studio.db.read;
+    const source = await sourceOf(v.workId, tools);
+    if ('ok' in source) return source;
+    const { work, master } = source;
+    const wrong = recipeRefusal(v.recipe);
+    if (wrong) return refuse(wrong);
+    const rung = await offeredRung(db, v.workId, v.sizeKey, master, settings);
+    if (!rung)
+      return refuse(
+        'This size is not on offer any more. Offer it at Size, then try settings.',
+      );
+    const { desk, recipe } = v;
+    if (desk.axes[0]!.axis === desk.axes[1]?.axis)
+      return refuse(
+        'Second axis: it is the same as the first one. Choose another, or none.',
+      );
+    const papers = await papersToPrintOn(db, MOST_CHOICES);
+    const sheet = [
+      ...SHEET_CHOICES,
+      ...papers.map((p) => ({ name: p.name, width: p.sheetWidth, height: p.sheetHeight })),
+    ].find((s) => s.name === desk.sheet);
+    if (!sheet) return refuse('Sheet: it is not in the drawer any more. Choose another.');
+    const ppi = ppiOf(recipe);
+    const { columns, cells } = settingGrid(recipe, desk.axes);
+    const plan = printPlan(master.facts, rung.fit, ppi);
+    const size = {
+      width: pixelsFor(mm(sheet.width), ppi),
+      height: pixelsFor(mm(sheet.height), ppi),
+    };
+    const proportion = desk.of === 'whole' ? plan.image.width / plan.image.height : 1.25;
+    const laid = layOutSettings({
+      ...size,
+      ppi,
+      margin: desk.margin,
+      columns,
+      count: cells.length,
+      proportion,
+    });
+    if (!laid)
+      return refuse(
+        `${cells.length} cells get smaller than 12 mm on ${sheet.name}. Take fewer steps, or a larger sheet.`,
+      );
+    const into = await targetFor(studio, recipe.convert.target);
+    const labels = cells.map((c) =>
+      c.points.length === 0
+        ? 'as the recipe is'
+        : c.points.map((p) => pointWords(p.axis, p.value)).join(', '),
+    );
+    const mediaAxis = desk.axes.find((a: AxisPlan) => a.axis === 'media');
+    const media = mediaAxis
+      ? axisPoints(recipe, mediaAxis).map((p) => String(p.value))
+      : [''];
+    if (media.length === 0)
+      return refuse('Media settings: name at least one, as the printer’s driver calls it.');
+    const ids: number[] = [];
+    for (const setting of media) {
+      const content: SettingsSheet = {
+        kind: 'settings',
+        sheet: { width: sheet.width, height: sheet.height },
+        sizeKey: v.sizeKey,
+        sizeLabel: rung.label,
+        axes: desk.axes.map((a) => a.axis),
+        media: setting,
+        columns,
+        cells: cells.map((c, i) => ({
+          label: labels[i]!,
+          recipe: c.recipe,
+          place: laid.places[i]!,
+        })),
+      };
+      const spec: SheetOrder = {
+        workId: work.id,
+        masterId: master.id,
+        ...size,
+        ppi,
+        bits: recipe.file.bits,
+        target: recipe.convert.target,
+        parts: cells.map((c, i) => {
+          const cell = laid.places[i]!;
+          const of = desk.of === 'whole' ? smallPlan(plan, cell) : plan;
+          return {
+            plan: of,
+            recipe: c.recipe,
+            region: desk.of === 'whole' ? of.image : pieceOf(plan, desk, cell),
+            place: cell,
+          };
+        }),
+        words: [
+          ...laid.words.map((w, i) => ({
+            ...w,
+            points: 6,
+            text: `${i + 1}  ${labels[i]}`,
+          })),
+          {
+            ...laid.foot[0]!,
+            points: 8,
+            text: `${work.title}, ${rung.label}: settings${setting ? `, media setting ${setting}` : ''}, ${formatDay(at, settings.locale)}`,
+          },
+          {
+            ...laid.foot[1]!,
+            points: 6.5,
+            text: `${ppi} ppi, ${into.name}${desk.of === 'piece' ? '; a piece at the final size' : '; the whole picture, small'}`,
+          },
+        ],
+        black: [],
+        content,
+      };
+      ids.push((await startJob(studio, { kind: 'sheet', workId: work.id, spec, at })).id);
+    }
+    return ids;
+  });
+}

@@ -1,0 +1,107 @@
+'use client';
+import type { ProofLayout, ProofSize } from '@/core/prepare';
+import { Dimension, useFormat } from '@/shell';
+
+interface ProofDrawingProps {
+  layout: ProofLayout;
+  sizes: readonly ProofSize[];
+  preview: string | null;
+  whole: { width: number; height: number };
+}
+
+const ROOM = { width: 356, height: 404 };
+
+/** The laid out proof sheet to scale: every piece with what it shows of the picture. */
+export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProps) {
+  const format = useFormat();
+  const { sheet, width, height, pieces, overview, check } = layout;
+  const scale = Math.min(ROOM.width / width, ROOM.height / height);
+  const [w, h] = [width * scale, height * scale];
+  const across = format.length(sheet.width);
+  const down = format.length(sheet.height);
+  return (
+    <svg
+      viewBox={`0 0 ${w + 44} ${h + 34}`}
+      width={w + 44}
+      height={h + 34}
+      role="img"
+      aria-label={`Proof sheet ${sheet.name}, ${across} by ${down}, with ${pieces.length} pieces${overview ? ' and the whole picture small' : ''}; ${pieces.map((_, i) => i + 1).join(', ')}`}
+    >
+      <Dimension from={40} to={40 + w} at={14} text={across} />
+      <Dimension from={30} to={30 + h} at={26} text={down} upright />
+      <g transform={`translate(40 30)`}>
+        <rect x={1} y={1.5} width={w} height={h} fill="rgba(0,0,0,.25)" />
+        <rect width={w} height={h} fill="#fdfdfc" />
+        {pieces.map(({ sizeKey, region, place }, i) => {
+          const { plan } = sizes.find((s) => s.sizeKey === sizeKey)!;
+          const pw = region.width * scale;
+          const ph = region.height * scale;
+          const toX = plan.source.width / plan.image.width / whole.width;
+          const toY = plan.source.height / plan.image.height / whole.height;
+          const view = [
+            plan.source.left / whole.width + region.left * toX,
+            plan.source.top / whole.height + region.top * toY,
+            region.width * toX,
+            region.height * toY,
+          ];
+          return (
+            <g key={i} transform={`translate(${place.left * scale} ${place.top * scale})`}>
+              <svg
+                width={pw}
+                height={ph}
+                viewBox={view.join(' ')}
+                preserveAspectRatio="none"
+              >
+                {preview ? (
+                  <image href={preview} width={1} height={1} preserveAspectRatio="none" />
+                ) : (
+                  <rect width={1} height={1} fill="#9c9c9c" />
+                )}
+              </svg>
+              <rect y={ph + 2} width={pw * 0.8} height={2} fill="#bdbdbd" />
+              <rect y={ph + 6} width={pw * 0.6} height={2} fill="#bdbdbd" />
+              <rect width={15} height={13} fill="#fff" />
+              <text x={7.5} y={10} fontSize={10.5} textAnchor="middle" fill="#161616">
+                {i + 1}
+              </text>
+            </g>
+          );
+        })}
+        {overview && (
+          <>
+            {preview && (
+              <image
+                href={preview}
+                x={overview.place.left * scale}
+                y={overview.place.top * scale}
+                width={overview.place.width * scale}
+                height={overview.place.height * scale}
+                preserveAspectRatio="none"
+              />
+            )}
+            {overview.marks.map((m, i) => (
+              <rect
+                key={i}
+                x={m.left * scale}
+                y={m.top * scale}
+                width={Math.max(0.7, m.width * scale)}
+                height={Math.max(0.7, m.height * scale)}
+                fill="#161616"
+              />
+            ))}
+          </>
+        )}
+        {check.line.map((m, i) => (
+          <rect
+            key={i}
+            x={m.left * scale}
+            y={m.top * scale}
+            width={Math.max(0.7, m.width * scale)}
+            height={Math.max(0.7, m.height * scale)}
+            fill="#161616"
+          />
+        ))}
+      </g>
+    </svg>
+  );
+}

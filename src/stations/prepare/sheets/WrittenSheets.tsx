@@ -1,0 +1,50 @@
+'use client';
+import { JobLine, SectionLabel, SlipTable, useFormat } from '@/shell';
+import type { PrepareView } from '../view';
+
+/** Sheets of a kind that were written for the work, and what is being written. */
+export function WrittenSheets({
+  view,
+  kind,
+}: {
+  view: PrepareView;
+  kind: 'resolution' | 'settings';
+}) {
+  const format = useFormat();
+  const own = view.sheets.filter((s) => s.kind === kind);
+  return (
+    <>
+      {view.jobs
+        .filter((job) => job.kind === 'sheet')
+        .map((job) => (
+          <JobLine key={job.id} job={job} what="Writing the sheet" />
+        ))}
+      {own.length > 0 && (
+        <>
+          <SectionLabel>Written</SectionLabel>
+          <SlipTable>
+            <tbody>
+              {own.slice(0, 4).map((s) => {
+                const passed = s.checks.filter((c) => c.passed).length;
+                return (
+                  <tr key={s.id} data-tone={passed < s.checks.length ? 'stop' : undefined}>
+                    <td>{format.day(s.at)}</td>
+                    <td>
+                      {passed} of {s.checks.length} {passed === s.checks.length ? '✓' : '▲'}
+                    </td>
+                    <td>
+                      <a href={`/api/sheet-files/${s.id}`}>TIFF</a>
+                    </td>
+                    <td>
+                      <a href={`/api/sheet-files/${s.id}?form=pdf`}>PDF</a>
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </SlipTable>
+        </>
+      )}
+    </>
+  );
+}
