@@ -7,7 +7,7 @@ import { cubicWeights } from '@/core/image';
 import { FlatFieldGain } from './flatFieldGain';
 import { linearCurve } from './linearCurve';
 import type { MasterColour } from './masterColour';
-import { HEADER_BYTES, PixelSource } from './pixelSource';
+import { HEADER_BYTES, PixelSource, deepHeader } from './pixelSource';
 import type { Progress } from './progress';
 import type { RowRange } from './rowRange';
 
@@ -24,17 +24,6 @@ export interface DeriveWork {
   target: string;
 }
 
-/** A working copy's header: 16 bits, so many channels. */
-function header(width: number, height: number, channels: number): Buffer {
-  const bytes = Buffer.alloc(HEADER_BYTES);
-  bytes.writeUInt32BE(0xb6a6f208, 0);
-  bytes.writeUInt32LE(width, 4);
-  bytes.writeUInt32LE(height, 8);
-  bytes.writeUInt32LE(channels, 12);
-  bytes.writeUInt32LE(2, 20);
-  return bytes;
-}
-
 /** Lays the derived working copy out, full of zeros, and answers how high it is. */
 export async function layOutDerived({
   pixels,
@@ -48,7 +37,7 @@ export async function layOutDerived({
   await mkdir(dirname(part), { recursive: true });
   const file = await open(part, 'w');
   try {
-    await file.write(header(width, height, channels));
+    await file.write(deepHeader(width, height, channels));
     await file.truncate(HEADER_BYTES + width * height * channels * 2);
   } finally {
     await file.close();

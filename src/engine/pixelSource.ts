@@ -101,3 +101,14 @@ export async function pixelSize(path: string): Promise<{ width: number; height: 
   await source.close();
   return { width: source.width, height: source.height };
 }
+
+/** The header of a working copy of 16 bits and so many channels. */
+export function deepHeader(width: number, height: number, channels: number): Buffer {
+  const bytes = Buffer.alloc(HEADER_BYTES);
+  bytes.writeUInt32BE(0xb6a6f208, 0);
+  bytes.writeUInt32LE(width, 4);
+  bytes.writeUInt32LE(height, 8);
+  bytes.writeUInt32LE(channels, 12);
+  bytes.writeUInt32LE(2, 20);
+  return bytes;
+}

@@ -19,6 +19,8 @@ export interface SheetPart {
   recipe: Recipe;
   region: PixelRect;
   place: { left: number; top: number };
+  /** Made of the reduced copy of the picture: small, and many of it. */
+  small?: boolean;
 }
 
 /** Words on a sheet: their upper left corner, pixels; size in points; no wider than `wide` pixels. */
@@ -44,6 +46,8 @@ export interface SheetWork {
   black: PixelRect[];
   about: FileAbout;
   target: string;
+  /** Working copy that small parts are made of. */
+  reduced?: string;
 }
 
 const FIRST_ROW_AT = 8;
@@ -133,13 +137,14 @@ export async function writeSheet(work: SheetWork, progress: Progress): Promise<v
     const surface = new SheetSurface(file, layout);
     for (let top = 0; top < height; top += WHITE_ROWS)
       surface.put(0, top, surface.white(width * Math.min(WHITE_ROWS, height - top)));
-    for (const [i, { plan, recipe, region, place }] of parts.entries()) {
+    for (const [i, { plan, recipe, region, place, small }] of parts.entries()) {
       const { left, top } = region;
       const box = { left, top, right: left + region.width, bottom: top + region.height };
       const line = region.width * into.channels;
       const eight = new Uint8Array(line);
       let y = place.top;
-      const { pixels, colour } = work;
+      const { colour } = work;
+      const pixels = small && work.reduced ? work.reduced : work.pixels;
       await pictureRows({ pixels, colour, plan, recipe, into }, box, (deep, rows) => {
         for (let row = 0; row < rows; row += 1, y += 1) {
           if (bits === 16)

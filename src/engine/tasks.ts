@@ -11,6 +11,7 @@ import { reopenPrintFile } from './reopenPrintFile';
 import { hashFile } from './store';
 import { colourTable, readPart } from './patchPass';
 import { lightnessOf } from './lightness';
+import { reducePicture } from './reducePass';
 import { deflatedSamples, writeSheet } from './sheetPass';
 import { lookAt } from './lookPass';
 import { joinTiles, tileColumns } from './tilesPass';
@@ -54,6 +55,7 @@ export const TASKS = {
   encode: encodePass,
   sheet: writeSheet,
   deflatedSamples,
+  reduce: reducePicture,
   lightness: (input: { path: string }) => lightnessOf(input.path),
   part: readPart,
   colourTable,

@@ -25,6 +25,8 @@ export interface SheetOrder {
   words: SheetWords[];
   black: PixelRect[];
   content: SheetContent;
+  /** Part of the picture that small parts are made of, in its pixels. */
+  seen?: PixelRect;
   at?: string;
 }
 
@@ -57,6 +59,7 @@ export async function writeSheetFile(
     order;
   const paths = storePaths(open.home);
   const path = paths.temporary();
+  const reduced = paths.temporary('.v');
   const [master, work] = await Promise.all([
     getMaster(open.db.read, masterId),
     getWork(open.db.read, workId),
@@ -130,6 +133,8 @@ export async function writeSheetFile(
   } catch (error) {
     await rm(path, { force: true });
     throw error;
+  } finally {
+    await rm(reduced, { force: true });
   }
 }
 

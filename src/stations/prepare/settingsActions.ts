@@ -2,7 +2,7 @@
 import {
   SETTING_AXES,
   axisPoints,
-  layOutSettings,
+  layOutSettingsEitherWay,
   ppiOf,
   printPlan,
   settingGrid,
@@ -57,11 +57,14 @@ const order = defineInput({
   desk: DESK,
 });
 
-/** The whole printed picture in a cell, small. */
-function smallPlan(plan: PrintPlan, cell: PixelRect): PrintPlan {
-  const { width, height } = cell;
+/** Times a cell that the reduced copy is as large. */
+const FINER = 2;
+
+/** The whole printed picture in a cell, made of a reduced copy of it. */
+function smallPlan({ width, height }: PixelRect): PrintPlan {
   const image = { left: 0, top: 0, width, height };
-  return { width, height, image, source: plan.source, factor: width / plan.source.width };
+  const source = { left: 0, top: 0, width: width * FINER, height: height * FINER };
+  return { width, height, image, source, factor: 1 / FINER };
 }
 
 /** A piece of the print, as large as a cell, about a place of its picture. */
@@ -112,7 +115,7 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
       height: pixelsFor(mm(sheet.height), ppi),
     };
     const proportion = desk.of === 'whole' ? plan.image.width / plan.image.height : 1.25;
-    const laid = layOutSettings({
+    const laid = layOutSettingsEitherWay({
       ...size,
       ppi,
       margin: desk.margin,
@@ -140,7 +143,10 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
     for (const setting of media) {
       const content: SettingsSheet = {
         kind: 'settings',
-        sheet: { width: sheet.width, height: sheet.height },
+        sheet: {
+          width: (laid.width / ppi) * 25.4,
+          height: (laid.height / ppi) * 25.4,
+        },
         sizeKey: v.sizeKey,
         sizeLabel: rung.label,
         axes: desk.axes.map((a) => a.axis),
@@ -155,18 +161,20 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
       const spec: SheetOrder = {
         workId: work.id,
         masterId: master.id,
-        ...size,
+        width: laid.width,
+        height: laid.height,
         ppi,
         bits: recipe.file.bits,
         target: recipe.convert.target,
         parts: cells.map((c, i) => {
           const cell = laid.places[i]!;
-          const of = desk.of === 'whole' ? smallPlan(plan, cell) : plan;
+          const of = desk.of === 'whole' ? smallPlan(cell) : plan;
           return {
             plan: of,
             recipe: c.recipe,
             region: desk.of === 'whole' ? of.image : pieceOf(plan, desk, cell),
             place: cell,
+            small: desk.of === 'whole',
           };
         }),
         words: [
@@ -187,6 +195,7 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
           },
         ],
         black: [],
+        seen: plan.source,
         content,
       };
       ids.push((await startJob(studio, { kind: 'sheet', workId: work.id, spec, at })).id);

@@ -1,4 +1,5 @@
 import type {
+  Check,
   CheckName,
   Intent,
   LimitedField,
@@ -19,7 +20,7 @@ export const CHECKS: Record<CheckName, string> = {
   bits: 'bits',
   format: 'format',
   picture: 'picture',
-  border: 'ink in the border',
+  border: 'border',
   thumbnail: 'same picture',
   title: 'title in it',
   checksum: 'checksum',
@@ -80,6 +81,21 @@ export const CAUTIONS: Record<Caution, string> = {
     'Absolute intent prints the white of the picture’s space as a tint on the paper.',
   halos: 'Amount times radius is high: look for halos along edges.',
 };
+
+/** A check as one reads it: what was found, and what was wanted where it is not that. */
+export function checkWords({ check, wanted, found, passed }: Check): string {
+  const said =
+    check === 'checksum'
+      ? `${found.slice(0, 12)}…`
+      : check === 'border' && wanted === '0'
+        ? found === '0'
+          ? 'white'
+          : `${found} of 255 ink`
+        : check === 'thumbnail'
+          ? `off by ${found} of 255`
+          : found;
+  return passed ? `✓ ${said}` : `▲ wanted ${wanted}, found ${said}`;
+}
 
 /** A step in a few figures, as the list shows it. */
 export function stepSummary(step: RecipeStep): string {

@@ -50,3 +50,18 @@ export function layOutSettings(
     foot: [0, 1].map((i) => ({ left: margin, top: footTop + i * px(4), wide: inner })),
   };
 }
+
+/** The same on a sheet that may be turned: the way in which the cells get larger. */
+export function layOutSettingsEitherWay(wish: SettingsWish) {
+  const [upright, lying] = [wish, { ...wish, width: wish.height, height: wish.width }].map(
+    (way) => ({ way, laid: layOutSettings(way) }),
+  ) as [Laid, Laid];
+  const wide = ({ laid }: Laid) => laid?.places[0]?.width ?? 0;
+  const { way, laid } = wide(lying) > wide(upright) ? lying : upright;
+  return laid && { ...laid, width: way.width, height: way.height };
+}
+
+interface Laid {
+  way: SettingsWish;
+  laid: ReturnType<typeof layOutSettings>;
+}

@@ -28,7 +28,7 @@ import { orderPrintFiles, orderScreenCopy } from '../actions';
 import { targetChoices } from '../EndFields';
 import { PlainChoice } from '../PlainChoice';
 import type { SheetProps } from '../PrepareStation';
-import { CHECKS } from '../words';
+import { CHECKS, checkWords } from '../words';
 import { PlanDrawing } from './PlanDrawing';
 
 /** A copy for a screen: sRGB, its longest side, words over it. */
@@ -216,14 +216,7 @@ export function FilesSheet(props: SheetProps) {
         <Problem>{problem}</Problem>
         {newest && (
           <>
-            <FactList
-              facts={newest.checks.map((c) => [
-                CHECKS[c.check],
-                c.check === 'checksum'
-                  ? `${c.passed ? '✓' : '▲'} ${c.found.slice(0, 12)}…`
-                  : `${c.passed ? '✓' : '▲ wanted ' + c.wanted + ', found'} ${c.found}`,
-              ])}
-            />
+            <FactList facts={newest.checks.map((c) => [CHECKS[c.check], checkWords(c)])} />
             <DownloadLink
               $plain
               $small

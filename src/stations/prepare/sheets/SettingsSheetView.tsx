@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { layOutSettings, ppiOf, printPlan, settingGrid } from '@/core/prepare';
+import { layOutSettingsEitherWay, ppiOf, printPlan, settingGrid } from '@/core/prepare';
 import { mm, pixelsFor } from '@/core/units';
 import {
   Bench,
@@ -32,7 +32,7 @@ import { pointWords } from '../sheetWords';
 import { AxisFields } from './AxisFields';
 import { WrittenSheets } from './WrittenSheets';
 
-const ROOM = { width: 420, height: 400 };
+const ROOM = { width: 560, height: 400 };
 
 const Cells = styled.div`
   display: grid;
@@ -98,17 +98,16 @@ export function SettingsSheetView(props: SheetProps) {
     () => settingGrid(recipe, desk.axes),
     [recipe, desk.axes],
   );
-  const width = pixelsFor(mm(sheet.width), ppi);
-  const height = pixelsFor(mm(sheet.height), ppi);
-  const laid = layOutSettings({
-    width,
-    height,
+  const laid = layOutSettingsEitherWay({
+    width: pixelsFor(mm(sheet.width), ppi),
+    height: pixelsFor(mm(sheet.height), ppi),
     ppi,
     margin: desk.margin,
     columns,
     count: cells.length,
     proportion: desk.of === 'whole' ? plan.image.width / plan.image.height : 1.25,
   });
+  const { width, height } = laid ?? { width: 1, height: 1 };
   const scale = Math.min(ROOM.width / width, ROOM.height / height);
   const [w, h] = [width * scale, height * scale];
   const { source } = plan;
@@ -132,8 +131,8 @@ export function SettingsSheetView(props: SheetProps) {
   };
   const [first, second = null] = desk.axes;
   const media = desk.axes.find((a) => a.axis === 'media');
-  const across = format.length(sheet.width);
-  const down = format.length(sheet.height);
+  const across = format.length((width / ppi) * 25.4);
+  const down = format.length((height / ppi) * 25.4);
   return (
     <Bench>
       <Surface>
