@@ -1,3 +1,4 @@
 export * from './carriers';
 export * from './scales';
 export * from './labelPrinter';
+export * from './printLab';

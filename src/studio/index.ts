@@ -10,6 +10,7 @@ export * from './exportWork';
 export * from './masterWork';
 export * from './printFileWork';
 export * from './sheetWork';
+export * from './handOver';
 export * from './looks';
 export * from './patches';
 export * from './proposals';

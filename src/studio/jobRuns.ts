@@ -2,6 +2,8 @@ import { addJob, getJob, saveJob, saveResult } from '@/data';
 import type { JobRow, Writing } from '@/data';
 import type { EndedJob, JobNow, Progress } from '@/engine';
 import { faultWords } from './faults';
+import { handOverRun } from './handOver';
+import type { HandOverOrder } from './handOver';
 import { intakeRun, readRun } from './masterWork';
 import type { IntakeSpec, ReadSpec } from './masterWork';
 import { inspectRun } from './inspectWork';
@@ -21,6 +23,7 @@ export interface JobSpecs {
   inspect: InspectSpec;
   printFile: PrintFileOrder;
   sheet: SheetOrder;
+  handOver: HandOverOrder;
   backup: BackupSpec;
   check: Record<string, never>;
 }
@@ -39,6 +42,7 @@ const RUNS: { [K in keyof JobSpecs]: Run<JobSpecs[K]> } = {
   inspect: inspectRun,
   printFile: printFileRun,
   sheet: sheetRun,
+  handOver: handOverRun,
   backup: backupRun,
   check: checkRun,
 };

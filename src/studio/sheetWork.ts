@@ -75,23 +75,22 @@ export async function writeSheetFile(
     const about = aboutOf(work);
     await mkdir(paths.tmp, { recursive: true });
     await ensureWorkingCopy(open, master, silent, signal);
-    const sheet = {
-      pixels,
-      colour,
-      into,
-      width,
-      height,
-      ppi,
-      bits,
-      parts,
-      words,
-      black,
-      about,
-    };
+    const small = parts.find((p) => p.small);
+    if (small && order.seen) {
+      const { width: across, height: down } = small.plan.source;
+      const reduce = { pixels, part: order.seen, width: across, height: down };
+      await runInWorker(
+        'reduce',
+        { ...reduce, target: reduced },
+        partOf(progress, 0, 0.4),
+        signal,
+      );
+    }
+    const drawn = { width, height, ppi, bits, parts, words, black };
     await runInWorker(
       'sheet',
-      { ...sheet, target: path },
-      partOf(progress, 0, 0.8),
+      { pixels, colour, into, ...drawn, about, target: path, reduced },
+      partOf(progress, small ? 0.4 : 0, 0.8),
       signal,
     );
     progress('reopening and checking', 0.8);

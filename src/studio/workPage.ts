@@ -38,7 +38,10 @@ export interface WorkPage {
   settings: BenchSettings;
   work: Work;
   master: MasterView | null;
-  jobs: Record<'intake' | 'read' | 'inspect' | 'printFile' | 'sheet', JobNow | null>;
+  jobs: Record<
+    'intake' | 'read' | 'inspect' | 'printFile' | 'sheet' | 'handOver',
+    JobNow | null
+  >;
 }
 
 const previewOf = (home: string, sha256: string): Promise<string | null> =>
@@ -60,15 +63,17 @@ export async function loadWorkPage(id: string): Promise<WorkPage> {
   const work = await getWork(db, rowId(id));
   if (!work) notFound();
   const job = (kind: JobKind) => jobNow(open, work.id, kind);
-  const [settings, master, intake, read, inspect, printFile, sheet] = await Promise.all([
-    readSettings(db),
-    currentMaster(db, work.id),
-    job('intake'),
-    job('read'),
-    job('inspect'),
-    job('printFile'),
-    job('sheet'),
-  ]);
+  const [settings, master, intake, read, inspect, printFile, sheet, handOver] =
+    await Promise.all([
+      readSettings(db),
+      currentMaster(db, work.id),
+      job('intake'),
+      job('read'),
+      job('inspect'),
+      job('printFile'),
+      job('sheet'),
+      job('handOver'),
+    ]);
   return {
     studio: open,
     db,
@@ -88,6 +93,6 @@ export async function loadWorkPage(id: string): Promise<WorkPage> {
           at: master.at,
         }
       : null,
-    jobs: { intake, read, inspect, printFile, sheet },
+    jobs: { intake, read, inspect, printFile, sheet, handOver },
   };
 }

@@ -8,3 +8,4 @@ export * from './fileName';
 export * from './verify';
 export * from './sheets';
 export * from './patch';
+export * from './route';

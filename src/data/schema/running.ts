@@ -4,7 +4,7 @@ import { id, at } from './columns';
 import { works } from './works';
 
 export type JobKind =
-  'intake' | 'read' | 'inspect' | 'printFile' | 'sheet' | 'backup' | 'check';
+  'intake' | 'read' | 'inspect' | 'printFile' | 'sheet' | 'handOver' | 'backup' | 'check';
 
 /** Long work. `spec` holds all that is needed to run it again. */
 export const jobs = sqliteTable(

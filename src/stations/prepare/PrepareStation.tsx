@@ -13,6 +13,7 @@ import {
 import type { MasterView } from '@/studio/workPage';
 import type { OfferedRung } from '@/studio/offered';
 import { FilesSheet } from './sheets/FilesSheet';
+import { HandOverSheet } from './sheets/HandOverSheet';
 import { ProofSheet } from './sheets/ProofSheet';
 import { RecipeSheet } from './sheets/RecipeSheet';
 import { SettingsSheetView } from './sheets/SettingsSheetView';
@@ -37,6 +38,7 @@ const SHEET: Record<SheetId, (props: SheetProps) => React.ReactNode> = {
   proof: ProofSheet,
   settings: SettingsSheetView,
   files: FilesSheet,
+  handOver: HandOverSheet,
 };
 
 /** Prepare: what leaves for the printer is made, verified and remembered here. */

@@ -3,6 +3,7 @@ export const SHEET_NAMES = {
   proof: 'Proof sheet',
   settings: 'Settings sheet',
   files: 'Files',
+  handOver: 'Hand over',
 } as const;
 
 export type SheetId = keyof typeof SHEET_NAMES;

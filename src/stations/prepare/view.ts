@@ -1,13 +1,16 @@
 import { printPlan } from '@/core/prepare';
 import {
   MOST_CHOICES,
+  errandsOf,
   filesOf,
   papersToPrintOn,
   profilesNow,
   recipesNow,
+  routesNow,
   sheetFilesOf,
 } from '@/data';
-import { loadWorkPage, offeredRungs } from '@/studio';
+import type { LabAnswer } from '@/standins';
+import { dropFolder, loadWorkPage, offeredRungs } from '@/studio';
 import { sheetOf } from './sheetNames';
 
 /** The prepare station: what would be written for a size, and what has been. */
@@ -15,20 +18,22 @@ export async function loadPrepare(id: string, query: Record<string, string | und
   const page = await loadWorkPage(id);
   const { work, master, settings, db, studio } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
-  const [files, recipes, profiles, sheets, papers] = await Promise.all([
+  const [files, recipes, profiles, sheets, papers, routes, errands] = await Promise.all([
     filesOf(db, work.id),
     recipesNow(db),
     profilesNow(db),
     sheetFilesOf(db, work.id),
     papersToPrintOn(db, MOST_CHOICES),
+    routesNow(db),
+    errandsOf(db, work.id),
   ]);
   const ppi = settings.sizing.printPpi;
-  const kinds = ['printFile', 'sheet'];
+  const kinds = ['printFile', 'sheet', 'handOver'];
   const running = studio.jobs
     .list()
     .filter((j) => j.workId === work.id && kinds.includes(j.kind));
-  const { printFile, sheet } = page.jobs;
-  const ended = [printFile, sheet].filter(
+  const { printFile, sheet, handOver } = page.jobs;
+  const ended = [printFile, sheet, handOver].filter(
     (j) => j !== null && !['done', 'queued', 'running'].includes(j.state),
   );
   return {
@@ -47,7 +52,10 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     recipes,
     profiles: profiles.map(({ sha256, name, space }) => ({ sha256, name, space })),
     sheets,
+    routes: routes.map((r) => ({ ...r, drop: dropFolder(studio.home, r) })),
+    errands: errands.map((e) => ({ ...e, answer: e.answer as LabAnswer | null })),
     papers: papers.map((p) => ({
+      id: p.id,
       name: p.name,
       width: p.sheetWidth,
       height: p.sheetHeight,

@@ -1,0 +1,66 @@
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { HandOverManifest, RouteWants } from '@/core/prepare';
+import { at, id } from './columns';
+import { papers } from './papers';
+import { printFiles, workId } from './works';
+
+/** Who prints, and what they ask for; of one name the newest row counts. */
+export const routes = sqliteTable(
+  'route',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    /** Where files are put for it; empty: a folder of its own beside the data. */
+    folder: text('folder').notNull(),
+    wants: text('wants', { mode: 'json' }).$type<RouteWants>().notNull(),
+    at: at(),
+  },
+  (t) => [index('route_named').on(t.name)],
+);
+
+/** Files that were handed over together. */
+export const errands = sqliteTable(
+  'errand',
+  {
+    id: id(),
+    number: text('number').notNull().unique(),
+    routeId: integer('route_id')
+      .notNull()
+      .references(() => routes.id),
+    workId: workId(),
+    folder: text('folder').notNull(),
+    manifest: text('manifest', { mode: 'json' }).$type<HandOverManifest>().notNull(),
+    at: at(),
+  },
+  (t) => [index('errand_of_work').on(t.workId)],
+);
+
+export const errandItems = sqliteTable(
+  'errand_item',
+  {
+    id: id(),
+    errandId: integer('errand_id')
+      .notNull()
+      .references(() => errands.id),
+    printFileId: integer('print_file_id')
+      .notNull()
+      .references(() => printFiles.id),
+    paperId: integer('paper_id').references(() => papers.id),
+    quantity: integer('quantity').notNull(),
+  },
+  (t) => [index('errand_item_of').on(t.errandId)],
+);
+
+/** What came back of it: the newest answer counts. */
+export const errandAnswers = sqliteTable(
+  'errand_answer',
+  {
+    id: id(),
+    errandId: integer('errand_id')
+      .notNull()
+      .references(() => errands.id),
+    answer: text('answer', { mode: 'json' }).$type<unknown>().notNull(),
+    at: at(),
+  },
+  (t) => [index('errand_answer_of').on(t.errandId)],
+);

@@ -1,0 +1,189 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import sharp from 'sharp';
+import { inProcess, SIZE } from '../../../e2e/support/inProcess';
+import type { InProcess } from '../../../e2e/support/inProcess';
+import { RGB_SPACES, iccProfile } from '@/core/colour';
+import { plainRecipe } from '@/core/prepare';
+import type { Check } from '@/core/prepare';
+import { addPrintFile } from '@/data';
+import { storePaths } from '@/engine';
+import type { LabAnswer } from '@/standins';
+import { askLab, handOverFiles, keepRoute } from './handOverActions';
+import { reasonWords } from './handOverWords';
+import { loadPrepare } from './view';
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
+
+let here: InProcess;
+const ids: Record<string, number> = {};
+
+/** A print file of 30 x 40 cm as it lies in the store, and its row. */
+async function file(name: string, ppi: number, checks: Check[] = [], bits: 8 | 16 = 8) {
+  const [width, height] = [Math.round((300 / 25.4) * ppi), Math.round((400 / 25.4) * ppi)];
+  const profile = join(here.open.home, 'a98.icc');
+  writeFileSync(profile, iccProfile(RGB_SPACES['a98-rgb']));
+  const flat = sharp({ create: { width, height, channels: 3, background: '#8a7' } })
+    .withIccProfile(profile)
+    .withDensity(ppi);
+  const bytes = await (bits === 16 ? flat.toColourspace('rgb16') : flat)
+    .tiff({ compression: 'lzw' })
+    .toBuffer();
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  const path = storePaths(here.open.home).file(sha256);
+  mkdirSync(dirname(path), { recursive: true });
+  writeFileSync(path, bytes);
+  const recipe = plainRecipe(ppi, 1);
+  ids[name] = await here.open.db.write((tx) =>
+    addPrintFile(tx, {
+      workId: 1,
+      sizeKey: SIZE,
+      masterId: 1,
+      version: 1,
+      name,
+      sha256,
+      bytes: bytes.length,
+      width,
+      height,
+      kind: 'print',
+      channels: 3,
+      factor: 0.5,
+      recipe,
+      recipeId: null,
+      checks,
+      at: '2026-11-03T10:00:00.000Z',
+    }),
+  );
+}
+
+beforeAll(async () => {
+  here = await inProcess();
+  await file('30x40cm_slack-water_250ppi_v1.tif', 250);
+  await file('slack-water.tif', 72);
+  await file('30x40cm_failed.tif', 250, [
+    { check: 'pixels', wanted: '1', found: '2', passed: false },
+  ]);
+});
+afterAll(() => here.end());
+
+const route = (over: Record<string, string> = {}) =>
+  keepRoute({
+    name: 'Tidewrack Print Rooms',
+    folder: '',
+    leastPpi: '200',
+    target: 'a98-rgb',
+    press: '',
+    bits: '8',
+    format: 'tiff',
+    ...over,
+  });
+const item = (name: string, over: object = {}) => ({
+  printFileId: ids[name],
+  paperId: 1,
+  quantity: 2,
+  remarks: '=watch the sky',
+  ...over,
+});
+const hand = (items: object[], routeId = '1') =>
+  handOverFiles({ workId: '1', routeId, items: JSON.stringify(items) });
+
+/** Waits until nothing runs any more, and answers how the last job ended. */
+async function ended(id: number) {
+  for (let i = 0; i < 400 && here.open.jobs.list().length > 0; i += 1)
+    await new Promise((r) => setTimeout(r, 20));
+  const [row] = await here.rows<{ state: string; error: string | null }>(
+    `SELECT state, error FROM job WHERE id = ${id}`,
+  );
+  return row!;
+}
+
+it('a route asks for what can be written, and its folder can be written to', async () => {
+  expect(await route({ folder: 'to-the-lab' })).toMatchObject({
+    fields: { folder: expect.stringMatching(/is not a full path/) },
+  });
+  writeFileSync(join(here.open.home, 'a file'), '');
+  expect(await route({ folder: join(here.open.home, 'a file', 'drop') })).toMatchObject({
+    fields: { folder: expect.stringMatching(/cannot be written to \(ENOTDIR\)/) },
+  });
+  expect(await route({ target: `icc:${'a'.repeat(64)}` })).toMatchObject({
+    fields: { target: expect.any(String) },
+  });
+  expect(await route()).toMatchObject({ ok: true, value: 1 });
+});
+
+it('hands files over with a manifest, and the lab takes what keeps to its rules', async () => {
+  const names = ['30x40cm_slack-water_250ppi_v1.tif', 'slack-water.tif'];
+  const job = (await hand(names.map((name) => item(name)))) as { value: number };
+  expect(await ended(job.value)).toEqual({ state: 'done', error: null });
+  const { errands } = await loadPrepare('1', { size: SIZE });
+  expect(errands).toMatchObject([{ number: 'H-0001', answer: null }]);
+  const { folder, id } = errands[0]!;
+  expect(readdirSync(folder).sort()).toEqual(
+    [...names, 'manifest.csv', 'manifest.json'].sort(),
+  );
+  const csv = readFileSync(join(folder, 'manifest.csv'), 'utf8').split('\n');
+  expect(csv[0]).toMatch(/^file,size,paper,quantity,sha256/);
+  // A formula in a remark stays words.
+  expect(csv[1]).toMatch(
+    /^30x40cm_slack-water_250ppi_v1.tif,30 × 40 cm,Linen 300,2,[0-9a-f]{64}.*'=watch the sky$/,
+  );
+  for (const name of names) {
+    const copy = readFileSync(join(folder, name));
+    const sha256 = createHash('sha256').update(copy).digest('hex');
+    expect(errands[0]!.manifest.items.find((i) => i.file === name)!.sha256).toBe(sha256);
+  }
+
+  expect(await askLab({ errandId: String(id) })).toMatchObject({
+    ok: true,
+    value: 'accepted',
+  });
+  const answer = (await loadPrepare('1', { size: SIZE })).errands[0]!.answer!;
+  expect(answer.items.map((i) => [i.file, i.accepted])).toEqual([
+    [names[0], true],
+    [names[1], false],
+  ]);
+  expect(answer.items[1]!.reasons.map(reasonWords)).toEqual([
+    'its name does not begin with the size',
+    expect.stringMatching(/72 ppi, and 250 are asked for/),
+  ]);
+  expect(answer.printedOn! < answer.sentOn!).toBe(true);
+  expect(JSON.parse(readFileSync(join(folder, 'answer.json'), 'utf8'))).toEqual(answer);
+
+  // Damaged on the way.
+  const path = join(folder, names[0]!);
+  const bytes = readFileSync(path);
+  bytes[2000] = bytes[2000]! ^ 1;
+  writeFileSync(path, bytes);
+  await askLab({ errandId: String(id) });
+  const again = (await loadPrepare('1', { size: SIZE })).errands[0]!.answer as LabAnswer;
+  expect(again.stage).toBe('refused');
+  expect(again.items[0]!.reasons).toEqual([{ code: 'checksum' }]);
+});
+
+it('nothing half-made is left, and nothing that failed goes out', async () => {
+  expect(await hand([item('30x40cm_failed.tif')])).toMatchObject({
+    message: expect.stringMatching(/did not pass 1 of its checks/),
+  });
+  expect(await hand([item('slack-water.tif', { quantity: 0 })])).toMatchObject({
+    fields: { items: expect.any(String) },
+  });
+  expect(await hand([item('slack-water.tif')], '99')).toMatchObject({
+    message: expect.stringMatching(/not there any more/),
+  });
+  // The stored file is damaged: the copy is not what was written, and nobody gets it.
+  const [row] = await here.rows<{ sha256: string }>(
+    `SELECT sha256 FROM print_file WHERE id = ${ids['slack-water.tif']}`,
+  );
+  writeFileSync(storePaths(here.open.home).file(row!.sha256), 'other bytes');
+  const job = (await hand([item('slack-water.tif')])) as { value: number };
+  expect(await ended(job.value)).toMatchObject({
+    state: 'failed',
+    error: expect.stringMatching(
+      /copy of slack-water.tif is not the file that was written/,
+    ),
+  });
+  const drop = join(here.open.home, 'drop', 'tidewrack-print-rooms');
+  expect(readdirSync(drop)).toEqual(['H-0001']);
+  expect(existsSync(join(drop, 'H-0002'))).toBe(false);
+});

@@ -1,0 +1,127 @@
+'use server';
+import { SPACE_IDS } from '@/core/colour';
+import { FORMATS } from '@/core/prepare';
+import type { TargetId } from '@/core/prepare';
+import {
+  addErrandAnswer,
+  addRoute,
+  getErrand,
+  getPrintFile,
+  getRoute,
+  profilesNow,
+} from '@/data';
+import { TIDEWRACK } from '@/standins';
+import { act, dropFolder, folderRefusal, refuse, startJob } from '@/studio';
+import type { ActionResult } from '@/studio';
+import { choice, defineInput, json, text, whole } from '@/studio/input';
+
+const route = defineInput({
+  name: text('Name', { max: 60 }),
+  folder: text('Drop folder', { min: 0, max: 400 }),
+  leastPpi: whole('Least resolution', { min: 72, max: 720 }),
+  target: text('Colours', { max: 80 }),
+  press: text('CMYK beside it', { min: 0, max: 80 }),
+  bits: choice('Bits', ['8', '16']),
+  format: choice('Format', FORMATS),
+});
+
+/** Keeps who prints, and what they ask for. */
+export async function keepRoute(typed: unknown): Promise<ActionResult<number>> {
+  return act(route, typed, {}, async (v, { studio, write, at }) => {
+    const known = new Set<string>([
+      ...SPACE_IDS,
+      ...(await profilesNow(studio.db.read)).map((p) => `icc:${p.sha256}`),
+    ]);
+    for (const [field, value] of [
+      ['target', v.target],
+      ['press', v.press],
+    ] as const)
+      if (value !== '' && !known.has(value)) {
+        const message =
+          'Colours: this profile is not in the store any more. Choose another.';
+        return refuse(message, { [field]: message });
+      }
+    const refused = await folderRefusal(dropFolder(studio.home, v));
+    if (refused) return refuse(refused, { folder: refused });
+    const wants = {
+      leastPpi: v.leastPpi,
+      target: v.target as TargetId,
+      press: v.press as TargetId | '',
+      bits: v.bits === '16' ? (16 as const) : (8 as const),
+      format: v.format,
+    };
+    return write((tx) => addRoute(tx, { name: v.name, folder: v.folder, wants, at }));
+  });
+}
+
+interface Item {
+  printFileId: number;
+  paperId: number | null;
+  quantity: number;
+  remarks: string;
+}
+
+const hand = defineInput({
+  workId: whole('Work', { min: 1 }),
+  routeId: whole('Route', { min: 1 }),
+  items: json<Item[]>('Files', {
+    type: 'array',
+    minItems: 1,
+    maxItems: 60,
+    items: {
+      type: 'object',
+      additionalProperties: false,
+      required: ['printFileId', 'paperId', 'quantity', 'remarks'],
+      properties: {
+        printFileId: { type: 'integer' },
+        paperId: { anyOf: [{ type: 'integer' }, { type: 'null' }] },
+        quantity: { type: 'integer', minimum: 1, maximum: 1000 },
+        remarks: { type: 'string', maxLength: 300 },
+      },
+    },
+  }),
+});
+
+/** Queues a hand-over: files, checked again while they are copied, and a manifest. */
+export async function handOverFiles(typed: unknown): Promise<ActionResult<number>> {
+  return act(hand, typed, {}, async ({ workId, routeId, items }, { studio, at }) => {
+    const db = studio.db.read;
+    const to = await getRoute(db, routeId);
+    if (!to) return refuse('Route: it is not there any more. Choose another.');
+    const refused = await folderRefusal(dropFolder(studio.home, to));
+    if (refused) return refuse(refused);
+    for (const item of items) {
+      const file = await getPrintFile(db, item.printFileId);
+      if (!file || file.workId !== workId)
+        return refuse('A file of this list is not there any more. Open Hand over anew.');
+      const failed = file.checks.filter((c) => !c.passed).length;
+      if (failed > 0)
+        return refuse(
+          `${file.name} did not pass ${failed} of its checks. Write it again before it is handed over.`,
+        );
+    }
+    const spec = { workId, routeId, items };
+    return (await startJob(studio, { kind: 'handOver', workId, spec, at })).id;
+  });
+}
+
+const ask = defineInput({ errandId: whole('Errand', { min: 1 }) });
+
+/** Asks the lab what became of an errand, and notes the answer. */
+export async function askLab(typed: unknown): Promise<ActionResult<string>> {
+  return act(ask, typed, {}, async ({ errandId }, { studio, write, at }) => {
+    const errand = await getErrand(studio.db.read, errandId);
+    if (!errand) return refuse('This errand is not there. Open Hand over anew.');
+    const answer = await TIDEWRACK.take(errand.folder, at.slice(0, 10)).catch(
+      (error: unknown) => (error as NodeJS.ErrnoException).code ?? 'unknown reason',
+    );
+    if (typeof answer === 'string')
+      return refuse(
+        `The lab could not read ${errand.folder} (${answer}). Hand the files over again.`,
+      );
+    const accepted = answer.items.filter((i) => i.accepted).length;
+    const said = { accepted, refused: answer.items.length - accepted, stage: answer.stage };
+    await write((tx) => addErrandAnswer(tx, errand, answer, said, at));
+    return answer.stage;
+  });
+}

@@ -1,0 +1,54 @@
+import type { RouteProblem } from '@/core/prepare';
+import type { LabAnswer, LabReason } from '@/standins';
+
+/** Why a lab refuses a file. */
+export function reasonWords(reason: LabReason): string {
+  switch (reason.code) {
+    case 'missing':
+      return 'it is not in the folder: hand it over again';
+    case 'unlisted':
+      return 'it is not in the manifest';
+    case 'checksum':
+      return 'its checksum is another: it was damaged on the way, hand it over again';
+    case 'unreadable':
+      return 'it cannot be opened';
+    case 'name':
+      return 'its name does not begin with the size';
+    case 'pixels':
+      return `${reason.found} px instead of ${reason.wanted}`;
+    case 'ppi':
+      return `${reason.found} ppi, and ${reason.wanted} are asked for at this size: write it with more`;
+    case 'profile':
+      return `${reason.wanted} is asked for, and there is ${reason.found}`;
+    case 'bits':
+      return `${reason.found} bits, and ${reason.wanted} are asked for`;
+    case 'size':
+      return `${reason.found}, and it should be ${reason.wanted}`;
+  }
+}
+
+export const STAGES: Record<LabAnswer['stage'], string> = {
+  refused: 'refused',
+  accepted: 'accepted',
+  printed: 'printed',
+  sent: 'sent',
+};
+
+/** In what a file is not what its route asks for. */
+export function routeProblemWords(
+  problem: RouteProblem,
+  nameOf: (target: string) => string,
+): string {
+  switch (problem.code) {
+    case 'failed':
+      return `${problem.count} checks not passed`;
+    case 'ppi':
+      return `${problem.found} ppi, at least ${problem.wanted} asked`;
+    case 'target':
+      return `${nameOf(problem.found)}, ${nameOf(problem.wanted)} asked`;
+    case 'bits':
+      return `${problem.found} bits, ${problem.wanted} asked`;
+    case 'format':
+      return `${problem.found.toUpperCase()}, ${problem.wanted.toUpperCase()} asked`;
+  }
+}

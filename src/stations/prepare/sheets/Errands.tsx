@@ -1,0 +1,79 @@
+'use client';
+import { Button, Problem, SlipTable, TableHead, useAction, useFormat } from '@/shell';
+import { askLab } from '../handOverActions';
+import { STAGES, reasonWords } from '../handOverWords';
+import type { PrepareView } from '../view';
+
+type ErrandView = PrepareView['errands'][number];
+
+/** What came back of one errand, file by file. */
+function ErrandRow({ errand }: { errand: ErrandView }) {
+  const format = useFormat();
+  const { run, sending, problem } = useAction(askLab, 'The lab answered.');
+  const { answer, manifest } = errand;
+  return (
+    <>
+      <tr>
+        <td>
+          {errand.number} to {manifest.to}, {format.day(errand.at)}
+        </td>
+        <td>
+          {answer
+            ? `${STAGES[answer.stage]}, said ${format.day(errand.answeredAt!)}`
+            : 'not answered yet'}
+        </td>
+        <td>{answer?.printedOn ? `prints by ${format.day(answer.printedOn)}` : ''}</td>
+        <td>{answer?.sentOn ? `sends by ${format.day(answer.sentOn)}` : ''}</td>
+        <td>
+          <Button
+            $small
+            $plain={answer !== null}
+            isDisabled={sending}
+            onPress={() => run({ errandId: String(errand.id) })}
+          >
+            {answer ? 'Ask again' : 'Ask the lab'}
+          </Button>
+        </td>
+      </tr>
+      {manifest.items.map((item) => {
+        const said = answer?.items.find((i) => i.file === item.file);
+        return (
+          <tr key={item.file} data-tone={said && !said.accepted ? 'stop' : undefined}>
+            <td className="wrap" style={{ paddingLeft: 18 }}>
+              {item.file}
+            </td>
+            <td className="wrap" colSpan={4}>
+              {item.quantity} × {item.paper || 'paper not said'}
+              {said &&
+                (said.accepted
+                  ? ', accepted ✓'
+                  : `, refused: ${said.reasons.map(reasonWords).join('; ')}`)}
+            </td>
+          </tr>
+        );
+      })}
+      {problem && (
+        <tr>
+          <td colSpan={5} className="wrap">
+            <Problem>{problem}</Problem>
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+/** What was handed over, and what came back. */
+export const Errands = ({ errands }: { errands: ErrandView[] }) =>
+  errands.length === 0 ? null : (
+    <>
+      <TableHead>Handed over</TableHead>
+      <SlipTable aria-label="Handed over">
+        <tbody>
+          {errands.map((errand) => (
+            <ErrandRow key={errand.id} errand={errand} />
+          ))}
+        </tbody>
+      </SlipTable>
+    </>
+  );
