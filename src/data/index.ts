@@ -13,6 +13,7 @@ export * from './repositories/printFiles';
 export * from './repositories/recipes';
 export * from './repositories/sheetFiles';
 export * from './repositories/handOver';
+export * from './repositories/logBook';
 export * from './repositories/papers';
 export * from './repositories/proofs';
 export * from './repositories/editions';

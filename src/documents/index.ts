@@ -6,3 +6,4 @@ export * from './printable';
 export * from './sheetPdf';
 export * from './sizeSheet';
 export * from './rasterPdf';
+export * from './logBookPdf';

@@ -11,6 +11,7 @@ export * from './masterWork';
 export * from './printFileWork';
 export * from './sheetWork';
 export * from './handOver';
+export * from './pictureType';
 export * from './looks';
 export * from './patches';
 export * from './proposals';

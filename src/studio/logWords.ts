@@ -28,7 +28,8 @@ export interface SaidLine {
 }
 
 type Detail = LogLine['detail'];
-const spaceOf = (id: string) => RGB_SPACES[id as SpaceId]?.name ?? id;
+const spaceOf = (id: string) =>
+  id.startsWith('icc:') ? 'a printer’s profile' : (RGB_SPACES[id as SpaceId]?.name ?? id);
 const plain = (d: Detail, key: string) =>
   d[key] === null || d[key] === undefined ? '' : String(d[key]);
 
@@ -73,6 +74,20 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'area.kept': () => 'Part of the picture marked that no crop may lose.',
   'area.freed': () => 'Nothing is marked any more that no crop may lose.',
   'size.withdrawn': (d) => `Withdrawn: ${plain(d, 'reason')}.`,
+  'screenCopy.written': (d) => `Screen copy ${plain(d, 'name')} written.`,
+  'recipe.kept': (d) => `Recipe ${plain(d, 'name')} kept, version ${plain(d, 'version')}.`,
+  'profile.taken': (d) => `Profile ${plain(d, 'name')} taken, ${plain(d, 'space')}.`,
+  'sheet.resolution': (d) =>
+    `Proof sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} pieces of ${plain(d, 'sizes')}.`,
+  'sheet.settings': (d) =>
+    `Settings sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} cells.`,
+  'route.kept': (d) => `What ${plain(d, 'name')} asks for was kept.`,
+  'errand.handedOver': (d) =>
+    `${plain(d, 'number')} handed over to ${plain(d, 'to')}: ${plain(d, 'files')} ${Number(d.files) === 1 ? 'file' : 'files'}.`,
+  'errand.answered': (d) =>
+    `${plain(d, 'number')}, the lab says ${plain(d, 'stage')}: ${plain(d, 'accepted')} accepted, ${plain(d, 'refused')} refused.`,
+  'print.judged': (d) =>
+    `Of ${plain(d, 'what')}: ${[plain(d, 'said'), plain(d, 'remarks')].filter(Boolean).join('; ') || 'a photograph'}.`,
   'printFile.written': (d) =>
     `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${plain(d, 'kernel')}, sharpened ${plain(d, 'sharpen')}, ${spaceOf(plain(d, 'space'))}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,
   'paper.new': (d) => `Paper ${plain(d, 'paper')} added.`,

@@ -1,4 +1,6 @@
 import { LogDrawer } from '@/drawers/log/LogDrawer';
+import { PrintLog } from '@/drawers/log/PrintLog';
+import { loadPrints } from '@/drawers/log/prints';
 import { loadLog } from '@/drawers/log/view';
 
 export default async function LogRoute({
@@ -6,5 +8,10 @@ export default async function LogRoute({
 }: {
   searchParams: Promise<Record<string, string | undefined>>;
 }) {
-  return <LogDrawer {...await loadLog(await searchParams)} />;
+  const query = await searchParams;
+  return query.sheet === 'lines' || query.impression ? (
+    <LogDrawer {...await loadLog(query)} />
+  ) : (
+    <PrintLog {...await loadPrints(query)} />
+  );
 }

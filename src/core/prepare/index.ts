@@ -9,3 +9,4 @@ export * from './verify';
 export * from './sheets';
 export * from './patch';
 export * from './route';
+export * from './logBook';

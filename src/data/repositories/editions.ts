@@ -22,6 +22,7 @@ import type { Reading, Writing } from '../database';
 import { Refused } from '../refused';
 import { editions, ledger } from '../schema';
 import { addLogLine } from './log';
+import { addImpressionEntry } from './impressionEntry';
 
 export interface EditionState {
   id: number;
@@ -186,6 +187,7 @@ export async function assignNumber(
     { editionId, kind: 'assigned', series, number, at, payload: { printing, sizeKey } },
     edition,
   );
+  await addImpressionEntry(tx, edition, { series, number, sizeKey, at });
   return number;
 }
 

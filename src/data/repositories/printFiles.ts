@@ -4,6 +4,8 @@ import type { Recipe } from '@/core/prepare';
 import type { Reading, Writing } from '../database';
 import { printFiles } from '../schema';
 import { addLogLine } from './log';
+import { addPrintEntry } from './logBook';
+import { getRecipe } from './recipes';
 
 export type PrintFile = typeof printFiles.$inferSelect;
 
@@ -35,6 +37,21 @@ export async function addPrintFile(
       sha256: file.sha256,
     },
   });
+  if (file.kind === 'print') {
+    const named = file.recipeId ? await getRecipe(tx, file.recipeId) : undefined;
+    await addPrintEntry(tx, {
+      kind: 'printFile',
+      ref: row!.id,
+      what: file.name,
+      workId: file.workId,
+      masterId: file.masterId,
+      sizeKey: file.sizeKey,
+      recipe,
+      recipeName: named ? `${named.name}, version ${named.version}` : '',
+      factor: file.factor,
+      at: file.at,
+    });
+  }
   return row!.id;
 }
 

@@ -2,6 +2,8 @@ import { asc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { papers, proofReturns, proofRounds } from '../schema';
 import { addLogLine } from './log';
+import { addPrintEntry } from './logBook';
+import { getPrintFile } from './printFiles';
 
 export type NewProofRound = Omit<typeof proofRounds.$inferSelect, 'id'>;
 export type NewProofReturn = typeof proofReturns.$inferSelect;
@@ -29,6 +31,21 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
       route: round.route,
       cost: round.cost,
     },
+  });
+  const file = round.printFileId ? await getPrintFile(tx, round.printFileId) : undefined;
+  await addPrintEntry(tx, {
+    kind: 'proofRound',
+    ref: row!.id,
+    what: `proof round ${round.round}`,
+    workId: round.workId,
+    masterId: file?.masterId ?? null,
+    sizeKey: round.sizeKey,
+    recipe: file?.recipe ?? null,
+    factor: file?.factor ?? null,
+    paperId: round.paperId,
+    route: round.route,
+    cost: round.cost,
+    at: round.sentAt,
   });
   return row!.id;
 }

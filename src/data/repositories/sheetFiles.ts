@@ -2,6 +2,7 @@ import { desc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { sheetFiles } from '../schema';
 import { addLogLine } from './log';
+import { addPrintEntry } from './logBook';
 
 export type SheetFile = typeof sheetFiles.$inferSelect;
 
@@ -24,6 +25,23 @@ export async function addSheetFile(
           : content.sizeLabel,
       sha256: file.sha256,
     },
+  });
+  const largest =
+    content.kind === 'resolution'
+      ? content.pieces.reduce((a, b) => (a.factor >= b.factor ? a : b))
+      : null;
+  await addPrintEntry(tx, {
+    kind: content.kind === 'resolution' ? 'proofSheet' : 'settingsSheet',
+    ref: row!.id,
+    what: file.name,
+    workId: file.workId,
+    masterId: file.masterId,
+    sizeKey: content.kind === 'resolution' ? (largest?.sizeKey ?? null) : content.sizeKey,
+    recipe:
+      content.kind === 'resolution' ? content.recipe : (content.cells[0]?.recipe ?? null),
+    recipeName: content.kind === 'resolution' ? (content.recipeName ?? '') : '',
+    factor: largest?.factor ?? null,
+    at: file.at,
   });
   return row!.id;
 }

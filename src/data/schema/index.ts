@@ -2,6 +2,7 @@ export * from './works';
 export * from './capture';
 export * from './papers';
 export * from './handOver';
+export * from './logBook';
 export * from './editions';
 export * from './orders';
 export * from './running';

@@ -12,6 +12,7 @@ import {
   useFormat,
 } from '@/shell';
 import type { Column } from '@/shell';
+import { LogSheets } from './LogSheets';
 import type { LogView } from './view';
 
 type Row = LogView['page']['rows'][number];
@@ -61,7 +62,7 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
         sum={`${page.total} ${page.total === 1 ? 'line' : 'lines'}, ${story ? 'oldest' : 'newest'} first`}
       >
         {of && (
-          <ButtonLink $plain href="/log">
+          <ButtonLink $plain href="/log?sheet=lines">
             The whole book
           </ButtonLink>
         )}
@@ -69,7 +70,9 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
           aria-label="Work"
           value={workId ?? ''}
           onChange={(e) =>
-            router.push(e.target.value ? `/log?work=${e.target.value}` : '/log')
+            router.push(
+              `/log?sheet=lines${e.target.value ? `&work=${e.target.value}` : ''}`,
+            )
           }
           style={{ padding: 6 }}
         >
@@ -83,6 +86,7 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
       </DrawerHead>
       <Bench>
         <Surface>
+          {!story && <LogSheets current="lines" />}
           {page.total === 0 ? (
             <Empty title="The log book is empty">
               <p>Every step writes its own line here.</p>

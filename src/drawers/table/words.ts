@@ -77,7 +77,7 @@ export function sayLine(line: TodayLine): Said {
       return {
         what: 'The clock of this machine is behind the last thing written down',
         figure: `that was ${line.last.slice(0, 16).replace('T', ' ')} UTC`,
-        href: '/log',
+        href: '/log?sheet=lines',
         verb: 'See the log book',
       };
     case 'backup':

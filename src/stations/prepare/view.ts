@@ -1,9 +1,11 @@
 import { printPlan } from '@/core/prepare';
 import {
   MOST_CHOICES,
+  detailOfMaster,
   errandsOf,
   filesOf,
   papersToPrintOn,
+  printSourceOf,
   profilesNow,
   recipesNow,
   routesNow,
@@ -18,15 +20,18 @@ export async function loadPrepare(id: string, query: Record<string, string | und
   const page = await loadWorkPage(id);
   const { work, master, settings, db, studio } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
-  const [files, recipes, profiles, sheets, papers, routes, errands] = await Promise.all([
-    filesOf(db, work.id),
-    recipesNow(db),
-    profilesNow(db),
-    sheetFilesOf(db, work.id),
-    papersToPrintOn(db, MOST_CHOICES),
-    routesNow(db),
-    errandsOf(db, work.id),
-  ]);
+  const [files, recipes, profiles, sheets, papers, routes, errands, source, detail] =
+    await Promise.all([
+      filesOf(db, work.id),
+      recipesNow(db),
+      profilesNow(db),
+      sheetFilesOf(db, work.id),
+      papersToPrintOn(db, MOST_CHOICES),
+      routesNow(db),
+      errandsOf(db, work.id),
+      printSourceOf(db, work.id),
+      detailOfMaster(db, master?.id ?? null),
+    ]);
   const ppi = settings.sizing.printPpi;
   const kinds = ['printFile', 'sheet', 'handOver'];
   const running = studio.jobs
@@ -52,6 +57,8 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     recipes,
     profiles: profiles.map(({ sha256, name, space }) => ({ sha256, name, space })),
     sheets,
+    /** What the log book is asked by. */
+    made: { source, detail },
     routes: routes.map((r) => ({ ...r, drop: dropFolder(studio.home, r) })),
     errands: errands.map((e) => ({ ...e, answer: e.answer as LabAnswer | null })),
     papers: papers.map((p) => ({

@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { namePatternProblem, outOfLimits, ppiOf, printPlan } from '@/core/prepare';
 import {
@@ -145,6 +146,14 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
           </select>
         )}
         <RecipeSteps view={view} desk={desk} />
+        {plan && (
+          <Link
+            style={{ fontSize: 12.5 }}
+            href={`/log?factor=${plan.factor.toFixed(2)}&source=${view.made.source ?? ''}&detail=${view.made.detail ?? ''}&for=${view.work.id}&size=${encodeURIComponent(picked.key)}`}
+          >
+            What worked before? Ask the log book
+          </Link>
+        )}
         {cautions.slice(0, 2).map((c) => (
           <Small key={c} style={{ color: 'var(--ochre)' }}>
             ▲ {CAUTIONS[c]}

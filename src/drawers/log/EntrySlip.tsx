@@ -1,0 +1,163 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { ASPECT_NAMES, recipeLine } from '@/core/prepare';
+import {
+  Button,
+  ChoiceField,
+  FactList,
+  Field,
+  Figures,
+  Problem,
+  SectionLabel,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  Upload,
+  useActionForm,
+  useFormat,
+} from '@/shell';
+import { judgePrint, keepEntryRecipe } from './actions';
+import type { PrintRow } from './prints';
+import { ENTRY_KINDS, SCALES, SOURCES, scaleWord } from './words';
+
+/** What is thought of the print: each aspect on its own scale, apart from the others. */
+function Judge({ row }: { row: PrintRow }) {
+  const { form, submit, sending, problem } = useActionForm(
+    judgePrint,
+    { sharpness: '', grain: '', halos: '', tone: '', colour: '', remarks: '' },
+    { fixed: { entryId: String(row.id) }, done: 'Kept in the book.' },
+  );
+  return (
+    <form
+      method="dialog"
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+      style={{ display: 'grid', gap: 5 }}
+    >
+      <SectionLabel>What do you think of it?</SectionLabel>
+      {ASPECT_NAMES.map((aspect) => {
+        const now = scaleWord(aspect, row.thought?.opinion[aspect] ?? null);
+        return (
+          <ChoiceField
+            key={aspect}
+            form={form}
+            name={aspect}
+            label={aspect}
+            options={[['', now ? `${now}, stays` : 'not said'] as const, ...SCALES[aspect]]}
+          />
+        );
+      })}
+      <Field form={form} name="remarks" label="Remarks" words lines={2} />
+      <Problem>{problem}</Problem>
+      <Button type="submit" $small isDisabled={sending} style={{ justifySelf: 'start' }}>
+        Keep it
+      </Button>
+    </form>
+  );
+}
+
+/** The recipe of the print gets a name, so that Prepare has it. */
+function KeepRecipe({ row }: { row: PrintRow }) {
+  const { form, submit, sending, problem } = useActionForm(
+    keepEntryRecipe,
+    { name: '' },
+    { fixed: { entryId: String(row.id) }, done: 'Recipe kept: Prepare has it.' },
+  );
+  return (
+    <>
+      <Field form={form} name="name" label="Its recipe as" words />
+      <Problem>{problem}</Problem>
+      <Button
+        $plain
+        $small
+        onPress={submit}
+        isDisabled={sending}
+        style={{ alignSelf: 'flex-start' }}
+      >
+        Keep the recipe
+      </Button>
+    </>
+  );
+}
+
+/** One entry of the book: how it was made, and what was thought of it. */
+export function EntrySlip({ row }: { row: PrintRow }) {
+  const format = useFormat();
+  const router = useRouter();
+  const said = ASPECT_NAMES.flatMap((a) => {
+    const word = scaleWord(a, row.thought?.opinion[a] ?? null);
+    return word ? [`${a} ${word}`] : [];
+  });
+  return (
+    <Slip label="The entry">
+      <SlipTitle>{row.title}</SlipTitle>
+      <SlipSub>
+        {ENTRY_KINDS[row.kind]}, {format.day(row.at)}
+      </SlipSub>
+      <Figures
+        figures={[
+          {
+            value: row.factor === null ? '–' : format.number(row.factor, 2),
+            unit: '×',
+            label: 'enlarged',
+          },
+          {
+            value: row.detail === null ? '–' : format.number(row.detail, 2),
+            unit: '',
+            label: 'of its pixels real',
+          },
+        ]}
+      />
+      <Sentence>
+        {said.length > 0 ? `${said.join(', ')}.` : 'Nothing is said of it yet.'}
+      </Sentence>
+      <FactList
+        facts={[
+          ['what', row.what],
+          ['size', row.size || '–'],
+          ['from', row.source ? (SOURCES[row.source] ?? row.source) : '–'],
+          ['on', row.paper || '–'],
+          ['by', row.route || '–'],
+          ...(row.setting ? [['setting', row.setting] as [string, string]] : []),
+          ...(row.cost !== null
+            ? [['cost', format.money(row.cost)] as [string, string]]
+            : []),
+        ]}
+      />
+      <Small>
+        {row.recipe
+          ? `${row.recipeName ? `${row.recipeName}: ` : ''}${recipeLine(row.recipe)}`
+          : 'How it was made is not known.'}
+      </Small>
+      {row.thought?.remarks.map((remark, i) => (
+        <Small key={i}>“{remark}”</Small>
+      ))}
+      {row.thought && row.thought.photographs.length > 0 && (
+        <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
+          {row.thought.photographs.map((sha) => (
+            <a key={sha} href={`/api/photograph/${sha}`}>
+              <img
+                src={`/api/photograph/${sha}`}
+                alt={`Photograph of ${row.what}`}
+                height={58}
+              />
+            </a>
+          ))}
+        </div>
+      )}
+      <Judge key={row.id} row={row} />
+      {row.recipe && <KeepRecipe key={`r${row.id}`} row={row} />}
+      <Upload
+        key={`u${row.id}`}
+        url={`/api/photographs/${row.id}`}
+        accept={['image/jpeg', 'image/png']}
+        invitation="A photograph of the print"
+        onDone={() => router.refresh()}
+      />
+    </Slip>
+  );
+}
