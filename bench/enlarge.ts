@@ -3,7 +3,7 @@ import { KERNELS } from '@/core/image';
 import type { KernelId } from '@/core/image';
 import type { Samples } from '../demo/capture/dust';
 
-const { abs, ceil, max, min, round } = Math;
+const { ceil, max, min, round } = Math;
 
 export type Kernel = KernelId;
 

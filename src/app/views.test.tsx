@@ -199,7 +199,7 @@ describe('a work of which there is only the title', () => {
   it.each([
     ['capture', 'No master yet', /Bring the master/],
     ['size', 'There is no master to size', /capture/],
-    ['prepare', 'Choose sizes', /works\/1\/size/],
+    ['prepare', 'There is no master to print from', /capture/],
     ['proof', 'Choose sizes', /works\/1\/size/],
     ['edition', 'Choose sizes', /works\/1\/size/],
     ['price', 'Choose sizes', /works\/1\/size/],

@@ -66,14 +66,6 @@ function decode(
   return decodeMaster({ path, facts, part, target: join(folder, `${name}.v`) }, progress);
 }
 
-async function workingCopy(name: string) {
-  const path = await picture(`${name}.tif`);
-  const { facts, icc } = await readMaster(path, 1);
-  const target = join(folder, `${name}.v`);
-  await decode(path, facts, name);
-  return { target, facts, colour: { icc, assumedSpace: null } };
-}
-
 const refusalOf = (path: string) =>
   readMaster(path, 1).then(
     () => null,

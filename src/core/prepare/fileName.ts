@@ -46,7 +46,7 @@ export type NameProblem =
 
 const MOST = 120;
 /** What some system refuses in a name: control characters, and these. */
-const FORBIDDEN = /[<>:"/\\|?*\s]|[\u0000-\u001f]|[^\u0020-\u007e]/; // eslint-disable-line no-control-regex
+const FORBIDDEN = /[<>:"/\\|?*\s]|[\u0000-\u001f]|[^\u0020-\u007e]/;
 
 /** What is wrong with a pattern; null when it can be used. */
 export function namePatternProblem(pattern: string): NameProblem | null {

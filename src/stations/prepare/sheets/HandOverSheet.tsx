@@ -181,7 +181,7 @@ export function HandOverSheet({ view, head }: SheetProps) {
                     <td className="wrap">
                       {wrong.length === 0
                         ? '✓ as asked'
-                        : `▲ ${wrong.map((p) => routeProblemWords(p, (t) => names.get(t as never) ?? 'a profile')).join('; ')}`}
+                        : `▲ ${wrong.map((p) => routeProblemWords(p, (t) => names.get(t) ?? 'a profile')).join('; ')}`}
                     </td>
                   </tr>
                 );

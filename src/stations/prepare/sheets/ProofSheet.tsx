@@ -33,6 +33,16 @@ import { WrittenSheets } from './WrittenSheets';
 type Place = ProofPlace & { said?: string };
 type Desk = Omit<ProofDesk, 'places'> & { places: Place[] };
 
+const USUAL: Desk = {
+  sizes: [],
+  places: [],
+  sheet: 'auto',
+  width: 70,
+  height: 55,
+  margin: 5,
+  overview: true,
+};
+
 /** Proof sheet: pieces of the print at its full final size, on a small sheet. */
 export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: SheetProps) {
   const { work, offered, papers } = view;
@@ -43,15 +53,10 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
   const [proposing, setProposing] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const { run, sending, problem } = useAction(orderProofSheet, 'Proof sheet ordered.');
-  const desk: Desk = kept ?? {
-    sizes: [picked.key],
-    places: [],
-    sheet: 'auto',
-    width: 70,
-    height: 55,
-    margin: 5,
-    overview: true,
-  };
+  const desk = useMemo<Desk>(
+    () => kept ?? { ...USUAL, sizes: [picked.key] },
+    [kept, picked.key],
+  );
   const put = (over: Partial<Desk>) => keep({ ...desk, ...over });
   const ppi = ppiOf(recipe);
   const plain = useMemo(
