@@ -83,8 +83,9 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
 
   // Prepare: the print file, written, reopened, downloaded.
   await page.getByRole('link', { name: 'Prepare', exact: true }).click();
+  await page.getByRole('button', { name: 'Write files by it' }).click();
   await page.getByRole('button', { name: 'Write the print file' }).click();
-  await expect(page.getByText('all 6 checks passed')).toBeVisible({ timeout: 180_000 });
+  await expect(page.getByText('all 10 checks passed')).toBeVisible({ timeout: 180_000 });
   const printFile = await saved(page, 'Download version 1');
   const facts = await sharp(printFile).metadata();
   expect(facts).toMatchObject({

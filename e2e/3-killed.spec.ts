@@ -83,7 +83,7 @@ function* slices(bytes: Buffer): Generator<Buffer> {
 }
 
 const orderPrint = () =>
-  call('prepare', PREPARE, 'orderPrintFile', printOrder(seeded.workId, SIZE));
+  call('prepare', PREPARE, 'orderPrintFiles', printOrder(seeded.workId, SIZE));
 
 async function number(): Promise<void> {
   for (let i = 0; i < 60; i += 1) {

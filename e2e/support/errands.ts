@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { expect } from '@playwright/test';
+import { plainRecipe } from '@/core/prepare';
 import type { StudioServer } from './studioServer';
 
 export const PACK = 'src/stations/pack/actions.ts';
@@ -9,17 +10,18 @@ export const PREPARE = 'src/stations/prepare/actions.ts';
 /** Lines of the pick list of a print sent flat. */
 export const PICK_LINES = ['print', 'wrap0', 'wrap1', 'wrap2', 'certificate', 'note'];
 
-/** What is typed to order a print file of a size. */
-export const printOrder = (workId: number, sizeKey: string) => ({
-  workId: String(workId),
-  sizeKey,
-  ppi: '300',
-  amount: '60',
-  radius: '0.8',
-  threshold: '2',
-  space: 'srgb',
-  intent: 'relative',
-});
+/** What is sent to order a print file of a size. */
+export const printOrder = (workId: number, sizeKey: string) => {
+  const recipe = plainRecipe(300, 0.8);
+  recipe.convert.target = 'srgb';
+  return {
+    workId: String(workId),
+    sizeKeys: JSON.stringify([sizeKey]),
+    recipe: JSON.stringify(recipe),
+    recipeId: '',
+    pair: '',
+  };
+};
 
 /** Brings a file as the master of work 1; answers with the status. */
 export async function upload(server: StudioServer, path: string): Promise<number> {
@@ -30,10 +32,10 @@ export async function upload(server: StudioServer, path: string): Promise<number
 /** Orders a print file of work 1 and waits until it is written and checked. */
 export async function printFile(server: StudioServer, sizeKey: string): Promise<void> {
   const order = printOrder(1, sizeKey);
-  const asked = await server.action<number>(
+  const asked = await server.action<number[]>(
     '/works/1/prepare',
     PREPARE,
-    'orderPrintFile',
+    'orderPrintFiles',
     order,
   );
   expect(asked).toMatchObject({ ok: true });
