@@ -11,6 +11,7 @@ import { editRow } from '@/data';
 import type { Studio } from '@/studio/open';
 import { crop, daysAgo, number, offer, order, price, printFile, proof } from './tradeSteps';
 import type { Say } from './tradeSteps';
+import { bench, errand, opinions, proofSheet } from './printBook';
 import { CHANNELS, DELIVERIES, EDITIONS, OPEN_ORDERS } from './editions';
 import type { EditionPlan } from './editions';
 import { COTTON, CROPS, FILES, OFFERED, OWN_SIZES, PROOFS, SALT } from './year';
@@ -30,6 +31,7 @@ export async function trade(
 ) {
   const of = (name: string) => works.get(name)!;
   const paper = (place: number) => papers[place]!;
+  await bench(open, [of('causeway')]);
   for (const { name, sizes, days } of OFFERED) await offer(open, of(name), sizes, days);
   for (const { name, ...plan } of CROPS) await crop(open, of(name), plan);
   await open.db.write((tx) => saveSettings(tx, { ownSizes: OWN_SIZES }));
@@ -72,6 +74,10 @@ export async function trade(
   steps.sort((a, b) => b.days - a.days);
   for (const { run } of steps) await run();
   await framing(open, of('saltPans'));
+  await opinions(open);
+  await proofSheet(open, of('saltPans'), ['metricFrames-50x70', 'metricFrames-70x100']);
+  await errand(open, of('saltPans'), paper(COTTON));
+  say('  a proof sheet written, files handed over, prints judged');
   const printed = EDITIONS.flatMap((e) => e.runs.map(([, n]) => n)).reduce((a, b) => a + b);
   const sold = EDITIONS.flatMap((e) => e.sold).length;
   say(`  ${printed} impressions numbered, ${sold + OPEN_ORDERS.length} orders taken`);

@@ -17,6 +17,7 @@ import {
   getOrder,
   getWork,
   moveStock,
+  printFilesOf,
   proofsOf,
   readSettings,
 } from '@/data';
@@ -143,13 +144,14 @@ export async function proof(
   r: Round & { round: number; paperId: number },
 ) {
   await open.db.write(async (tx) => {
+    const file = (await printFilesOf(tx, workId)).find((f) => f.sizeKey === sizeKey);
     const id = await addProofRound(tx, {
       workId,
       sizeKey,
       paperId: r.paperId,
       round: r.round,
       route: r.route,
-      printFileId: null,
+      printFileId: file?.id ?? null,
       cost: minor(r.cost),
       remarks: r.remarks ?? '',
       sentAt: daysAgo(r.sent, 12),

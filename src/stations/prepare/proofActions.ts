@@ -1,17 +1,12 @@
 'use server';
-import { layOutProof, ppiOf, stepIn } from '@/core/prepare';
-import type { ProofLayout, ResolutionSheet } from '@/core/prepare';
-import { formatDay, formatDistance, mm } from '@/core/units';
-import { MOST_CHOICES, getRecipe, offeredSizes, papersToPrintOn } from '@/data';
-import { act, layOut, refuse, startJob, targetFor } from '@/studio';
-import type { ActionResult, SheetOrder } from '@/studio';
+import { act, refuse, startJob } from '@/studio';
+import type { ActionResult } from '@/studio';
 import { defineInput, json, optional, whole } from '@/studio/input';
-import { proofProblemWords, wishOf } from './proofWish';
+import { proofOrder } from './proofOrder';
 import type { ProofDesk } from './proofWish';
 import { RECIPE, recipeRefusal } from './recipeInput';
 import { sourceOf } from './sourceOf';
 import { PIECE_WORDS } from './sheetWords';
-import { stepSummary } from './words';
 
 const number = (minimum: number, maximum: number) => ({ type: 'number', minimum, maximum });
 
@@ -50,132 +45,19 @@ const order = defineInput({
   desk: DESK,
 });
 
-interface Captions {
-  title: string;
-  artist: string;
-  recipe: string;
-  colours: string;
-  day: string;
-  distance: (mm: number) => string;
-}
-
-/** The laid out proof with its words, as it is written. */
-function sheetOf(
-  layout: ProofLayout,
-  content: ResolutionSheet,
-  plans: Parameters<typeof layOutProof>[0]['sizes'],
-  say: Captions,
-): Pick<SheetOrder, 'parts' | 'words' | 'black'> {
-  const { recipe } = content;
-  const { pieces, overview, foot, check } = layout;
-  const planOf = (key: string) => plans.find((s) => s.sizeKey === key)!.plan;
-  const ppi = ppiOf(recipe);
-  const times = (factor: number) => `${factor.toFixed(2)} \u00d7`;
-  const low = Math.round((3.2 / 25.4) * ppi);
-  return {
-    parts: [
-      ...pieces.map(({ sizeKey, region, place }) => ({
-        plan: planOf(sizeKey),
-        recipe,
-        region,
-        place,
-      })),
-      ...(overview
-        ? [
-            {
-              plan: overview.plan,
-              recipe,
-              region: overview.plan.image,
-              place: overview.place,
-            },
-          ]
-        : []),
-    ],
-    words: [
-      ...pieces.flatMap(({ words, sizeLabel, factor, tests, standMm }, i) => [
-        {
-          ...words,
-          points: 6.5,
-          text: `${i + 1}  ${sizeLabel}, ${times(factor)}: ${PIECE_WORDS[tests]}`,
-        },
-        {
-          ...words,
-          top: words.top + low,
-          points: 6.5,
-          text: `judge from ${say.distance(standMm)}, not in the hand`,
-        },
-      ]),
-      {
-        ...foot[0]!,
-        points: 8,
-        text: `${say.title}, ${say.artist}: resolution proof, ${say.day}`,
-      },
-      { ...foot[1]!, points: 6.5, text: `${ppi} ppi, ${say.colours}; ${say.recipe}` },
-      {
-        ...check.words,
-        points: 6.5,
-        text: 'This line is 100 mm long. If it is not, the sheet was scaled: print it at 100 %.',
-      },
-    ],
-    black: [...check.line, ...(overview?.marks ?? [])],
-  };
-}
-
 /** Queues a resolution proof: pieces of the chosen sizes on one sheet. */
 export async function orderProofSheet(typed: unknown): Promise<ActionResult<number>> {
   return act(order, typed, {}, async (v, tools) => {
     const { studio, settings, at } = tools;
-    const db = studio.db.read;
     const source = await sourceOf(v.workId, tools);
     if ('ok' in source) return source;
     const { work, master } = source;
     const wrong = recipeRefusal(v.recipe);
     if (wrong) return refuse(wrong);
-    const [sizes, papers, named, into] = await Promise.all([
-      offeredSizes(db, work.id),
-      papersToPrintOn(db, MOST_CHOICES),
-      v.recipeId ? getRecipe(db, v.recipeId) : undefined,
-      targetFor(studio, v.recipe.convert.target),
-    ]);
-    const ppi = ppiOf(v.recipe);
-    const sheets = papers.map((p) => ({
-      name: p.name,
-      width: p.sheetWidth,
-      height: p.sheetHeight,
-    }));
-    const wish = wishOf(v.desk, master.facts, layOut(sizes, master, settings), sheets, ppi);
-    const layout = layOutProof(wish, master.facts);
-    if ('code' in layout) return refuse(proofProblemWords(layout, v.desk.places));
-    const { pieces, overview, width, height } = layout;
-    const content: ResolutionSheet = {
-      kind: 'resolution',
-      sheet: { width: layout.sheet.width, height: layout.sheet.height },
-      recipe: v.recipe,
-      recipeName: named ? `${named.name}, version ${named.version}` : null,
-      pieces: pieces.map(({ words: _, ...piece }) => piece),
-      overview: overview?.place ?? null,
-    };
-    const capture = stepIn(v.recipe, 'capture');
-    const output = stepIn(v.recipe, 'output');
-    const drawn = sheetOf(layout, content, wish.sizes, {
-      title: work.title,
-      artist: work.artist,
-      recipe: `${content.recipeName ? `${content.recipeName}: ` : ''}${capture ? `capture ${stepSummary(capture)}; ` : ''}sharpened ${output ? stepSummary(output) : 'not at all'}`,
-      colours: into.name,
-      day: formatDay(at, settings.locale),
-      distance: (length) => formatDistance(mm(length), settings.units, settings.locale),
-    });
-    const spec: SheetOrder = {
-      workId: work.id,
-      masterId: master.id,
-      width,
-      height,
-      ppi,
-      bits: v.recipe.file.bits,
-      target: v.recipe.convert.target,
-      ...drawn,
-      content,
-    };
+    const { recipe, recipeId, desk } = v;
+    const asked = { work, master, recipe, recipeId, desk, settings, at };
+    const spec = await proofOrder(studio, asked);
+    if (typeof spec === 'string') return refuse(spec);
     return (await startJob(studio, { kind: 'sheet', workId: work.id, spec, at })).id;
   });
 }

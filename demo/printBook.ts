@@ -1,0 +1,202 @@
+import { createHash } from 'node:crypto';
+import { writeFile } from 'node:fs/promises';
+import { plainRecipe, stepIn, withStep } from '@/core/prepare';
+import type { Opinion, Recipe, RouteWants } from '@/core/prepare';
+import { mm } from '@/core/units';
+import {
+  addDevice,
+  addErrandAnswer,
+  addPrintOpinion,
+  addPrintWish,
+  addProfile,
+  addRecipe,
+  addRoute,
+  currentMaster,
+  getErrand,
+  getWork,
+  printFilesOf,
+  readEntries,
+  readSettings,
+  routesNow,
+} from '@/data';
+import { keep, storePaths } from '@/engine';
+import { TIDEWRACK } from '@/standins';
+import { proofOrder } from '@/stations/prepare/proofOrder';
+import { handOver } from '@/studio/handOver';
+import type { Studio } from '@/studio/open';
+import { writeSheetFile } from '@/studio/sheetWork';
+import { COTTON, OFFSET } from './profiles/profiles';
+import { daysAgo } from './tradeSteps';
+
+const silent = () => undefined;
+const never = new AbortController().signal;
+
+/** Keeps a printer's profile; answers its hash. */
+async function profile(open: Studio, { icc, name }: typeof COTTON, space: 'RGB' | 'CMYK') {
+  const sha256 = createHash('sha256').update(icc).digest('hex');
+  const path = storePaths(open.home).temporary('.icc');
+  await writeFile(path, icc);
+  await keep(open.home, { path, sha256, bytes: icc.length });
+  const at = daysAgo(360, 9);
+  await open.db.write((tx) =>
+    addProfile(tx, { sha256, name, deviceClass: 'prtr', space, bytes: icc.length, at }),
+  );
+  return sha256;
+}
+
+/** The usual recipe with its output sharpening, and grain taken out where there is some. */
+function recipeWith(amount: number, radius: number, noise = 0): Recipe {
+  const plain = plainRecipe(300, radius);
+  const sharp = withStep(plain, 3, { ...stepIn(plain, 'output')!, amount });
+  return noise === 0
+    ? sharp
+    : withStep(sharp, 0, {
+        kind: 'capture',
+        on: true,
+        amount: 40,
+        radius: 0.8,
+        threshold: 3,
+        noise,
+        grain: 2.5,
+      });
+}
+
+/** Who prints, what they ask for, the recipes that are kept, and what a photograph came from. */
+export async function bench(open: Studio, photographs: number[]): Promise<void> {
+  await profile(open, COTTON, 'RGB');
+  const press = await profile(open, OFFSET, 'CMYK');
+  const wants: RouteWants = {
+    leastPpi: 240,
+    target: 'a98-rgb',
+    press: '',
+    bits: 8,
+    format: 'tiff',
+  };
+  const routes: [string, RouteWants][] = [
+    ['Own printer', wants],
+    ['Weir Lane Print Room', { ...wants, leastPpi: 200, press: `icc:${press}` }],
+    ['Tidewrack Print Rooms', { ...wants, leastPpi: 200 }],
+  ];
+  const recipes: [string, Recipe, string][] = [
+    ['Cotton, in the hand', recipeWith(60, 0.6), 'small prints on matte cotton'],
+    ['Cotton, across a room', recipeWith(85, 1.6), 'large prints on matte cotton'],
+    ['Film onto baryta', recipeWith(70, 1.1, 35), 'grain held back, not washed out'],
+  ];
+  const at = daysAgo(350, 9);
+  await open.db.write(async (tx) => {
+    for (const [name, asks] of routes)
+      await addRoute(tx, { name, folder: '', wants: asks, at });
+    for (const [name, recipe, remarks] of recipes)
+      await addRecipe(tx, { name, recipe, remarks, fromId: null, at });
+    const deviceId = await addDevice(
+      tx,
+      {
+        kind: 'film',
+        name: 'Reedscan 4000',
+        width: mm(36),
+        height: mm(24),
+        pixelsAcross: null,
+        pixelsDown: null,
+        nominalPpi: 4000,
+        measuredPpi: 3600,
+        focalLength: null,
+        memoryMegabytes: null,
+      },
+      at,
+    );
+    for (const workId of photographs) {
+      const wish = { workId, width: mm(700), height: mm(500), ppi: 300, deviceId };
+      await addPrintWish(tx, { ...wish, at });
+    }
+  });
+}
+
+/** What was thought of the proofs, one after the other. */
+const OPINIONS: (Partial<Opinion> & { remarks: string })[] = [
+  {
+    sharpness: 1,
+    halos: 1,
+    remarks: 'The ridges of the brush look etched; a little less.',
+  },
+  { sharpness: 0, tone: -1, remarks: 'Holds from across the table. Shadows closed.' },
+  { sharpness: 0, halos: 0, tone: 0, colour: 0, remarks: 'This is it.' },
+  { sharpness: -1, grain: 1, remarks: 'Soft on this paper, it drinks the ink.' },
+  {
+    sharpness: 0,
+    grain: 2,
+    colour: -1,
+    remarks: 'Grain shows in the sky; reds are quiet.',
+  },
+  {
+    sharpness: 0,
+    halos: 0,
+    tone: 0,
+    colour: 0,
+    remarks: 'Right, beside the original at the window.',
+  },
+];
+
+/** What was thought of every proof that came back. */
+export async function opinions(open: Studio): Promise<void> {
+  const proofs = (await readEntries(open.db.read, { kind: 'proofRound' }, 100)).reverse();
+  const none = { sharpness: null, grain: null, halos: null, tone: null, colour: null };
+  for (const [i, entry] of proofs.entries()) {
+    const said = OPINIONS[i % OPINIONS.length]!;
+    const opinion = { ...none, ...said, entryId: entry.id, photograph: null };
+    await open.db.write((tx) => addPrintOpinion(tx, { ...opinion, at: daysAgo(30, 11) }));
+  }
+}
+
+/** A resolution proof of two sizes of a work. */
+export async function proofSheet(open: Studio, workId: number, sizes: string[]) {
+  const db = open.db.read;
+  const [work, master, settings] = await Promise.all([
+    getWork(db, workId),
+    currentMaster(db, workId),
+    readSettings(db),
+  ]);
+  const at = daysAgo(6, 10);
+  const order = await proofOrder(open, {
+    work: work!,
+    master: master!,
+    settings,
+    recipe: recipeWith(85, 1.6),
+    recipeId: 2,
+    at,
+    desk: {
+      sizes,
+      places: [
+        { x: 0.72, y: 0.36, tests: 'tones' },
+        { x: 0.2, y: 0.4, tests: 'edges' },
+        { x: 0.4, y: 0.12, tests: 'gradient' },
+      ],
+      sheet: 'auto',
+      width: 70,
+      height: 55,
+      margin: 5,
+      overview: true,
+    },
+  });
+  if (typeof order === 'string') throw new Error(order);
+  await writeSheetFile(open, { ...order, at }, silent, never);
+}
+
+/** Print files of a work on their way to the lab, and what it said. */
+export async function errand(open: Studio, workId: number, paperId: number) {
+  const db = open.db.read;
+  const [files, routes] = await Promise.all([printFilesOf(db, workId), routesNow(db)]);
+  const route = routes.find((r) => r.name === TIDEWRACK.name)!;
+  const at = daysAgo(5, 15);
+  const items = files.map((f) => ({
+    printFileId: f.id,
+    paperId,
+    quantity: 3,
+    remarks: 'please leave the border',
+  }));
+  const id = await handOver(open, { workId, routeId: route.id, items, at }, silent, never);
+  const handed = (await getErrand(db, id))!;
+  const answer = await TIDEWRACK.take(handed.folder, daysAgo(4, 9).slice(0, 10));
+  const accepted = answer.items.filter((i) => i.accepted).length;
+  const said = { accepted, refused: answer.items.length - accepted, stage: answer.stage };
+  await open.db.write((tx) => addErrandAnswer(tx, handed, answer, said, daysAgo(4, 9)));
+}
