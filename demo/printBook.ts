@@ -171,6 +171,7 @@ export async function proofSheet(open: Studio, workId: number, sizes: string[]) 
         { x: 0.4, y: 0.12, tests: 'gradient' },
       ],
       sheet: 'auto',
+      own: { width: 300, height: 400 },
       width: 70,
       height: 55,
       margin: 5,

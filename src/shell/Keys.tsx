@@ -85,6 +85,7 @@ export function Keys({
     ['g', 'grey of the table: light, middle, dark'],
     ['↑ ↓', 'walk through a list; Enter opens the line'],
     ['+ −', 'step closer, step back, on the wall; scale a crop'],
+    ['b v', 'at Prepare: held, the patch untouched; the patch closer'],
     ['Esc', 'close what lies on top'],
     ['?', 'this list'],
   ];

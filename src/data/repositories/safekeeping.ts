@@ -14,6 +14,7 @@ export async function referredFiles(db: Reading): Promise<string[]> {
   const rows = await db.all<{ sha256: string }>(sql`
     SELECT sha256 FROM file UNION SELECT sha256 FROM print_file UNION SELECT sha256 FROM document
     UNION SELECT sha256 FROM profile UNION SELECT sha256 FROM sheet_file UNION SELECT pdf_sha256 FROM sheet_file
+    UNION SELECT photograph FROM print_opinion WHERE photograph IS NOT NULL
     ORDER BY sha256`);
   return rows.map((r) => r.sha256);
 }
@@ -44,7 +45,12 @@ export async function dependants(
   db: Reading,
   hashes: string[],
 ): Promise<{ sha256: string; what: string }[]> {
-  const [ofMasters, ofPrints, ofDocuments] = await Promise.all([
+  const others = sql`SELECT sha256, 'the profile ' || name AS what FROM profile WHERE sha256 IN ${hashes}
+    UNION ALL SELECT sha256, 'the sheet ' || name FROM sheet_file WHERE sha256 IN ${hashes}
+    UNION ALL SELECT pdf_sha256, 'the PDF of the sheet ' || name FROM sheet_file WHERE pdf_sha256 IN ${hashes}
+    UNION ALL SELECT o.photograph, 'a photograph of ' || e.what FROM print_opinion o
+      JOIN print_entry e ON e.id = o.entry_id WHERE o.photograph IN ${hashes}`;
+  const [ofMasters, ofPrints, ofDocuments, ofOthers] = await Promise.all([
     db
       .selectDistinct({ sha256: masters.sha256, name: masters.name, title: works.title })
       .from(masters)
@@ -60,6 +66,7 @@ export async function dependants(
       .from(documents)
       .innerJoin(orders, sql`${orders.id} = ${documents.orderId}`)
       .where(inArray(documents.sha256, hashes)),
+    db.all<{ sha256: string; what: string }>(others),
   ]);
   return [
     ...ofMasters.map((m) => ({
@@ -74,6 +81,7 @@ export async function dependants(
       sha256: d.sha256,
       what: `the ${d.kind} of order ${d.number}`,
     })),
+    ...ofOthers,
   ];
 }
 

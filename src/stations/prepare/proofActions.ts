@@ -13,7 +13,7 @@ const number = (minimum: number, maximum: number) => ({ type: 'number', minimum,
 const DESK = json<ProofDesk>('Proof sheet', {
   type: 'object',
   additionalProperties: false,
-  required: ['sizes', 'places', 'sheet', 'width', 'height', 'margin', 'overview'],
+  required: ['sizes', 'places', 'sheet', 'own', 'width', 'height', 'margin', 'overview'],
   properties: {
     sizes: { type: 'array', maxItems: 12, items: { type: 'string', maxLength: 60 } },
     places: {
@@ -31,6 +31,12 @@ const DESK = json<ProofDesk>('Proof sheet', {
       },
     },
     sheet: { type: 'string', maxLength: 120 },
+    own: {
+      type: 'object',
+      additionalProperties: false,
+      required: ['width', 'height'],
+      properties: { width: number(60, 1500), height: number(60, 1500) },
+    },
     width: number(15, 400),
     height: number(15, 400),
     margin: number(0, 40),

@@ -7,8 +7,10 @@ import { PIECE_WORDS } from './sheetWords';
 export interface ProofDesk {
   sizes: string[];
   places: ProofPlace[];
-  /** `auto`, or the name of a sheet. */
+  /** `auto`, `own`, or the name of a sheet. */
   sheet: string;
+  /** The sheet of one's own, mm. */
+  own: { width: number; height: number };
   /** mm. */
   width: number;
   height: number;
@@ -41,9 +43,15 @@ export function wishOf(
   ppi: number,
 ): ProofWish {
   const all = [...SHEET_CHOICES, ...papers];
+  const own = { name: 'own sheet', ...desk.own };
+  const sheets = {
+    auto: () => all,
+    own: () => [own],
+    named: () => all.filter((s) => s.name === desk.sheet),
+  }[desk.sheet === 'auto' || desk.sheet === 'own' ? desk.sheet : 'named']();
   return {
     ppi,
-    sheets: desk.sheet === 'auto' ? all : all.filter((s) => s.name === desk.sheet),
+    sheets,
     margin: desk.margin,
     piece: { width: desk.width, height: desk.height },
     places: desk.places,

@@ -109,6 +109,14 @@ export function FilesSheet(props: SheetProps) {
     : 3;
   const bytes = (plan.width * plan.height * channels * recipe.file.bits) / 8;
   const names = new Map(targetChoices(profiles));
+  /** The route whose wishes these are. */
+  const asked = view.routes.find(
+    ({ wants }) =>
+      wants.target === recipe.convert.target &&
+      wants.bits === recipe.file.bits &&
+      wants.format === recipe.file.format &&
+      wants.press === pair,
+  );
   return (
     <Bench>
       <Surface>
@@ -226,6 +234,27 @@ export function FilesSheet(props: SheetProps) {
               Download version {newest.version}
             </DownloadLink>
           </>
+        )}
+        {view.routes.length > 0 && (
+          <PlainChoice
+            label="as asked by"
+            value={asked ? String(asked.id) : ''}
+            options={[
+              ['', 'nobody in particular'],
+              ...view.routes.map((r) => [String(r.id), r.name] as const),
+            ]}
+            onChange={(id) => {
+              const route = view.routes.find((r) => String(r.id) === id);
+              if (!route) return;
+              const { target, bits, format, press } = route.wants;
+              desk.change({
+                ...recipe,
+                convert: { ...recipe.convert, target },
+                file: { ...recipe.file, bits, format },
+              });
+              setPair(press);
+            }}
+          />
         )}
         {presses.length > 0 && channels === 3 && (
           <PlainChoice

@@ -37,6 +37,7 @@ const USUAL: Desk = {
   sizes: [],
   places: [],
   sheet: 'auto',
+  own: { width: 300, height: 400 },
   width: 70,
   height: 55,
   margin: 5,
@@ -54,7 +55,7 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
   const [trouble, setTrouble] = useState<string | null>(null);
   const { run, sending, problem } = useAction(orderProofSheet, 'Proof sheet ordered.');
   const desk = useMemo<Desk>(
-    () => kept ?? { ...USUAL, sizes: [picked.key] },
+    () => ({ ...USUAL, sizes: [picked.key], ...kept }),
     [kept, picked.key],
   );
   const put = (over: Partial<Desk>) => keep({ ...desk, ...over });
@@ -257,6 +258,7 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
           value={desk.sheet}
           options={[
             ['auto', 'the one with least waste'],
+            ['own', 'a sheet of my own size'],
             ...[...SHEET_CHOICES, ...papers].map(
               (s) =>
                 [
@@ -267,6 +269,26 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
           ]}
           onChange={(sheet) => put({ sheet })}
         />
+        {desk.sheet === 'own' && (
+          <>
+            <NumberRow
+              label="sheet wide"
+              unit="mm"
+              value={desk.own.width}
+              limits={[60, 1500]}
+              step={5}
+              onChange={(width) => put({ own: { ...desk.own, width } })}
+            />
+            <NumberRow
+              label="sheet high"
+              unit="mm"
+              value={desk.own.height}
+              limits={[60, 1500]}
+              step={5}
+              onChange={(height) => put({ own: { ...desk.own, height } })}
+            />
+          </>
+        )}
         <label style={{ fontSize: 12.5 }}>
           <input
             type="checkbox"

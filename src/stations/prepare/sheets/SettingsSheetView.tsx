@@ -32,7 +32,7 @@ import { pointWords } from '../sheetWords';
 import { AxisFields } from './AxisFields';
 import { WrittenSheets } from './WrittenSheets';
 
-const ROOM = { width: 560, height: 400 };
+const ROOM = { width: 560, height: 400, beside: 236 };
 
 const Cells = styled.div`
   display: grid;
@@ -108,7 +108,9 @@ export function SettingsSheetView(props: SheetProps) {
     proportion: desk.of === 'whole' ? plan.image.width / plan.image.height : 1.25,
   });
   const { width, height } = laid ?? { width: 1, height: 1 };
-  const scale = Math.min(ROOM.width / width, ROOM.height / height);
+  // The cells of the last sheet lie under the drawing of the next.
+  const room = view.sheets.some((s) => s.kind === 'settings') ? ROOM.beside : ROOM.height;
+  const scale = Math.min(ROOM.width / width, room / height);
   const [w, h] = [width * scale, height * scale];
   const { source } = plan;
   const seen = (cell: { width: number; height: number }) => {
