@@ -131,7 +131,7 @@ test('make a resolution proof for two sizes, judge it, make the print file, hand
     'SELECT sha256, width_px, height_px, name, recipe_id FROM print_file',
   );
   expect(file).toMatchObject({ name: '30x40cm_slack-water_300ppi_v1.tif', recipe_id: 1 });
-  const { pieces } = JSON.parse(String(sheet!.content)) as ResolutionSheet;
+  const { pieces } = JSON.parse(sheet!.content as string) as ResolutionSheet;
   const own = pieces.filter((p) => p.sizeKey === SMALL);
   expect([own.length, pieces.length]).toEqual([3, 6]);
   // 30 x 40 cm with a border of 20 mm: 3543 px less 236 on either side.
@@ -139,8 +139,8 @@ test('make a resolution proof for two sizes, judge it, make the print file, hand
   for (const { region, place } of own) {
     const { width, height } = region;
     const there = { left: border.left + region.left, top: border.top + region.top };
-    const a = part(String(sheet!.sha256), Number(sheet!.width_px), place, width, height);
-    const b = part(String(file!.sha256), Number(file!.width_px), there, width, height);
+    const a = part(sheet!.sha256 as string, Number(sheet!.width_px), place, width, height);
+    const b = part(file!.sha256 as string, Number(file!.width_px), there, width, height);
     expect(a.equals(b)).toBe(true);
   }
 

@@ -32,16 +32,17 @@ export function axisWeights(
   const step = span / out;
   const stretch = Math.max(1, step);
   const reach = lobes * stretch;
-  const taps = Math.min(source, Math.ceil(2 * reach) + 1);
+  // Every kernel is 0 at its reach: what lies there is left out.
+  const taps = Math.min(source, Math.ceil(2 * reach));
   const first = new Int32Array(high - low);
   const weights = new Float32Array((high - low) * taps);
   for (let i = 0; i < first.length; i += 1) {
     const centre = from + (low + i + 0.5) * step - 0.5;
-    const lowest = Math.ceil(centre - reach);
+    const lowest = Math.floor(centre - reach) + 1;
     const start = Math.max(0, Math.min(source - taps, lowest));
     first[i] = start;
     let total = 0;
-    for (let j = lowest; j <= centre + reach; j += 1) {
+    for (let j = lowest; j < centre + reach; j += 1) {
       const w = weight((j - centre) / stretch);
       const at = Math.max(0, Math.min(source - 1, j)) - start;
       if (at < 0 || at >= taps) continue;

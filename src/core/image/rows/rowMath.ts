@@ -29,6 +29,17 @@ function fourMore(
     out[i]! += wa * a[i]! + wb * b[i]! + wc * c[i]! + wd * d[i]!;
 }
 
+/** Two more. */
+function twoMore(
+  a: Float32Array,
+  b: Float32Array,
+  wa: number,
+  wb: number,
+  out: Float32Array,
+): void {
+  for (let i = 0; i < out.length; i += 1) out[i]! += wa * a[i]! + wb * b[i]!;
+}
+
 /** One more. */
 function oneMore(a: Float32Array, w: number, out: Float32Array): void {
   for (let i = 0; i < out.length; i += 1) out[i]! += w * a[i]!;
@@ -46,6 +57,10 @@ export function weighedSum(
     const a = rows[k]!;
     if (k > 0 && k + 1 === count) {
       oneMore(a, weights[from + k]!, out);
+      continue;
+    }
+    if (k > 0 && k + 2 === count) {
+      twoMore(a, rows[k + 1]!, weights[from + k]!, weights[from + k + 1]!, out);
       continue;
     }
     const four = [a, rows[k + 1] ?? a, rows[k + 2] ?? a, rows[k + 3] ?? a] as const;
