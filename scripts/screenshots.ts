@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test';
+import type { Page } from '@playwright/test';
 
 /** Takes a picture of each main view of a running demo studio, 1280 x 800, into a folder. */
 const VIEWS: Record<string, string> = {
@@ -10,7 +11,9 @@ const VIEWS: Record<string, string> = {
   crop: '/works/4/size?sheet=fit&size=metricFrames-70x100',
   sheet: '/works/1/size?sheet=sheet&size=metricFrames-50x70',
   wall: '/works/1/size?sheet=view&size=metricFrames-50x70',
-  prepare: '/works/1/prepare?size=metricFrames-50x70',
+  prepare: '/works/1/prepare?size=metricFrames-70x100',
+  'proof-sheet': '/works/1/prepare?sheet=proof&size=metricFrames-50x70',
+  'hand-over': '/works/1/prepare?sheet=handOver&size=metricFrames-50x70',
   proof: '/works/1/proof?size=metricFrames-50x70',
   edition: '/works/1/edition?size=metricFrames-50x70&impression=number:12',
   price: '/works/1/price?size=metricFrames-50x70',
@@ -18,9 +21,27 @@ const VIEWS: Record<string, string> = {
   pack: '/works/3/pack?order=0456',
   papers: '/papers?paper=5',
   editions: '/editions',
-  orders: '/orders',
-  accounts: '/accounts',
-  log: '/log',
+  log: '/log?factor=0.9&source=painting',
+};
+
+/** What is pressed before the picture is taken. */
+const BEFORE: Record<string, (page: Page) => Promise<void>> = {
+  async prepare(page) {
+    const made = '[data-testid=patch][aria-busy=false]:not([data-made="0"])';
+    await page.waitForSelector(made);
+  },
+  async 'proof-sheet'(page) {
+    await page.getByRole('checkbox', { name: '70 × 100 cm' }).check();
+    await page.getByRole('button', { name: 'Propose pieces' }).click();
+    await page.getByRole('table', { name: 'Pieces' }).waitFor();
+  },
+  async 'hand-over'(page) {
+    await page
+      .getByRole('combobox', { name: 'to' })
+      .first()
+      .selectOption({ label: 'Tidewrack Print Rooms' });
+    await page.getByRole('checkbox').first().check();
+  },
 };
 
 const [folder = 'docs/screenshots', base = 'http://127.0.0.1:4173', ...only] =
@@ -44,7 +65,11 @@ page.on('pageerror', (e) => console.log('page error:', e.message.slice(0, 300)))
 for (const [name, path] of Object.entries(VIEWS)) {
   if (only.length > 0 && !only.includes(name)) continue;
   await page.goto(base + path);
-  await page.waitForTimeout(['capture', 'specks', 'wall'].includes(name) ? 2500 : 900);
+  await page.waitForTimeout(
+    ['capture', 'specks', 'wall', 'prepare'].includes(name) ? 2500 : 900,
+  );
+  await BEFORE[name]?.(page);
+  await page.waitForTimeout(BEFORE[name] ? 900 : 0);
   await page.screenshot({ path: `${folder}/${name}.png` });
 }
 await browser.close();

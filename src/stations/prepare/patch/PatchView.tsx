@@ -205,6 +205,11 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
           aria-label="Patch, as it prints"
           role="img"
         />
+        {made === 0 && !problem && (
+          <p style={{ position: 'absolute', inset: '40% 0 auto', textAlign: 'center' }}>
+            Reading the picture’s own pixels …
+          </p>
+        )}
         <b style={{ left: 6 }}>{beforeName}</b>
         {!blinking && shownWidth > 0 && (
           <>
