@@ -3,7 +3,7 @@ import { resolve } from 'node:path';
 import { serve } from './serve.mjs';
 import { build, packages, run } from './setup.mjs';
 
-packages();
+await packages();
 await build();
 const home = resolve(process.env.GLASSINE_HOME ?? './var/demo');
 run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], {

@@ -18,7 +18,7 @@ export function serve(home) {
 }
 
 if (process.argv[1]?.endsWith('serve.mjs')) {
-  packages();
+  await packages();
   await build();
   serve(resolve(process.env.GLASSINE_HOME ?? './var'));
 }

@@ -33,12 +33,26 @@ const hashOf = (...files) => {
   return hash.digest('hex');
 };
 
+/** The same, not waited for; other things are installed meanwhile. */
+const runs = (command, args, options = {}) =>
+  new Promise((done) => {
+    const child = spawn(command, args, { stdio: 'inherit', ...options });
+    child.on('error', (error) => {
+      throw error;
+    });
+    child.on('close', (status) => {
+      if (status === 0) return done();
+      console.error(`\n${command} ${args.join(' ')} ended with ${status}`);
+      process.exit(status ?? 1);
+    });
+  });
+
 /** Installs the locked packages when they are not there or the lock has changed. */
-export function packages() {
+export async function packages() {
   const wanted = hashOf('package-lock.json');
   if (existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted) return;
   console.log('Installing packages …');
-  run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
+  await runs('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
   writeFileSync(MARK, wanted);
 }
 
@@ -76,7 +90,7 @@ export async function build() {
 }
 
 /** Installs Debian packages that are not there. */
-export function debian(wanted) {
+export async function debian(wanted) {
   const missing = Object.entries(wanted)
     .filter(([, path]) => !existsSync(path))
     .map(([name]) => name);
@@ -85,8 +99,10 @@ export function debian(wanted) {
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
     const [command, ...rest] = [...sudo, 'apt-get', ...args];
-    run(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    return runs(command, rest, {
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   };
-  apt('update', '-qq');
-  apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
+  await apt('update', '-qq');
+  await apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
 }

@@ -6,12 +6,14 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { build, debian, packages } from './setup.mjs';
 
-packages();
-debian({
-  chromium: '/usr/bin/chromium',
-  'poppler-utils': '/usr/bin/pdftotext',
-  'liblcms2-utils': '/usr/bin/transicc',
-});
+await Promise.all([
+  packages(),
+  debian({
+    chromium: '/usr/bin/chromium',
+    'poppler-utils': '/usr/bin/pdftotext',
+    'liblcms2-utils': '/usr/bin/transicc',
+  }),
+]);
 
 const total = { passed: 0, failed: 0 };
 const note = (passed, failed) => {

@@ -57,7 +57,7 @@ function paperDistance(a: PrintCase, b: PrintCase): number {
 /**
  * The remembered prints nearest to a case, nearest first: by how far the enlargements are
  * apart (in doublings), the kind of source, the detail fraction, and the paper. What is not
- * asked (null) does not count.
+ * asked (null) does not count. Of those as near, the judged ones and the newer ones come first.
  */
 export function nearestPrints<P extends RememberedPrint>(
   asked: PrintCase,
@@ -78,7 +78,12 @@ export function nearestPrints<P extends RememberedPrint>(
       const distance = because.factor + because.source + because.detail + because.paper;
       return { print, distance, because };
     })
-    .sort((a, b) => a.distance - b.distance || b.print.id - a.print.id)
+    .sort(
+      (a, b) =>
+        a.distance - b.distance ||
+        Number(b.print.opinion !== null) - Number(a.print.opinion !== null) ||
+        b.print.id - a.print.id,
+    )
     .slice(0, most);
 }
 

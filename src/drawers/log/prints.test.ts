@@ -174,6 +174,18 @@ it('answers what worked, and proposes a recipe out of it', async () => {
   expect((await loadPrints({ factor: 'much' })).answer).toBeNull();
 });
 
+it('shows an edition’s numbers once, and the judged before them', async () => {
+  await here.open.db.write(async (tx) => {
+    const number = { editionId: here.editionId, series: 'number', sizeKey: SIZE } as const;
+    for (const day of [8, 9]) await assignNumber(tx, { ...number, at: at(day) });
+  });
+  const { answer } = await loadPrints({ factor: '3.2' });
+  expect(answer!.near.filter((n) => n.kind === 'impression').map((n) => n.what)).toEqual([
+    'impression 3/30',
+  ]);
+  expect(answer!.judged).toBe(1);
+});
+
 it('a recipe of an entry can be kept for Prepare', async () => {
   const proof = (await rows({ kind: 'proofRound' }))[0]!;
   expect(

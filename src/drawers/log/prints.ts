@@ -65,6 +65,25 @@ export async function withWords(db: Reading, entries: PrintEntry[]) {
 
 export type PrintRow = Awaited<ReturnType<typeof withWords>>[number];
 
+/** Of prints that are alike and of which nothing was said (an edition's numbers), the newest only. */
+function alikeOnce<P extends PrintEntry & RememberedPrint>(prints: P[]): P[] {
+  const seen = new Set<string>();
+  return prints.filter((p) => {
+    if (p.opinion !== null) return true;
+    const key = JSON.stringify([
+      p.kind,
+      p.workId,
+      p.sizeKey,
+      p.paperId,
+      p.factor,
+      p.recipe,
+    ]);
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}
+
 /** The nearest entries to what is asked, and a recipe out of them; null when nothing is asked. */
 async function answerTo(db: Reading, query: Query, filter: EntryFilter) {
   const read = question.read(query, context);
@@ -99,7 +118,7 @@ async function answerTo(db: Reading, query: Query, filter: EntryFilter) {
         ]
       : [],
   );
-  const near = nearestPrints(asked, remembered, NEAREST);
+  const near = nearestPrints(asked, alikeOnce(remembered), NEAREST);
   // A recipe comes from prints that were judged, the nearest of them.
   const judged = nearestPrints(
     asked,
@@ -114,7 +133,7 @@ async function answerTo(db: Reading, query: Query, filter: EntryFilter) {
     asked,
     near: near.map(({ distance, because }, i) => ({ ...rows[i]!, distance, because })),
     proposed: proposedRecipe(judged),
-    judged: judged.length,
+    judged: near.filter((n) => n.print.opinion !== null).length,
   };
 }
 

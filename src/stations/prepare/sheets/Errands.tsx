@@ -14,16 +14,20 @@ function ErrandRow({ errand }: { errand: ErrandView }) {
   return (
     <>
       <tr>
-        <td>
+        <td className="wrap">
           {errand.number} to {manifest.to}, {format.day(errand.at)}
         </td>
-        <td>
+        <td className="wrap">
           {answer
             ? `${STAGES[answer.stage]}, said ${format.day(errand.answeredAt!)}`
             : 'not answered yet'}
         </td>
-        <td>{answer?.printedOn ? `prints by ${format.day(answer.printedOn)}` : ''}</td>
-        <td>{answer?.sentOn ? `sends by ${format.day(answer.sentOn)}` : ''}</td>
+        <td className="wrap">
+          {answer?.printedOn ? `prints by ${format.day(answer.printedOn)}` : ''}
+        </td>
+        <td className="wrap">
+          {answer?.sentOn ? `sends by ${format.day(answer.sentOn)}` : ''}
+        </td>
         <td>
           <Button
             $small
