@@ -1,5 +1,6 @@
 import type { FileWish } from '@/core/prepare';
 import { houseFont } from './fonts';
+import { escaped } from './markup';
 import { openPicture, sharp } from './sharpSetup';
 import { xmpOf } from './tiffFields';
 import type { FileAbout } from './tiffFields';
@@ -21,9 +22,8 @@ const COVERS = 0.55;
 
 /** The words as a picture, as high as a share of the shorter side of what they are laid over. */
 async function drawn(words: string, colour: 'white' | 'black', shorter: number) {
-  const escaped = words.replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`);
   const text = {
-    text: `<span foreground="${colour}">${escaped}</span>`,
+    text: `<span foreground="${colour}">${escaped(words)}</span>`,
     ...houseFont(12),
     rgba: true,
     dpi: Math.max(20, Math.round((shorter * LETTERS * 72) / 12)),

@@ -1,9 +1,8 @@
-import { RGB_SPACES } from '@/core/colour';
+import { RGB_SPACES, decoded } from '@/core/colour';
 import type { MasterColour } from './masterColour';
 import { rowConverter } from './masterColour';
 
-const { g, a = 1, b = 0, c = 1, d = 0 } = RGB_SPACES.srgb.curve;
-const fromSrgb = (v: number): number => (v >= d ? (a * v + b) ** g : c * v);
+const fromSrgb = (v: number): number => decoded(RGB_SPACES.srgb.curve, v);
 
 /**
  * Linear light, 0..1, of neutral tones at even steps of a master's encoded scale, both ends

@@ -5,6 +5,7 @@ import { createDeflate } from 'node:zlib';
 import { intoEightBits } from '@/core/image';
 import type { PixelRect, PrintPlan, Recipe } from '@/core/prepare';
 import { houseFont } from './fonts';
+import { escaped } from './markup';
 import type { MasterColour } from './masterColour';
 import { pictureRows } from './printFilePass';
 import type { PrintTarget } from './printTarget';
@@ -107,9 +108,8 @@ class SheetSurface {
 
 /** Words as amounts of ink, row by row. */
 async function drawnWords({ text, points, wide }: SheetWords, ppi: number) {
-  const escaped = text.replace(/[&<>]/g, (c) => `&#${c.charCodeAt(0)};`);
   const { data, info } = await sharp({
-    text: { text: escaped, ...houseFont(points), dpi: ppi },
+    text: { text: escaped(text), ...houseFont(points), dpi: ppi },
   })
     .raw()
     .toBuffer({ resolveWithObject: true });

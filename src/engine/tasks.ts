@@ -10,7 +10,7 @@ import { joinStrips } from './tiffStrips';
 import { reopenPrintFile } from './reopenPrintFile';
 import { hashFile } from './store';
 import { colourTable, readPart } from './patchPass';
-import { lightnessOf } from './lightness';
+import { lightnessAt } from './lightness';
 import { reducePicture } from './reducePass';
 import { deflatedSamples, writeSheet } from './sheetPass';
 import { lookAt } from './lookPass';
@@ -56,7 +56,7 @@ export const TASKS = {
   sheet: writeSheet,
   deflatedSamples,
   reduce: reducePicture,
-  lightness: (input: { path: string }) => lightnessOf(input.path),
+  lightness: (input: { path: string }) => lightnessAt(input.path),
   part: readPart,
   colourTable,
   look: (input: Parameters<typeof lookAt>[0]) => lookAt(input),

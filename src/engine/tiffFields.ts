@@ -1,4 +1,5 @@
 import type { Compression } from '@/core/prepare';
+import { escaped } from './markup';
 
 /** What a file says of the picture in it. */
 export interface FileAbout {
@@ -57,8 +58,6 @@ const bytes = (tag: number, type: FieldType, data: Buffer): Field => ({
 
 const words = (tag: number, said: string): Field[] =>
   said === '' ? [] : [bytes(tag, 2, Buffer.from(`${said}\0`, 'utf8'))];
-
-const escaped = (said: string) => said.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
 
 /** The same words as an XMP packet (ISO 16684-1), which holds any letters. */
 export function xmpOf({ title, artist, copyright }: FileAbout): string {

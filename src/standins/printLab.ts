@@ -10,7 +10,6 @@ import type { HandOverManifest, ManifestItem } from '@/core/prepare';
 
 export type LabReason =
   | { code: 'missing' }
-  | { code: 'unlisted' }
   | { code: 'checksum' }
   | { code: 'unreadable' }
   | { code: 'name'; found: string }

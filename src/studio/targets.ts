@@ -1,5 +1,4 @@
 import { readFile } from 'node:fs/promises';
-import { RGB_SPACES } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import type { TargetId } from '@/core/prepare';
 import { getProfile } from '@/data';
@@ -10,8 +9,6 @@ import type { Studio } from './open';
 /** The hash of a stored profile that a target names; null for a space of our own. */
 export const profileOf = (target: TargetId): string | null =>
   target.startsWith('icc:') ? target.slice(4) : null;
-
-export const profileTarget = (sha256: string): TargetId => `icc:${sha256}`;
 
 /** The colours that a target stands for. Throws, in words, when its profile is gone. */
 export async function targetFor(
@@ -33,9 +30,3 @@ export async function targetFor(
     channels: row.space === 'CMYK' ? 4 : 3,
   };
 }
-
-/** A target by its name, as far as it can be told without reading profiles. */
-export const targetName = (target: string, profiles: ReadonlyMap<string, string>): string =>
-  profiles.get(target.replace(/^icc:/, '')) ??
-  (RGB_SPACES as Record<string, { name: string } | undefined>)[target]?.name ??
-  target;

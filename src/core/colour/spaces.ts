@@ -72,3 +72,11 @@ export const RGB_SPACES: Record<SpaceId, RgbSpace> = {
 };
 
 export const SPACE_IDS = Object.keys(RGB_SPACES) as SpaceId[];
+
+/** Linear light, 0..1, of an encoded value of a space, 0..1. */
+export const decoded = ({ g, a = 1, b = 0, c = 1, d = 0 }: ToneCurve, v: number): number =>
+  v >= d ? (a * v + b) ** g : c * v;
+
+/** CIE lightness L*, 0..100, of a luminance relative to white (CIE 15). */
+export const lightnessOf = (y: number): number =>
+  y > 216 / 24389 ? 116 * Math.cbrt(y) - 16 : (24389 / 27) * y;

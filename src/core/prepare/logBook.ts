@@ -1,4 +1,4 @@
-import { ppiOf, resampling, stepIn, withStep } from './recipe';
+import { NO_ADJUSTMENT, ppiOf, resampling, stepIn, withStep } from './recipe';
 import type { Recipe } from './recipe';
 
 /** Aspects of a print that are judged apart, each on a scale of its own; 0 is right. */
@@ -164,9 +164,7 @@ export function proposedRecipe<P extends RememberedPrint>(
   const place = recipe.steps.findIndex((s) => s.kind === 'adjust');
   const step = recipe.steps[place];
   if (step?.kind === 'adjust' && (opinion.tone || opinion.colour)) {
-    const bare = step.on
-      ? step
-      : { ...step, lightness: 0, contrast: 0, warmth: 0, saturation: 0 };
+    const bare = step.on ? step : { ...step, ...NO_ADJUSTMENT };
     const next = { ...bare, on: true };
     for (const [aspect, field, by] of [
       ['tone', 'lightness', 4],

@@ -1,5 +1,8 @@
-/** One arc minute of acuity, in inch-pixels: 1 inch / tan(1/60 degree). */
-const ACUITY_INCHES = 3438;
+import { crispFrom } from '../sizing';
+import { ppi as asPpi } from '../units';
+
+/** Print pixels in the smallest angle an eye parts (one arc minute) at a distance, mm. */
+const perMinute = (ppi: number, viewingMm: number) => viewingMm / crispFrom(asPpi(ppi));
 const round = (v: number) => Math.round(10 * v) / 10;
 
 /**
@@ -7,7 +10,7 @@ const round = (v: number) => Math.round(10 * v) / 10;
  * distance, between 0.6 and 2. Rule of thumb.
  */
 export const suggestedRadius = (ppi: number, viewingMm: number): number =>
-  round(Math.min(2, Math.max(0.6, ((viewingMm / 25.4 / ACUITY_INCHES) * ppi) / 2)));
+  round(Math.min(2, Math.max(0.6, perMinute(ppi, viewingMm) / 2)));
 
 export interface OutputSuggestion {
   amount: number;
@@ -27,7 +30,7 @@ export function suggestedOutput(
   viewingMm: number,
   factor: number,
 ): OutputSuggestion {
-  const pixelsPerMinute = (viewingMm / 25.4 / ACUITY_INCHES) * ppi;
+  const pixelsPerMinute = perMinute(ppi, viewingMm);
   return {
     amount: Math.round(Math.min(120, 60 + 40 * Math.max(0, factor - 1)) / 5) * 5,
     radius: suggestedRadius(ppi, viewingMm),

@@ -1,11 +1,11 @@
-import { asc, desc, eq, sql } from 'drizzle-orm';
+import { desc, eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { errandAnswers, errandItems, errands, routes } from '../schema';
 import { addLogLine } from './log';
 
 export type Route = typeof routes.$inferSelect;
 export type Errand = typeof errands.$inferSelect;
-export type ErrandItem = typeof errandItems.$inferSelect;
+type ErrandItem = typeof errandItems.$inferSelect;
 
 /** Keeps a route, or what it asks for from now on. */
 export async function addRoute(tx: Writing, route: Omit<Route, 'id'>): Promise<number> {
@@ -97,10 +97,3 @@ export async function errandsOf(db: Reading, workId: number): Promise<ErrandNow[
 
 export const getErrand = (db: Reading, id: number): Promise<Errand | undefined> =>
   db.query.errands.findFirst({ where: eq(errands.id, id) });
-
-export const itemsOfErrand = (db: Reading, errandId: number): Promise<ErrandItem[]> =>
-  db
-    .select()
-    .from(errandItems)
-    .where(eq(errandItems.errandId, errandId))
-    .orderBy(asc(errandItems.id));

@@ -1,4 +1,4 @@
-import { desc, eq, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { profiles, recipes } from '../schema';
 import { addLogLine } from './log';
@@ -40,10 +40,6 @@ export const recipesNow = (db: Reading): Promise<RecipeRow[]> =>
 
 export const getRecipe = (db: Reading, id: number): Promise<RecipeRow | undefined> =>
   db.query.recipes.findFirst({ where: eq(recipes.id, id) });
-
-/** All versions under a name, newest first. */
-export const versionsOfRecipe = (db: Reading, name: string): Promise<RecipeRow[]> =>
-  db.select().from(recipes).where(eq(recipes.name, name)).orderBy(desc(recipes.version));
 
 /** Keeps a printer's profile; one that is there already stays as it is. */
 export async function addProfile(tx: Writing, profile: ProfileRow): Promise<boolean> {

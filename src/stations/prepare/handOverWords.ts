@@ -6,8 +6,6 @@ export function reasonWords(reason: LabReason): string {
   switch (reason.code) {
     case 'missing':
       return 'it is not in the folder: hand it over again';
-    case 'unlisted':
-      return 'it is not in the manifest';
     case 'checksum':
       return 'its checksum is another: it was damaged on the way, hand it over again';
     case 'unreadable':

@@ -1,5 +1,6 @@
 import { printPlan } from '@/core/prepare';
 import type { ProofPlace, ProofProblem, ProofWish, SheetChoice } from '@/core/prepare';
+import { PAGES, nominalSize } from '@/core/sizing';
 import type { FitResult } from '@/core/sizing';
 import { PIECE_WORDS } from './sheetWords';
 
@@ -20,11 +21,11 @@ export interface ProofDesk {
 
 /** Standard sheets that everyone has, mm. */
 export const SHEET_CHOICES: SheetChoice[] = [
-  { name: 'A5', width: 148, height: 210 },
-  { name: 'A4', width: 210, height: 297 },
-  { name: 'A3', width: 297, height: 420 },
-  { name: 'A2', width: 420, height: 594 },
-  { name: 'Letter', width: 215.9, height: 279.4 },
+  ...['A5', 'A4', 'A3', 'A2'].flatMap((name) => {
+    const known = nominalSize(`isoA-${name}`);
+    return known ? [{ name, width: known.width, height: known.height }] : [];
+  }),
+  { name: 'Letter', ...PAGES.letter },
 ];
 
 interface OfferedSize {

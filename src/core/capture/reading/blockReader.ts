@@ -4,7 +4,8 @@ import type { Measured } from '../specks';
 import { NOISE_STEP, ToneCounter, countNoise, noNoise } from '../tone';
 import type { NoiseCounts, ToneCounts } from '../tone';
 import { reduction } from './blocks';
-import type { BlockPlace, Box } from './blocks';
+import type { Box } from '../../image';
+import type { BlockPlace } from './blocks';
 import { BlockPixels } from './blockPixels';
 
 const { ceil, floor, max, min } = Math;

@@ -1,15 +1,9 @@
+import { grown } from '../../image';
+import type { Box } from '../../image';
 import { HALO } from '../specks';
 
 /** Side of the blocks in which a picture is read, pixels; a multiple of every cell and tile. */
 export const BLOCK = 1024;
-
-/** A part of a picture, pixels; `right` and `bottom` are just outside. */
-export interface Box {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-}
 
 /** A block: the part that counts, and the part that is looked at. */
 export interface BlockPlace {
@@ -32,12 +26,7 @@ export function blocksOfRow(width: number, height: number, row: number): BlockPl
     };
     return {
       core,
-      seen: {
-        left: Math.max(0, core.left - HALO),
-        top: Math.max(0, top - HALO),
-        right: Math.min(width, core.right + HALO),
-        bottom: Math.min(height, bottom + HALO),
-      },
+      seen: grown(core, HALO, { width, height }),
     };
   });
 }

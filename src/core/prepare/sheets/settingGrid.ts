@@ -1,6 +1,5 @@
-import { withStep } from '../recipe';
 import type { Recipe } from '../recipe';
-import { INTENTS } from '../recipe';
+import { INTENTS, NO_ADJUSTMENT, withStep } from '../recipe';
 import type { SettingAxis } from './sheetContent';
 
 /** Values along one axis of a settings sheet: so many steps of a size about what the recipe has, or words. */
@@ -61,9 +60,7 @@ export function setPoint(recipe: Recipe, { axis, value }: AxisPoint): Recipe {
   const at = recipe.steps.findIndex((s) => s.kind === kind);
   const step = recipe.steps[at];
   if (step?.kind === 'adjust' && isAdjusted(axis)) {
-    const bare = step.on
-      ? step
-      : { ...step, lightness: 0, contrast: 0, warmth: 0, saturation: 0 };
+    const bare = step.on ? step : { ...step, ...NO_ADJUSTMENT };
     return withStep(recipe, at, { ...bare, on: true, [axis]: Number(value) });
   }
   return step?.kind === 'output'
