@@ -1,5 +1,3 @@
-import { createHash } from 'node:crypto';
-import { writeFile } from 'node:fs/promises';
 import { plainRecipe, stepIn, withStep } from '@/core/prepare';
 import type { Opinion, Recipe, RouteWants } from '@/core/prepare';
 import { mm } from '@/core/units';
@@ -19,7 +17,7 @@ import {
   readSettings,
   routesNow,
 } from '@/data';
-import { keep, storePaths } from '@/engine';
+import { keepBytes } from '@/engine';
 import { TIDEWRACK } from '@/standins';
 import { proofOrder } from '@/stations/prepare/proofOrder';
 import { handOver } from '@/studio/handOver';
@@ -33,10 +31,7 @@ const never = new AbortController().signal;
 
 /** Keeps a printer's profile; answers its hash. */
 async function profile(open: Studio, { icc, name }: typeof COTTON, space: 'RGB' | 'CMYK') {
-  const sha256 = createHash('sha256').update(icc).digest('hex');
-  const path = storePaths(open.home).temporary('.icc');
-  await writeFile(path, icc);
-  await keep(open.home, { path, sha256, bytes: icc.length });
+  const sha256 = await keepBytes(open.home, icc);
   const at = daysAgo(360, 9);
   await open.db.write((tx) =>
     addProfile(tx, { sha256, name, deviceClass: 'prtr', space, bytes: icc.length, at }),

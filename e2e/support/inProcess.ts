@@ -37,6 +37,10 @@ export interface InProcess {
   end(): void;
 }
 
+/** Threads that do the work, for tests that want it done; called before anything is ordered. */
+export const startRealWorkers = (): void =>
+  startWorkersBy(() => new Worker(join(process.cwd(), 'scripts/worker.mjs')));
+
 /** A small studio opened in this very process, for actions and views without a server. */
 export async function inProcess(
   made: { editionOf?: number; numbered?: number; orders?: number; empty?: boolean } = {},

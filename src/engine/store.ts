@@ -2,7 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
-import type { Readable } from 'node:stream';
+import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
 /** Folders of the data folder. */
@@ -93,6 +93,13 @@ export async function settle(temporary: string, final: string): Promise<void> {
 export async function keep(home: string, received: Received): Promise<void> {
   if (await isWhole(home, received.sha256)) await rm(received.path, { force: true });
   else await settle(received.path, storePaths(home).file(received.sha256));
+}
+
+/** Keeps what was made in memory; answers its hash. */
+export async function keepBytes(home: string, bytes: Uint8Array): Promise<string> {
+  const received = await receive(home, Readable.from([bytes]), Infinity);
+  await keep(home, received);
+  return received.sha256;
 }
 
 /** Whether a stored file is there with the bytes that its hash stands for. */

@@ -22,7 +22,7 @@ import {
   paperNames,
   readSettings,
 } from '@/data';
-import { Cancelled, hashFile, storePaths } from '@/engine';
+import { Cancelled, runInWorker, storePaths } from '@/engine';
 import type { Progress } from '@/engine';
 import { nominalSize } from '@/core/sizing';
 import { now } from './open';
@@ -123,7 +123,8 @@ export async function handOver(
         copy,
         constants.COPYFILE_FICLONE,
       );
-      if ((await hashFile(copy)) !== file.sha256)
+      const silent = () => undefined;
+      if ((await runInWorker('hash', { path: copy }, silent, signal)) !== file.sha256)
         throw new Error(
           `the copy of ${file.name} is not the file that was written: the stored file or the disk is damaged. Write the file again`,
         );

@@ -3,7 +3,7 @@ import { checksumCheck, fileName, ppiOf, verifyPrintFile } from '@/core/prepare'
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { addPrintFile, filesOf, getMaster, getRecipe, getWork } from '@/data';
 import type { PrintFile, Writing } from '@/data';
-import { fillPrintFile, hashFile, keep, partOf, runInWorker, storePaths } from '@/engine';
+import { fillPrintFile, keep, partOf, runInWorker, storePaths } from '@/engine';
 import type { PrintTarget, Progress } from '@/engine';
 import { colourOf, ensureWorkingCopy } from './masterWork';
 import { now } from './open';
@@ -130,7 +130,8 @@ export async function writePrintFile(
     const sha256 = await runInWorker('hash', { path: target }, silent, signal);
     const { size: bytes } = await stat(target);
     await keep(open.home, { path: target, sha256, bytes });
-    checks.push(checksumCheck(sha256, await hashFile(paths.file(sha256))));
+    const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
+    checks.push(checksumCheck(sha256, kept));
     return await open.db.write(async (tx) => {
       const { name, version, taken } = await nameOfFile(tx, order, into, at);
       if (taken) throw new Error(nameTaken(name));

@@ -1,10 +1,9 @@
-import { mkdir, rm, stat, writeFile } from 'node:fs/promises';
-import { createHash } from 'node:crypto';
+import { mkdir, rm, stat } from 'node:fs/promises';
 import { checksumCheck, slug, verifyPrintFile } from '@/core/prepare';
 import type { Conversion, PixelRect, SheetContent } from '@/core/prepare';
 import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
 import { rasterPdf } from '@/documents';
-import { hashFile, keep, partOf, runInWorker, storePaths } from '@/engine';
+import { keep, keepBytes, partOf, runInWorker, storePaths } from '@/engine';
 import type { Progress, SheetPart, SheetWords } from '@/engine';
 import { colourOf, ensureWorkingCopy } from './masterWork';
 import { now } from './open';
@@ -38,15 +37,6 @@ const nameOf = (order: SheetOrder, title: string, count: number): string => {
   const kind = KINDS[order.content.kind];
   return `${cm(order.width)}x${cm(order.height)}cm_${kind}_${slug(title)}_${count}.tif`;
 };
-
-/** Keeps bytes under their hash. */
-async function keepBytes(open: Studio, bytes: Uint8Array): Promise<string> {
-  const path = storePaths(open.home).temporary();
-  const sha256 = createHash('sha256').update(bytes).digest('hex');
-  await writeFile(path, bytes, { flush: true });
-  await keep(open.home, { path, sha256, bytes: bytes.length });
-  return sha256;
-}
 
 /** Writes a sheet as TIFF and PDF, reopens and checks it, keeps both and notes it down. */
 export async function writeSheetFile(
@@ -106,12 +96,13 @@ export async function writeSheetFile(
     const shape = { path, width, height, channels: into.channels, bits };
     const deflated = await runInWorker('deflatedSamples', shape, silent, signal);
     const page = { width, height, ppi, channels: into.channels, deflated, icc: into.icc };
-    const pdfSha256 = await keepBytes(open, await rasterPdf(page, about));
+    const pdfSha256 = await keepBytes(open.home, await rasterPdf(page, about));
     progress('taking its checksum', 0.97);
     const sha256 = await runInWorker('hash', { path }, silent, signal);
     const { size: bytes } = await stat(path);
     await keep(open.home, { path, sha256, bytes });
-    checks.push(checksumCheck(sha256, await hashFile(paths.file(sha256))));
+    const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
+    checks.push(checksumCheck(sha256, kept));
     return await open.db.write(async (tx) =>
       addSheetFile(tx, {
         workId,

@@ -77,22 +77,18 @@ export interface ErrandNow extends Errand {
 
 /** Errands of a work with the newest answer to each, newest first. */
 export async function errandsOf(db: Reading, workId: number): Promise<ErrandNow[]> {
-  const own = await db
-    .select()
+  const newest = sql`${errandAnswers.id} = (SELECT max(a.id) FROM errand_answer a WHERE a.errand_id = ${errands.id})`;
+  const rows = await db
+    .select({ errand: errands, answer: errandAnswers })
     .from(errands)
+    .leftJoin(errandAnswers, newest)
     .where(eq(errands.workId, workId))
     .orderBy(desc(errands.id));
-  return Promise.all(
-    own.map(async (errand) => {
-      const [last] = await db
-        .select()
-        .from(errandAnswers)
-        .where(eq(errandAnswers.errandId, errand.id))
-        .orderBy(desc(errandAnswers.id))
-        .limit(1);
-      return { ...errand, answer: last?.answer ?? null, answeredAt: last?.at ?? null };
-    }),
-  );
+  return rows.map(({ errand, answer }) => ({
+    ...errand,
+    answer: answer?.answer ?? null,
+    answeredAt: answer?.at ?? null,
+  }));
 }
 
 export const getErrand = (db: Reading, id: number): Promise<Errand | undefined> =>

@@ -1,4 +1,3 @@
-import { Readable } from 'node:stream';
 import {
   Refused,
   addDocument,
@@ -8,7 +7,7 @@ import {
   shipOrder,
 } from '@/data';
 import type { Order } from '@/data';
-import { keep, receive } from '@/engine';
+import { keepBytes } from '@/engine';
 import { CARRIERS, simulatedLabelPrinter } from '@/standins';
 import type { Quote } from '@/standins';
 import type { Studio } from '@/studio';
@@ -39,9 +38,8 @@ export async function sealOrder(
   );
   const kept = await Promise.all(
     made.map(async ({ kind, name, pdf }) => {
-      const received = await receive(open.home, Readable.from([pdf]), 1e8);
-      await keep(open.home, received);
-      return { orderId: order.id, kind, name, sha256: received.sha256, at };
+      const sha256 = await keepBytes(open.home, pdf);
+      return { orderId: order.id, kind, name, sha256, at };
     }),
   );
   const used =

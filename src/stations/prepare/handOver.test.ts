@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import sharp from 'sharp';
-import { inProcess, SIZE } from '../../../e2e/support/inProcess';
+import { inProcess, SIZE, startRealWorkers } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { plainRecipe } from '@/core/prepare';
@@ -59,6 +59,7 @@ async function file(name: string, ppi: number, checks: Check[] = [], bits: 8 | 1
 
 beforeAll(async () => {
   here = await inProcess();
+  startRealWorkers();
   await file('30x40cm_slack-water_250ppi_v1.tif', 250);
   await file('slack-water.tif', 72);
   await file('30x40cm_failed.tif', 250, [
