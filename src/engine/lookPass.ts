@@ -1,11 +1,7 @@
 import sharp from 'sharp';
-import {
-  axisWeights,
-  intoSixteenBits,
-  resampleAcross,
-  weighedSum,
-  zoomLevels,
-} from '@/core/image';
+import { chain, intoSixteenBits, resample, zoomLevels } from '@/core/image';
+import type { Box } from '@/core/image';
+import { DEFAULT_KERNEL } from '@/core/prepare';
 import type { PixelRect } from '@/core/prepare';
 import { rowConverter } from './masterColour';
 import type { MasterColour, RowConverter } from './masterColour';
@@ -37,68 +33,8 @@ interface Grid {
 
 /** Print pixels under a pixel of the screen from which on the print's own grid is not seen. */
 const GRID_UNSEEN = 2;
-const REACH = 3;
-
-/** Where an output window takes its samples from: the whole grid's axis, but only that part of it. */
-interface Axis {
-  /** Start and length of the source under the window, in source pixels (fractional). */
-  from: number;
-  span: number;
-  length: number;
-}
-
-const axis = (
-  from: number,
-  span: number,
-  whole: number,
-  at: number,
-  length: number,
-): Axis => ({
-  from: from + (span / whole) * at,
-  span: (span / whole) * length,
-  length,
-});
-
-/** Whole source pixels that a kernel over an axis reaches, within the source. */
-function reached({ from, span, length }: Axis, source: number) {
-  const reach = Math.ceil(REACH * Math.max(1, span / length)) + 1;
-  const low = Math.max(0, Math.floor(from) - reach);
-  const high = Math.min(source, Math.ceil(from + span) + reach);
-  return { low, high: Math.max(low + 1, high) };
-}
-
-/** Resamples a grid of which `left`, `top` is where it lies in its source. */
-function resample(
-  grid: Grid,
-  at: { left: number; top: number },
-  across: Axis,
-  down: Axis,
-): Grid & { data: Float32Array } {
-  const { channels, width, height } = grid;
-  const weights = (source: number, { from, span, length }: Axis, low: number) =>
-    axisWeights({ kernel: 'lanczos3', source, from: from - low, span, out: length });
-  const h = weights(width, across, at.left);
-  const v = weights(height, down, at.top);
-  const samples = width * channels;
-  const row = across.length * channels;
-  const wide = Array.from({ length: height }, (_, y) => {
-    const out = new Float32Array(row);
-    resampleAcross(grid.data.subarray(y * samples, (y + 1) * samples), channels, h, out);
-    return out;
-  });
-  const data = new Float32Array(row * down.length);
-  for (let y = 0; y < down.length; y += 1) {
-    const first = v.first[y]!;
-    const under = wide.slice(first, first + v.taps);
-    weighedSum(under, v.weights, y * v.taps, data.subarray(y * row, (y + 1) * row));
-  }
-  return { data, width: across.length, height: down.length, channels };
-}
-
-type Region = { left: number; top: number; right: number; bottom: number };
-
 /** Pixels of the full-resolution master. */
-function fullRegion(source: PixelSource, { left, top, right, bottom }: Region): Grid {
+function fullRegion(source: PixelSource, { left, top, right, bottom }: Box): Grid {
   const samples = source.part(top, bottom - top, { left, right });
   return {
     data: samples.subarray(0, (right - left) * (bottom - top) * source.channels),
@@ -112,7 +48,7 @@ function fullRegion(source: PixelSource, { left, top, right, bottom }: Region): 
 function copyTile(
   tile: { data: Uint8Array; width: number; height: number },
   at: { left: number; top: number },
-  { left, top, right, bottom }: Region,
+  { left, top, right, bottom }: Box,
   out: Float32Array,
 ): void {
   const width = right - left;
@@ -128,7 +64,7 @@ function copyTile(
 }
 
 /** Pixels of a halved level, out of its tiles; in the screen's colours. */
-async function levelRegion(folder: string, level: number, region: Region): Promise<Grid> {
+async function levelRegion(folder: string, level: number, region: Box): Promise<Grid> {
   const { left, top, right, bottom } = region;
   const width = right - left;
   const data = new Float32Array(width * (bottom - top) * 3);
@@ -196,65 +132,54 @@ async function onScreen(
 }
 
 /**
- * A window of a print, PNG in sRGB: the master's pixels resampled to the print's with the
- * kernel of the print file, and these to the screen's. Where the screen shows the print so
- * small that its own pixels are not seen, straight to the screen's; where it takes the
- * picture at less than half its pixels, from its halved levels. Only the pixels under the
- * window are read.
+ * A window of a print, PNG in sRGB: the master's pixels resampled to the print's by the step
+ * of the print file, and these to the screen's. Where the screen shows the print so small that
+ * its own pixels are not seen, straight to the screen's; where it takes the picture at less
+ * than half its pixels, from its halved levels. Only the pixels under the window are read.
  */
 export async function lookAt(work: LookWork): Promise<Uint8Array> {
   const { part, print, screen, window } = work;
   const source = await PixelSource.open(work.pixels);
   try {
-    const step = print.width / screen.width;
-    const seen = step <= GRID_UNSEEN;
-    const across = {
-      whole: seen ? print.width : screen.width,
-      at: window.left,
-      length: window.width,
-    };
-    const down = {
-      whole: seen ? print.height : screen.height,
-      at: window.top,
-      length: window.height,
-    };
-    const toScreen = {
-      across: axis(0, print.width, screen.width, window.left, window.width),
-      down: axis(0, print.height, screen.height, window.top, window.height),
-    };
-    if (seen) {
-      const x = reached(toScreen.across, print.width);
-      const y = reached(toScreen.down, print.height);
-      Object.assign(across, { at: x.low, length: x.high - x.low });
-      Object.assign(down, { at: y.low, length: y.high - y.low });
-    }
-    const reduced = part.width / across.whole;
-    const halvings = Math.max(0, Math.floor(Math.log2(reduced / 2)));
+    const seen = print.width / screen.width <= GRID_UNSEEN;
+    const first = seen ? print : screen;
+    const halvings = Math.max(0, Math.floor(Math.log2(part.width / first.width / 2)));
     const level = zoomLevels(source.width, source.height, TILE)[halvings]!;
-    const scale = halvings === 0 ? 1 : 2 ** halvings;
-    const h = axis(
-      part.left / scale,
-      part.width / scale,
-      across.whole,
-      across.at,
-      across.length,
-    );
-    const v = axis(part.top / scale, part.height / scale, down.whole, down.at, down.length);
-    const x = reached(h, level.width);
-    const y = reached(v, level.height);
-    const region = { left: x.low, right: x.high, top: y.low, bottom: y.high };
+    const scale = 2 ** halvings;
+    const channels = halvings === 0 ? source.channels : 3;
+    const kernel = DEFAULT_KERNEL;
+    const shape = { width: level.width, height: level.height, channels };
+    const taken = {
+      left: part.left / scale,
+      top: part.top / scale,
+      width: part.width / scale,
+      height: part.height / scale,
+    };
+    const made = resample(shape, { kernel, part: taken, ...first });
+    const whole = { left: 0, top: 0, ...print };
+    const steps = seen
+      ? [made, resample(made.out, { kernel, part: whole, ...screen })]
+      : [made];
+    const { left, top, width, height } = window;
+    const box = { left, top, right: left + width, bottom: top + height };
+    const data = new Float32Array(width * height * channels);
+    let at = 0;
+    const { fed, take } = chain(steps, box, (row) => {
+      data.set(row, at);
+      at += row.length;
+    });
     const grid =
       halvings === 0
-        ? fullRegion(source, region)
-        : await levelRegion(work.tilesFolder, level.level, region);
-    const printed = resample(grid, region, h, v);
-    const shown = seen
-      ? resample(printed, { left: across.at, top: down.at }, toScreen.across, toScreen.down)
-      : printed;
-    const pixels = await onScreen(shown, work, halvings > 0);
-    return await sharp(pixels, {
-      raw: { width: shown.width, height: shown.height, channels: 3 },
-    })
+        ? fullRegion(source, fed)
+        : await levelRegion(work.tilesFolder, level.level, fed);
+    const samples = grid.width * channels;
+    const row = new Float32Array(samples);
+    for (let y = 0; y < grid.height; y += 1) {
+      row.set(grid.data.subarray(y * samples, (y + 1) * samples));
+      take(row);
+    }
+    const pixels = await onScreen({ data, width, height, channels }, work, halvings > 0);
+    return await sharp(pixels, { raw: { width, height, channels: 3 } })
       .png({ compressionLevel: 1 })
       .toBuffer();
   } finally {
