@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { workingCopyOf } from '../../e2e/support/master';
 import { deadLeaves } from '../../e2e/support/pictures';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { intoEightBits } from '@/core/image';
@@ -23,23 +24,8 @@ let base: Pick<LookWork, 'pixels' | 'tilesFolder' | 'colour'>;
 
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'look-'));
-  const path = join(folder, 'leaves.tif');
-  const icc = iccProfile(RGB_SPACES['a98-rgb']);
-  const facts16 = {
-    width: SIDE,
-    height: SIDE,
-    channels: 3,
-    bits: 16,
-    ppi: 300,
-    icc,
-  } as const;
-  const writer = await createTiff(path, facts16);
-  await writer.write(deadLeaves(SIDE, 5).data);
-  await writer.finish();
-  const { facts } = await readMaster(path, 1);
-  const pixels = join(folder, 'pixels.v');
-  await decodeMaster({ path, facts, part: join(folder, 'part.v'), target: pixels }, silent);
-  const colour = { icc, assumedSpace: null };
+  const leaves = { width: SIDE, height: SIDE, data: deadLeaves(SIDE, 5).data };
+  const { pixels, colour } = await workingCopyOf(folder, leaves, 'a98-rgb');
   const tilesFolder = join(folder, 'tiles');
   const work = {
     pixels,

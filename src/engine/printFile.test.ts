@@ -2,7 +2,7 @@ import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { COTTON, OFFSET } from '../../demo/profiles/profiles';
-import { RGB_SPACES, iccProfile } from '@/core/colour';
+import { samplesBy, workingCopyOf } from '../../e2e/support/master';
 import { plainRecipe, printPlan, verifyPrintFile } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { fitToSheet, plainLayout } from '@/core/sizing';
@@ -13,12 +13,10 @@ import { inStrips, layOutPrintFile, layoutOf, printFileRows } from './printFileP
 import type { PrintFileWork } from './printFilePass';
 import { spaceTarget } from './printTarget';
 import type { PrintTarget } from './printTarget';
-import { readMaster } from './readMaster';
 import { reopenPrintFile } from './reopenPrintFile';
 import { sharp } from './sharpSetup';
 import { joinStrips } from './tiffStrips';
 import { createTiff, rowsPerStrip } from './tiffWriter';
-import { decodeMaster } from './workingCopy';
 
 const WIDTH = 320;
 const HEIGHT = 240;
@@ -36,31 +34,16 @@ const cmyk: PrintTarget = { ...OFFSET, channels: 4 };
 
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'print-'));
-  const path = join(folder, 'master.tif');
-  const icc = iccProfile(RGB_SPACES['prophoto-rgb']);
-  const layout = {
-    width: WIDTH,
-    height: HEIGHT,
-    channels: 3,
-    bits: 16,
-    ppi: 600,
-    icc,
-  } as const;
-  const writer = await createTiff(path, layout);
-  const row = new Uint16Array(WIDTH * 3);
-  for (let y = 0; y < HEIGHT; y += 1) {
-    for (let x = 0; x < WIDTH; x += 1) {
-      row[x * 3] = 8000 + (x / WIDTH) * 40000;
-      row[x * 3 + 1] = 30000 + 15000 * Math.sin(y / 5);
-      row[x * 3 + 2] = 20000;
-    }
-    await writer.write(row);
-  }
-  await writer.finish();
-  const { facts } = await readMaster(path, 1);
-  const pixels = join(folder, 'pixels.v');
-  await decodeMaster({ path, facts, part: join(folder, 'part.v'), target: pixels }, silent);
-  made = { pixels, colour: { icc, assumedSpace: null } };
+  made = await workingCopyOf(
+    folder,
+    samplesBy(WIDTH, HEIGHT, (x, y, c) =>
+      c === 0
+        ? 8000 + (x / WIDTH) * 40000
+        : c === 1
+          ? 30000 + 15000 * Math.sin(y / 5)
+          : 20000,
+    ),
+  );
 });
 afterAll(() => rm(folder, { recursive: true, force: true }));
 

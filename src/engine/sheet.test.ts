@@ -3,18 +3,17 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { inflateSync } from 'node:zlib';
 import { OFFSET } from '../../demo/profiles/profiles';
-import { RGB_SPACES, iccProfile } from '@/core/colour';
+import { samplesBy, workingCopyOf } from '../../e2e/support/master';
 import { plainRecipe, withStep } from '@/core/prepare';
 import type { PixelRect, PrintPlan, Recipe } from '@/core/prepare';
 import { unpackWoff } from './fonts';
-import { layOutPrintFile, printFileRows } from './printFilePass';
+import { PixelSource } from './pixelSource';
+import { layOutPrintFile, pictureRows, printFileRows } from './printFilePass';
 import { spaceTarget } from './printTarget';
 import type { PrintTarget } from './printTarget';
-import { readMaster } from './readMaster';
+import { reducePicture } from './reducePass';
 import { deflatedSamples, writeSheet } from './sheetPass';
 import type { SheetWork } from './sheetPass';
-import { createTiff } from './tiffWriter';
-import { decodeMaster } from './workingCopy';
 
 const silent = () => undefined;
 const about = { title: 'Slack Water', artist: 'S. Q.', copyright: '' };
@@ -24,28 +23,9 @@ let made: Pick<SheetWork, 'pixels' | 'colour'>;
 
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'sheet-'));
-  const path = join(folder, 'master.tif');
-  const icc = iccProfile(RGB_SPACES['prophoto-rgb']);
-  const layout = {
-    width: SIDE,
-    height: SIDE,
-    channels: 3,
-    bits: 16,
-    ppi: 300,
-    icc,
-  } as const;
-  const writer = await createTiff(path, layout);
   const wild = (i: number) => (Math.imul(i + 7, 2654435761) >>> 14) & 32767;
-  const row = new Uint16Array(SIDE * 3);
-  for (let y = 0; y < SIDE; y += 1) {
-    for (let i = 0; i < row.length; i += 1) row[i] = 12000 + wild(y * row.length + i);
-    await writer.write(row);
-  }
-  await writer.finish();
-  const { facts } = await readMaster(path, 1);
-  const pixels = join(folder, 'pixels.v');
-  await decodeMaster({ path, facts, part: join(folder, 'part.v'), target: pixels }, silent);
-  made = { pixels, colour: { icc, assumedSpace: null } };
+  const at = (x: number, y: number, c: number) => 12000 + wild((y * SIDE + x) * 3 + c);
+  made = await workingCopyOf(folder, samplesBy(SIDE, SIDE, at));
 });
 afterAll(() => rm(folder, { recursive: true, force: true }));
 
@@ -177,6 +157,68 @@ it('goes into a document as it is, 16 bit rounded to 8', async () => {
   expect(eight).toHaveLength(width * height * 3);
   for (let i = 0; i < eight.length; i += 997)
     expect(eight[i]).toBe(Math.round((deep.readUInt16LE(i * 2) * 255) / 65535));
+});
+
+it('small parts are made of the reduced copy: the whole of what is printed, and no corner of it', async () => {
+  const reduced = join(folder, 'reduced.v');
+  const part = { left: 3.5, top: 2, width: SIDE - 7, height: SIDE - 7 };
+  await reducePicture(
+    { pixels: made.pixels, part, width: 80, height: 80, target: reduced },
+    silent,
+  );
+  const copy = await PixelSource.open(reduced);
+  expect([copy.width, copy.height, copy.channels, copy.bits]).toEqual([80, 80, 3, 16]);
+  const rows = [...(await copy.rows(0, 80))];
+  await copy.close();
+  // As the print file's own step has it.
+  const image = { left: 0, top: 0, width: 80, height: 80 };
+  const recipe80 = { ...recipe, steps: recipe.steps.filter((s) => s.kind === 'resample') };
+  const wide = {
+    ...made,
+    plan: { ...image, image, source: part, factor: 1 },
+    recipe: recipe80,
+  };
+  const same: number[] = [];
+  const into = spaceTarget('prophoto-rgb');
+  await pictureRows(
+    { ...wide, into },
+    { left: 0, top: 0, right: 80, bottom: 80 },
+    (deep) => {
+      same.push(...deep);
+      return Promise.resolve();
+    },
+  );
+  rows.forEach((v, i) => expect(Math.abs(v - same[i]!)).toBeLessThan(8));
+
+  const cell = { left: 0, top: 0, width: 40, height: 40 };
+  const work: SheetWork = {
+    ...made,
+    into: spaceTarget('prophoto-rgb'),
+    width: 60,
+    height: 60,
+    ppi: 100,
+    bits: 16,
+    parts: [
+      {
+        plan: { ...cell, image: cell, source: image, factor: 0.5 },
+        recipe: recipe80,
+        region: cell,
+        place: { left: 10, top: 10 },
+        small: true,
+      },
+    ],
+    words: [],
+    black: [],
+    about,
+    target: join(folder, 'cells.tif'),
+    reduced,
+  };
+  await writeSheet(work, silent);
+  const drawn = await samplesOf(work.target, 60, 6, { ...cell, left: 10, top: 10 });
+  const mean = (values: number[]) => values.reduce((t, v) => t + v, 0) / values.length;
+  const got = Array.from({ length: drawn.length / 2 }, (_, i) => drawn.readUInt16LE(2 * i));
+  expect(Math.abs(mean(got) - mean(rows))).toBeLessThan(80);
+  expect(new Set(got).size).toBeGreaterThan(500);
 });
 
 it('unpacks the font that words are drawn with', async () => {
