@@ -12,6 +12,7 @@ import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { expect, test } from '@playwright/test';
 import { writeMaster } from './fixtures';
+import { PREPARE, printOrder } from './support/errands';
 import { seedStudio } from './support/seedStudio';
 import { StudioServer } from './support/studioServer';
 
@@ -127,6 +128,30 @@ test('a backup and an export that find no room say so, and leave nothing', async
     .toBe('done');
   expect(readdirSync(join(HOME, 'backups'))).toHaveLength(1);
   rmSync(join(HOME, 'backups'), { recursive: true });
+});
+
+test('a print file that finds no room in the middle says so, and leaves nothing', async () => {
+  const path = await writeMaster('room.tif', 600, 800);
+  expect((await upload(path)).ok).toBe(true);
+  // 30 x 40 cm at 300 ppi are 50 MB, more than the whole disk.
+  const asked = await server.action<number[]>(
+    '/works/1/prepare',
+    PREPARE,
+    'orderPrintFiles',
+    printOrder(seeded.workId, SIZE),
+  );
+  const [id] = (asked as { value: number[] }).value;
+  const job = async () =>
+    (await server.rows(`SELECT state, error FROM job WHERE id = ${id}`))[0]!;
+  await expect
+    .poll(async () => (await job()).state, { timeout: 120_000 })
+    .not.toMatch(/queued|running/);
+  expect(await job()).toMatchObject({
+    state: 'failed',
+    error: expect.stringMatching(/disk .* is full/),
+  });
+  expect(await server.rows('SELECT id FROM print_file')).toEqual([]);
+  expect(leftovers()).toEqual([]);
 });
 
 test('a data folder that cannot be written to is named at the start, with what to do', async () => {

@@ -7,6 +7,7 @@ import { plainLayout } from '@/core/sizing';
 import { mm } from '@/core/units';
 import { openDatabase } from './database';
 import { newestJob } from './repositories/jobs';
+import { readEntries } from './repositories/logBook';
 import { printFilesOf } from './repositories/printFiles';
 import { offeredSizes } from './repositories/sizes';
 import { undoStep } from './repositories/undo';
@@ -97,5 +98,48 @@ it('print files keep their recipes, as lists of steps, and so do orders that can
     spec: { title: 'Old Quay', recipe },
   });
   await expect(db.read.run('UPDATE print_file SET version = 2')).rejects.toThrow();
+  db.close();
+});
+
+it('what was printed before there was a book of it is in the book, and is found', async () => {
+  await before('0012_log_book');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-10-01T10:00:00.000Z';
+  const sha = 'a'.repeat(64);
+  const recipe = JSON.stringify(plainRecipe(300, 1));
+  await client.executeMultiple(`
+    INSERT INTO work (title, artist, year, kind, medium, width_mm, height_mm, price_minor, created_at)
+      VALUES ('Old Quay', 'Senna Quillfeather', 2024, 'painting', 'Oil', 300, 400, 100, '${at}');
+    INSERT INTO file (sha256, bytes, format, width_px, height_px, bits, channels, colour_model, orientation, stored_at)
+      VALUES ('${sha}', 1, 'tiff', 10, 10, 16, 3, 'rgb', 1, '${at}');
+    INSERT INTO reading (sha256, version, detail, reading, at) VALUES ('${sha}', 1, 0.8, '{}', '${at}');
+    INSERT INTO master (work_id, sha256, name, at) VALUES (1, '${sha}', 'quay.tif', '${at}');
+    INSERT INTO print_file (work_id, size_key, master_id, version, name, sha256, bytes, width_px, height_px, factor, recipe, checks, at)
+      VALUES (1, 'isoA-A3', 1, 1, 'a3.tif', 'b', 1, 10, 10, 1.6, '${recipe}', '[]', '${at}');
+    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor, reorder_point, printer_setting, permanence, note, created_at)
+      VALUES ('Linen 300', 'Vatmill', 'cotton', 'matte', 300, 0.5, 594, 841, 900, 5, 'heavy matte', '', '', '${at}');
+    INSERT INTO proof_round (work_id, size_key, paper_id, round, route, cost_minor, remarks, sent_at)
+      VALUES (1, 'isoA-A3', 1, 1, 'own printer', 1200, '', '2026-10-02T10:00:00.000Z');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  const entries = await readEntries(db.read, {}, 10);
+  expect(entries).toMatchObject([
+    {
+      kind: 'proofRound',
+      what: 'proof round 1',
+      factor: 1.6,
+      detail: 0.8,
+      source: 'painting',
+      paper: 'Linen 300',
+      surface: 'matte',
+      setting: 'heavy matte',
+      cost: 1200,
+      recipe: plainRecipe(300, 1),
+    },
+    { kind: 'printFile', what: 'a3.tif', factor: 1.6, paper: '' },
+  ]);
+  expect(await readEntries(db.read, { words: 'quay vatmill' }, 10)).toEqual([]);
+  expect(await readEntries(db.read, { words: 'quay linen' }, 10)).toHaveLength(1);
   db.close();
 });
