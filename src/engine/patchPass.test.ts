@@ -9,7 +9,6 @@ import type { MasterColour } from './masterColour';
 import { rowConverter } from './masterColour';
 import { colourTable, readPart } from './patchPass';
 import { spaceTarget } from './printTarget';
-import type { PrintTarget } from './printTarget';
 
 let folder: string;
 let made: { pixels: string; colour: MasterColour };
@@ -41,7 +40,7 @@ const rows = Float32Array.from({ length: 900 }, (_, i) => {
 
 it.each([
   ['as it is', null],
-  ['as a press prints it', { ...OFFSET, channels: 4 } as PrintTarget],
+  ['as a press prints it', { ...OFFSET, channels: 4 }],
   ['as a narrower space holds it', spaceTarget('srgb')],
 ] as const)('shows the picture %s, near enough for a screen', async (_, into) => {
   const convert = { intent: 'relative', blackPoint: true } as const;
