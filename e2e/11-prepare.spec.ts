@@ -189,6 +189,35 @@ test('a cell of a settings sheet becomes the recipe with one press', async ({ pa
   await cell.click({ timeout: 120_000 });
   await page.getByRole('link', { name: 'Recipe', exact: true }).click();
   await expect(
-    page.getByRole('button', { name: /Adjust by eye light \+8, warmt −8/ }),
+    page.getByRole('button', { name: /Adjust by eye lightness \+8, 1 more/ }),
   ).toBeVisible();
+});
+
+test('the patch follows a number, in sight of the line and behind it', async ({ page }) => {
+  await opened(page, prepare('recipe'));
+  const patch = page.getByTestId('patch');
+  const made = () => patch.getAttribute('data-made').then(Number);
+  /** The samples of both ends of the print's side: the left one lies behind the line. */
+  const ends = () =>
+    page.getByRole('img', { name: 'Patch, as it prints' }).evaluate((canvas) => {
+      const { width, height } = canvas as HTMLCanvasElement;
+      const paper = (canvas as HTMLCanvasElement).getContext('2d')!;
+      return [0, width - 60].map((left) =>
+        paper.getImageData(left, 0, 60, height).data.join(),
+      );
+    });
+  await expect.poll(made).toBeGreaterThan(0);
+  await expect(patch).toHaveAttribute('aria-busy', 'false');
+  const [behind, seen] = await ends();
+  // Opaque everywhere: what lies behind the line was made too.
+  for (const end of [behind!, seen!]) expect(end).not.toContain(',0,0,0,0,0,0,0,0,');
+
+  const before = await made();
+  await page.getByRole('textbox', { name: 'amount, %' }).fill('400');
+  await expect.poll(made).toBeGreaterThan(before);
+  await expect(patch).toHaveAttribute('aria-busy', 'false');
+  const [behindNow, seenNow] = await ends();
+  expect(seenNow === seen).toBe(false);
+  expect(behindNow === behind).toBe(false);
+  await expect(page.getByText('The patch cannot be shown')).toHaveCount(0);
 });

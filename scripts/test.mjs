@@ -2,7 +2,7 @@
  * All tests: format, lint, types, unit tests, production build, browser tests. Ends with one
  * line over all of them, `N passed, N failed`; each check before the tests counts as one.
  */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { build, debian, packages } from './setup.mjs';
 
@@ -21,52 +21,68 @@ const note = (passed, failed) => {
   total.failed += failed;
 };
 
-/** Runs a check; what it says is shown when it has ended, in one piece. */
-const check = (name, args) =>
+/** Runs a command; what it says is shown when it has ended, in one piece, or as it is said. */
+const said = (name, args, live = false) =>
   new Promise((done) => {
+    if (live) {
+      console.log(`\n== ${name}`);
+      spawn('npx', args, { stdio: 'inherit' }).on('close', done);
+      return;
+    }
     const child = spawn('npx', args, { stdio: ['ignore', 'pipe', 'pipe'] });
-    let said = '';
+    let words = '';
     for (const stream of [child.stdout, child.stderr])
-      stream.on('data', (part) => (said += part));
+      stream.on('data', (part) => (words += part));
     child.on('close', (status) => {
-      console.log(`\n== ${name}\n${said.trim()}`);
-      note(status === 0 ? 1 : 0, status === 0 ? 0 : 1);
-      done();
+      console.log(`\n== ${name}\n${words.trim()}`);
+      done(status);
     });
   });
 
-/** Runs a test runner that leaves a JSON report, and adds its counts. */
-function suite(name, args, report, count) {
-  console.log(`\n== ${name}`);
+/** A check, which counts as one. */
+async function check(name, args) {
+  const status = await said(name, args);
+  note(status === 0 ? 1 : 0, status === 0 ? 0 : 1);
+}
+
+/** A test runner that leaves a JSON report, whose counts are added. */
+async function suite(name, args, report, count, live = false) {
   rmSync(report, { force: true });
-  const { status } = spawnSync('npx', args, { stdio: 'inherit' });
+  const status = await said(name, args, live);
   if (!existsSync(report)) return note(0, 1);
   const [passed, failed] = count(JSON.parse(readFileSync(report, 'utf8')));
   note(passed, failed === 0 && status !== 0 ? 1 : failed);
 }
 
-mkdirSync('test-results', { recursive: true });
-// Types before the build, which writes some of them anew; the other checks beside it.
-await check('next types', ['next', 'typegen']);
-await check('types', ['tsc', '--noEmit']);
-const checks = (async () => {
+const browser = () =>
+  suite(
+    'browser tests',
+    ['playwright', 'test'],
+    'test-results/playwright.json',
+    (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected],
+    true,
+  );
+
+async function unit() {
+  await check('types', ['tsc', '--noEmit']);
   await check('lint', ['eslint', '--max-warnings', '0', '.']);
   await check('format', ['prettier', '--check', '--log-level', 'warn', '.']);
-})();
+  await suite(
+    'unit tests',
+    ['jest', '--json', '--outputFile=test-results/jest.json'],
+    'test-results/jest.json',
+    (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites],
+  );
+}
+
+mkdirSync('test-results', { recursive: true });
+// The build first: it writes some of the types, and the browser tests need it.
 console.log('\n== build');
 await build();
 note(1, 0);
-await checks;
-suite(
-  'unit tests',
-  ['jest', '--json', '--outputFile=test-results/jest.json'],
-  'test-results/jest.json',
-  (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites],
-);
-suite('browser tests', ['playwright', 'test'], 'test-results/playwright.json', (r) => [
-  r.stats.expected + r.stats.flaky,
-  r.stats.unexpected,
-]);
+await check('next types', ['next', 'typegen']);
+// Side by side: each waits for something much of the time.
+await Promise.all([browser(), unit()]);
 
 console.log(`\n${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed === 0 && total.passed > 0 ? 0 : 1);

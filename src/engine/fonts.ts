@@ -43,7 +43,7 @@ let made: string | undefined;
 
 /** The house's own font as a file that words are drawn into pictures with. */
 function fontFile(): string {
-  if (made && existsSync(made)) return made;
+  if (made && existsSync(/* turbopackIgnore: true */ made)) return made;
   const folder = join(tmpdir(), 'glassine-fonts');
   mkdirSync(folder, { recursive: true });
   const part = join(folder, randomUUID());

@@ -51,7 +51,7 @@ export async function layOutTiles(work: TilesWork, parts: number): Promise<Colum
   const { upper, lower, folder, middle, step } = layOut(work);
   for (const { level } of [...upper, ...lower])
     await mkdir(join(folder, String(level)), { recursive: true });
-  const file = await open(middle, 'w');
+  const file = await open(/* turbopackIgnore: true */ middle, 'w');
   await file.truncate(lower[0]!.width * lower[0]!.height * 3);
   await file.close();
   const unit = TILE * step;
@@ -74,7 +74,7 @@ export async function tileColumns(
     blackPoint: true,
     exact: false,
   });
-  const file = await open(middle, 'r+');
+  const file = await open(/* turbopackIgnore: true */ middle, 'r+');
   const own = Math.ceil((to - from) / step) * 3;
   let at = (from / step) * 3;
   const below = (rows: Uint8Array) => {
@@ -113,7 +113,7 @@ export async function joinTiles(work: TilesWork, progress: Progress): Promise<vo
   };
   const levels = lower.map((l) => ({ ...l, firstColumn: 0 }));
   const pyramid = new Pyramid(levels, folder, { seen });
-  const file = await open(middle, 'r');
+  const file = await open(/* turbopackIgnore: true */ middle, 'r');
   const band = Buffer.allocUnsafeSlow(BAND * width * 3);
   try {
     for (let top = 0; top < height; top += BAND) {

@@ -2,6 +2,8 @@ import { impressionLabel } from '@/core/edition';
 import type { Declaration } from '@/core/edition';
 import { RGB_SPACES } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
+import { KERNELS } from '@/core/image';
+import type { KernelId } from '@/core/image';
 import { nominalSize } from '@/core/sizing';
 import { formatAmount, formatDay } from '@/core/units';
 import type { Minor } from '@/core/units';
@@ -30,6 +32,7 @@ export interface SaidLine {
 type Detail = LogLine['detail'];
 const spaceOf = (id: string) =>
   id.startsWith('icc:') ? 'a printer’s profile' : (RGB_SPACES[id as SpaceId]?.name ?? id);
+const kernelOf = (id: string) => KERNELS[id as KernelId]?.name ?? id;
 const plain = (d: Detail, key: string) =>
   d[key] === null || d[key] === undefined ? '' : String(d[key]);
 
@@ -89,7 +92,7 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'print.judged': (d) =>
     `Of ${plain(d, 'what')}: ${[plain(d, 'said'), plain(d, 'remarks')].filter(Boolean).join('; ') || 'a photograph'}.`,
   'printFile.written': (d) =>
-    `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${plain(d, 'kernel')}, sharpened ${plain(d, 'sharpen')}, ${spaceOf(plain(d, 'space'))}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,
+    `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${kernelOf(plain(d, 'kernel'))}, sharpened ${plain(d, 'sharpen')}, ${spaceOf(plain(d, 'space'))}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,
   'paper.new': (d) => `Paper ${plain(d, 'paper')} added.`,
   'stock.received': (d) => `${plain(d, 'pieces')} received: ${plain(d, 'reason')}.`,
   'stock.used': (d) => `${Math.abs(Number(d.pieces))} used: ${plain(d, 'reason')}.`,

@@ -1,17 +1,20 @@
-import { createReadStream, readdirSync } from 'node:fs';
-import { join } from 'node:path';
+import { readdirSync } from 'node:fs';
 import sharp from 'sharp';
 import { OFFSET } from '../../demo/profiles/profiles';
-import { inProcess, SIZE, startRealWorkers } from '../../e2e/support/inProcess';
+import {
+  inProcess,
+  SIZE,
+  startRealWorkers,
+  takePicture,
+} from '../../e2e/support/inProcess';
 import type { InProcess } from '../../e2e/support/inProcess';
-import { samplesBy, writeSamples } from '../../e2e/support/master';
+import { samplesBy } from '../../e2e/support/master';
 import { plainRecipe, printPlan, screenPlan } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { fitToSheet, plainLayout } from '@/core/sizing';
 import { mm, size } from '@/core/units';
-import { addProfile, currentMaster, getPrintFile } from '@/data';
-import { Cancelled, keepBytes, receive, storePaths } from '@/engine';
-import { takeMaster } from './masterWork';
+import { addProfile, getPrintFile } from '@/data';
+import { Cancelled, keepBytes, storePaths } from '@/engine';
 import { writePrintFile } from './printFileWork';
 import type { PrintFileOrder } from './printFileWork';
 
@@ -27,27 +30,16 @@ const at = '2026-11-05T10:00:00.000Z';
 beforeAll(async () => {
   here = await inProcess();
   startRealWorkers();
-  const { open } = here;
-  const path = join(open.home, 'slack.tif');
   const hills = (x: number, y: number, c: number) =>
     20000 + 12000 * Math.sin(x / 9 + c) + 9000 * Math.cos(y / 13);
-  await writeSamples(path, samplesBy(WIDTH, HEIGHT, hills));
-  await takeMaster(
-    open,
-    await receive(open.home, createReadStream(path), 1e9),
-    1,
-    'slack.tif',
-  );
-  const master = (await currentMaster(open.db.read, 1))!;
   base = {
     workId: 1,
     title: 'Slack Water',
     sizeKey: SIZE,
     sizeLabel: '30 × 40 cm',
-    masterId: master.id,
+    masterId: await takePicture(here, samplesBy(WIDTH, HEIGHT, hills)),
     at,
   };
-  while (open.jobs.list().length > 0) await new Promise((r) => setTimeout(r, 50));
 });
 afterAll(() => here.end());
 

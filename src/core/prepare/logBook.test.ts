@@ -122,9 +122,9 @@ it('being further off never makes it better', () => {
 });
 
 it('says a recipe in a line', () => {
-  expect(recipeLine(recipe)).toBe('lanczos3 300 ppi, sharpened 60 % 1.4 px');
+  expect(recipeLine(recipe)).toBe('Lanczos 3 at 300 ppi, sharpened 60 % 1.4 px');
   const output = stepIn(recipe, 'output')!;
   expect(recipeLine(withStep(recipe, 3, { ...output, on: false }))).toBe(
-    'lanczos3 300 ppi, not sharpened',
+    'Lanczos 3 at 300 ppi, not sharpened',
   );
 });

@@ -1,3 +1,4 @@
+import { KERNELS } from '../image';
 import { NO_ADJUSTMENT, ppiOf, resampling, stepIn, withStep } from './recipe';
 import type { Recipe } from './recipe';
 
@@ -185,7 +186,7 @@ export function recipeLine(recipe: Recipe): string {
   const capture = stepIn(recipe, 'capture');
   const output = stepIn(recipe, 'output');
   return [
-    `${resampling(recipe).kernel} ${ppiOf(recipe)} ppi`,
+    `${KERNELS[resampling(recipe).kernel].name} at ${ppiOf(recipe)} ppi`,
     ...(capture && capture.amount > 0
       ? [`capture ${capture.amount} % ${capture.radius} px`]
       : []),

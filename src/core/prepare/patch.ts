@@ -1,12 +1,12 @@
-import { grown } from '../image';
-import type { Box, RowStep, Shape } from '../image';
+import { chain, grown } from '../image';
+import type { Box, RowStep, Shape, TakeRow } from '../image';
 import type { PrintPlan } from './printPlan';
 import { recipeRows } from './recipeRows';
 import type { Recipe } from './recipe';
 
 /** Pixels around a patch that any step of any recipe may look at: three times the largest radius, and grain. */
 const AROUND = 32;
-/** Room around a stage comes in such steps, so that a number that moves a little needs no other part. */
+/** Room around what is kept, so that a number that moves a little needs no more of it. */
 const ROOM = 8;
 /** Steps on one side of the resampling that look around: grain, sharpening, sharpening. */
 const STEPS = 3;
@@ -18,84 +18,68 @@ export interface PicturePart {
 }
 
 type Planned = Pick<PrintPlan, 'image' | 'source'>;
-
-interface Stage {
-  step: RowStep;
-  /** What is made at this stage: more than is needed, so that other numbers need no other part. */
-  box: Box;
-}
-
-/** The stages of a recipe for a patch of the print, each with the part that it makes. */
-function stagesOf(
-  recipe: Pick<Recipe, 'steps'>,
-  shape: Shape,
-  plan: Planned,
-  patch: Box,
-): { stages: Stage[]; fed: Box } {
-  const steps = recipeRows(recipe, shape, plan).map((s) => s.rows);
-  const stages: Stage[] = [];
-  let box = patch;
-  for (let i = steps.length - 1; i >= 0; i -= 1) {
-    const step = steps[i]!;
-    stages.unshift({ step, box });
-    const into = steps[i - 1]?.out ?? shape;
-    const resized = into.width !== step.out.width || into.height !== step.out.height;
-    const under = step.under(box);
-    // How far a step that keeps the size looks around, in steps of the room; none for some.
-    const looks = Math.max(
-      box.left - under.left,
-      box.top - under.top,
-      under.right - box.right,
-      under.bottom - box.bottom,
-    );
-    box = resized ? under : grown(box, Math.ceil(looks / ROOM) * ROOM, into);
-  }
-  return { stages, fed: box };
-}
+type Steps = Pick<Recipe, 'steps'>;
 
 /** The part of the picture that any recipe with this resampling needs for a patch of the print. */
-export function patchSource(
-  recipe: Pick<Recipe, 'steps'>,
-  shape: Shape,
-  plan: Planned,
-  patch: Box,
-): Box {
-  const resampled = { steps: recipe.steps.filter((s) => s.kind === 'resample') };
+export function patchSource(recipe: Steps, shape: Shape, plan: Planned, patch: Box): Box {
+  const resampling = recipeRows(
+    { steps: recipe.steps.filter((s) => s.kind === 'resample') },
+    shape,
+    plan,
+  );
   const around = grown(patch, STEPS * AROUND, plan.image);
-  return grown(stagesOf(resampled, shape, plan, around).fed, STEPS * AROUND, shape);
+  const under = resampling.reduceRight((box, { rows }) => rows.under(box), around);
+  return grown(under, STEPS * AROUND, shape);
 }
 
-/** Makes a part of what comes out of a step, out of a part of what goes in. */
-function made({ step, box }: Stage, from: PicturePart): PicturePart {
-  const { channels } = step.out;
-  const wide = (box.right - box.left) * channels;
-  const samples = new Float32Array(wide * (box.bottom - box.top));
-  let at = 0;
-  const take = step.run(box, (row) => {
-    samples.set(row, at);
-    at += wide;
-  });
-  const under = step.under(box);
+/** Runs steps over a part of a picture that holds all that they look at for `box`. */
+function run(
+  steps: readonly RowStep[],
+  from: PicturePart,
+  box: Box,
+  emit: TakeRow,
+  channels: number,
+) {
+  const { fed, take } = chain(steps, box, emit);
   const stride = (from.box.right - from.box.left) * channels;
-  const across = (under.right - under.left) * channels;
+  const across = (fed.right - fed.left) * channels;
   const row = new Float32Array(across);
-  for (let y = under.top; y < under.bottom; y += 1) {
-    const start = (y - from.box.top) * stride + (under.left - from.box.left) * channels;
+  for (let y = fed.top; y < fed.bottom; y += 1) {
+    const start = (y - from.box.top) * stride + (fed.left - from.box.left) * channels;
     row.set(from.samples.subarray(start, start + across));
     take(row);
   }
-  return { box, samples };
 }
 
-/** Parts that are kept for the next recipe. */
-const KEPT = 10;
+const holds = (outer: Box, inner: Box) =>
+  outer.left <= inner.left &&
+  outer.top <= inner.top &&
+  outer.right >= inner.right &&
+  outer.bottom >= inner.bottom;
+
+/** The rows of a recipe, and for each what it and all before it are. */
+interface PlannedRows {
+  rows: RowStep[];
+  keys: string[];
+}
+
+/** What came out of the first rows of a recipe. */
+interface Kept {
+  key: string;
+  part: PicturePart;
+}
+
+/** Parts that are kept, and recipes that are remembered: those on both sides of a line, and one more. */
+const KEPT = 3;
 
 /**
- * Makes a patch of a print by a recipe, exactly as the print file would have it, in the
- * picture's own colours. What did not change since the last recipe is not made again.
+ * Makes a patch of a print by one recipe after another, exactly as the print file would have
+ * it, in the picture's own colours. Where two recipes part, what they share is kept, so that a
+ * number that moves makes its own step and what follows, nothing before.
  */
 export class PatchMaker {
-  private readonly kept = new Map<string, PicturePart>();
+  private kept: Kept[] = [];
+  private earlier: string[][] = [];
 
   constructor(
     private readonly source: PicturePart,
@@ -104,29 +88,91 @@ export class PatchMaker {
     private readonly patch: Box,
   ) {}
 
-  make(recipe: Pick<Recipe, 'steps'>): Float32Array {
-    const on = recipe.steps.filter((s) => s.on);
-    const { stages } = stagesOf({ steps: on }, this.shape, this.plan, this.patch);
-    let part = this.source;
-    stages.forEach((stage, i) => {
-      const key = JSON.stringify([this.keyOf(on, i), stage.box]);
-      const found = this.kept.get(key);
-      part = found ?? made(stage, part);
-      this.kept.delete(key);
-      this.kept.set(key, part);
-      const [oldest] = this.kept.keys();
-      if (this.kept.size > KEPT && oldest !== undefined) this.kept.delete(oldest);
-    });
-    return part.samples instanceof Float32Array
-      ? part.samples
-      : Float32Array.from(part.samples);
+  /** Hands on the patch, row by row; a row may be reused afterwards. */
+  make(recipe: Steps, emit: TakeRow): void {
+    const { rows, keys } = this.planned(recipe);
+    const shared = this.shared(keys);
+    if (shared > 0) this.keep(rows, keys, shared);
+    const { part, done } = this.deepest(rows, keys, rows.length, this.patch);
+    run(rows.slice(done), part, this.patch, emit, this.shape.channels);
+    this.earlier = [keys, ...this.earlier.filter((e) => e.at(-1) !== keys.at(-1))];
+    this.earlier.length = Math.min(this.earlier.length, KEPT);
   }
 
-  /** What the first stages of a recipe are: its rows, one by one. */
-  private keyOf(steps: Recipe['steps'], stage: number): unknown[] {
-    const rows = recipeRows({ steps }, this.shape, this.plan);
-    const last = rows[stage]!;
-    const same = rows.filter((r, i) => i <= stage && r.step === last.step).length;
-    return [steps.slice(0, last.step + 1), same];
+  /** Keeps what comes before a step, so that its number moves at once when it is first moved. */
+  ready(recipe: Steps, step: number): void {
+    const { rows, keys } = this.planned(recipe);
+    const before = this.planned({ steps: recipe.steps.slice(0, step) }).rows.length;
+    if (before > 0) this.keep(rows, keys, before);
+  }
+
+  private planned(recipe: Steps): PlannedRows {
+    const made = recipeRows(recipe, this.shape, this.plan);
+    const keys = made.map((_, i) =>
+      made
+        .slice(0, i + 1)
+        .map((r) => r.key)
+        .join(),
+    );
+    return { rows: made.map((r) => r.rows), keys };
+  }
+
+  /** How many of its first rows a recipe shares with another that was made; not with itself. */
+  private shared(keys: readonly string[]): number {
+    const counts = this.earlier
+      .filter((e) => e.at(-1) !== keys.at(-1))
+      .map((e) => keys.filter((key, i) => key === e[i]).length);
+    return Math.max(0, ...counts.filter((n) => n < keys.length));
+  }
+
+  /** Keeps what comes out of the first `count` rows, unless it is kept. */
+  private keep(rows: readonly RowStep[], keys: readonly string[], count: number): void {
+    const last = rows[count - 1]!;
+    const needed = rows.slice(count).reduceRight((b, r) => r.under(b), this.patch);
+    const at = this.kept.findIndex(
+      (k) => k.key === keys[count - 1] && holds(k.part.box, needed),
+    );
+    const box = grown(needed, ROOM, last.out);
+    const found = this.kept[at] ?? {
+      key: keys[count - 1]!,
+      part: this.made(rows, keys, count, box),
+    };
+    this.kept = [found, ...this.kept.filter((_, i) => i !== at)].slice(0, KEPT);
+  }
+
+  private made(
+    rows: readonly RowStep[],
+    keys: readonly string[],
+    count: number,
+    box: Box,
+  ): PicturePart {
+    const { channels } = this.shape;
+    const wide = (box.right - box.left) * channels;
+    const samples = new Float32Array(wide * (box.bottom - box.top));
+    let at = 0;
+    const emit: TakeRow = (row) => {
+      samples.set(row, at);
+      at += wide;
+    };
+    const { part, done } = this.deepest(rows, keys, count, box);
+    run(rows.slice(done, count), part, box, emit, channels);
+    return { box, samples };
+  }
+
+  /** What is kept that spares most of the first `count` rows of a recipe, for a part of what they make. */
+  private deepest(
+    rows: readonly RowStep[],
+    keys: readonly string[],
+    count: number,
+    box: Box,
+  ): { part: PicturePart; done: number } {
+    let needed = box;
+    for (let done = count; done > 0; done -= 1) {
+      const key = keys[done - 1];
+      const found = this.kept.find((k) => k.key === key && holds(k.part.box, needed));
+      if (found) return { part: found.part, done };
+      needed = rows[done - 1]!.under(needed);
+    }
+    return { part: this.source, done: 0 };
   }
 }

@@ -256,6 +256,12 @@ describe('a patch', () => {
     return out;
   }
 
+  function patch(maker: PatchMaker, of: Recipe): number[] {
+    const out: number[] = [];
+    maker.make(of, (row) => out.push(...row));
+    return out;
+  }
+
   it('is what the print file has there, whatever is changed in which order', () => {
     const box = { left: 120, top: 90, right: 180, bottom: 140 };
     const part = patchSource(recipe, shape, plan, box);
@@ -277,13 +283,40 @@ describe('a patch', () => {
       withStep(recipe, 0, { ...stepIn(recipe, 'capture')!, on: false }),
       recipe,
     ];
-    for (const now of tried) expect([...maker.make(now)]).toEqual(whole(now, box));
+    for (const now of tried) expect(patch(maker, now)).toEqual(whole(now, box));
+  });
+
+  it('makes nothing before the number that moves again', () => {
+    const box = { left: 120, top: 90, right: 180, bottom: 140 };
+    const cut = Uint16Array.from(samples);
+    const source = { box: wholeOf(shape), samples: cut };
+    const maker = new PatchMaker(source, shape, plan, box);
+    const output = stepIn(recipe, 'output')!;
+    const by = (amount: number) => withStep(recipe, 3, { ...output, amount, radius: 1 });
+    patch(maker, by(50));
+    patch(maker, by(60));
+    cut.fill(0);
+    expect(patch(maker, by(70))).toEqual(whole(by(70), box));
+    // What comes before it is made out of the picture, which is black by now.
+    const other = withStep(by(70), 0, { ...stepIn(recipe, 'capture')!, amount: 10 });
+    expect(Math.max(...patch(maker, other))).toBe(0);
+  });
+
+  it('has kept what comes before a step when its number is first moved', () => {
+    const box = { left: 120, top: 90, right: 180, bottom: 140 };
+    const cut = Uint16Array.from(samples);
+    const maker = new PatchMaker({ box: wholeOf(shape), samples: cut }, shape, plan, box);
+    const moved = withStep(recipe, 1, { ...stepIn(recipe, 'adjust')!, lightness: 40 });
+    patch(maker, recipe);
+    maker.ready(recipe, 1);
+    cut.fill(0);
+    expect(patch(maker, moved)).toEqual(whole(moved, box));
   });
 
   it('reaches the corners of the picture', () => {
     const box = wholeOf({ width: 40, height: 30 });
     const maker = new PatchMaker({ box: wholeOf(shape), samples }, shape, plan, box);
-    expect([...maker.make(recipe)]).toEqual(whole(recipe, box));
+    expect(patch(maker, recipe)).toEqual(whole(recipe, box));
   });
 });
 

@@ -1,4 +1,4 @@
-import { eq, sql } from 'drizzle-orm';
+import { desc, eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { profiles, recipes } from '../schema';
 import { addLogLine } from './log';
@@ -28,15 +28,12 @@ export async function addRecipe(
   return row!;
 }
 
-/** The newest version of every named recipe, in the order of their names. */
-export const recipesNow = (db: Reading): Promise<RecipeRow[]> =>
+/** Every named recipe in the order of their names, each with its versions, the newest first. */
+export const namedRecipes = (db: Reading): Promise<RecipeRow[]> =>
   db
     .select()
     .from(recipes)
-    .where(
-      sql`${recipes.version} = (SELECT max(r.version) FROM recipe r WHERE r.name = ${recipes.name})`,
-    )
-    .orderBy(sql`lower(${recipes.name})`);
+    .orderBy(sql`lower(${recipes.name})`, desc(recipes.version));
 
 export const getRecipe = (db: Reading, id: number): Promise<RecipeRow | undefined> =>
   db.query.recipes.findFirst({ where: eq(recipes.id, id) });

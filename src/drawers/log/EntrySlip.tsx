@@ -20,15 +20,11 @@ import {
 } from '@/shell';
 import { judgePrint, keepEntryRecipe } from './actions';
 import type { PrintRow } from './prints';
-import { ENTRY_KINDS, SCALES, SOURCES, scaleWord } from './words';
+import { SCALES, SOURCES, scaleWord } from './words';
 
 /** What is thought of the print: each aspect on its own scale, apart from the others. */
-function Judge({ row }: { row: PrintRow }) {
-  const { form, submit, sending, problem } = useActionForm(
-    judgePrint,
-    { sharpness: '', grain: '', halos: '', tone: '', colour: '', remarks: '' },
-    { fixed: { entryId: String(row.id) }, done: 'Kept in the book.' },
-  );
+function Judge({ row, judging }: { row: PrintRow; judging: Judging }) {
+  const { form, submit, problem } = judging;
   return (
     <form
       method="dialog"
@@ -53,12 +49,18 @@ function Judge({ row }: { row: PrintRow }) {
       })}
       <Field form={form} name="remarks" label="Remarks" words lines={2} />
       <Problem>{problem}</Problem>
-      <Button type="submit" $small isDisabled={sending} style={{ justifySelf: 'start' }}>
-        Keep it
-      </Button>
     </form>
   );
 }
+
+const useJudging = (row: PrintRow) =>
+  useActionForm(
+    judgePrint,
+    { sharpness: '', grain: '', halos: '', tone: '', colour: '', remarks: '' },
+    { fixed: { entryId: String(row.id) }, done: 'Kept in the book.' },
+  );
+
+type Judging = ReturnType<typeof useJudging>;
 
 /** The recipe of the print gets a name, so that Prepare has it. */
 function KeepRecipe({ row }: { row: PrintRow }) {
@@ -88,15 +90,23 @@ function KeepRecipe({ row }: { row: PrintRow }) {
 export function EntrySlip({ row }: { row: PrintRow }) {
   const format = useFormat();
   const router = useRouter();
+  const judging = useJudging(row);
   const said = ASPECT_NAMES.flatMap((a) => {
     const word = scaleWord(a, row.thought?.opinion[a] ?? null);
     return word ? [`${a} ${word}`] : [];
   });
   return (
-    <Slip label="The entry">
+    <Slip
+      label="The entry"
+      actions={
+        <Button onPress={judging.submit} isDisabled={judging.sending}>
+          Keep it
+        </Button>
+      }
+    >
       <SlipTitle>{row.title}</SlipTitle>
       <SlipSub>
-        {ENTRY_KINDS[row.kind]}, {format.day(row.at)}
+        {[row.what, row.size, format.day(row.at)].filter(Boolean).join(', ')}
       </SlipSub>
       <Figures
         figures={[
@@ -117,11 +127,8 @@ export function EntrySlip({ row }: { row: PrintRow }) {
       </Sentence>
       <FactList
         facts={[
-          ['what', row.what],
-          ['size', row.size || '–'],
           ['from', row.source ? (SOURCES[row.source] ?? row.source) : '–'],
-          ['on', row.paper || '–'],
-          ['by', row.route || '–'],
+          ['on, by', [row.paper, row.route].filter(Boolean).join(', ') || '–'],
           ...(row.setting ? [['setting', row.setting] as [string, string]] : []),
           ...(row.cost !== null
             ? [['cost', format.money(row.cost)] as [string, string]]
@@ -149,10 +156,9 @@ export function EntrySlip({ row }: { row: PrintRow }) {
           ))}
         </div>
       )}
-      <Judge key={row.id} row={row} />
-      {row.recipe && <KeepRecipe key={`r${row.id}`} row={row} />}
+      <Judge row={row} judging={judging} />
+      {row.recipe && <KeepRecipe row={row} />}
       <Upload
-        key={`u${row.id}`}
         url={`/api/photographs/${row.id}`}
         accept={['image/jpeg', 'image/png']}
         invitation="A photograph of the print"

@@ -228,7 +228,7 @@ export function PrintLog(view: PrintsView) {
           )}
         </Surface>
         {row ? (
-          <EntrySlip row={row} />
+          <EntrySlip key={row.id} row={row} />
         ) : answer ? (
           <AnswerSlip view={view} answer={answer} />
         ) : (

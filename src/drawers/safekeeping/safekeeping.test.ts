@@ -16,8 +16,8 @@ const place = mkdtempSync(join(tmpdir(), 'glassine-place-'));
 beforeAll(async () => {
   here = await inProcess();
 });
-afterAll(() => {
-  here.end();
+afterAll(async () => {
+  await here.end();
   rmSync(place, { recursive: true });
 });
 

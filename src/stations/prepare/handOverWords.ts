@@ -39,7 +39,7 @@ export function routeProblemWords(
 ): string {
   switch (problem.code) {
     case 'failed':
-      return `${problem.count} checks not passed`;
+      return `${problem.count} ${problem.count === 1 ? 'check' : 'checks'} not passed`;
     case 'ppi':
       return `${problem.found} ppi, at least ${problem.wanted} asked`;
     case 'target':

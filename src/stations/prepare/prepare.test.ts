@@ -187,6 +187,7 @@ it('recipes get versions under a name, and copies under another', async () => {
   const { recipes } = await loadPrepare('1', {});
   expect(recipes.map((r) => [r.name, r.version, r.recipe.marks, r.fromId])).toEqual([
     ['Cotton, large', 2, true, null],
+    ['Cotton, large', 1, false, null],
     ['Gloss', 1, false, first.value],
   ]);
   expect(await put('', usual)).toMatchObject({ fields: { name: expect.any(String) } });

@@ -7,7 +7,7 @@ import {
   papersToPrintOn,
   printSourceOf,
   profilesNow,
-  recipesNow,
+  namedRecipes,
   routesNow,
   sheetFilesOf,
 } from '@/data';
@@ -23,7 +23,7 @@ export async function loadPrepare(id: string, query: Record<string, string | und
   const [files, recipes, profiles, sheets, papers, routes, errands, source, detail] =
     await Promise.all([
       filesOf(db, work.id),
-      recipesNow(db),
+      namedRecipes(db),
       profilesNow(db),
       sheetFilesOf(db, work.id),
       papersToPrintOn(db, MOST_CHOICES),

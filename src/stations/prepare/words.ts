@@ -101,25 +101,17 @@ export function checkWords({ check, wanted, found, passed }: Check): string {
 export function stepSummary(step: RecipeStep): string {
   if (!step.on) return 'left out';
   switch (step.kind) {
-    case 'capture':
-      return [
-        step.amount > 0 ? `${step.amount} %, ${step.radius} px` : '',
-        step.noise > 0 ? `noise ${step.noise} %` : '',
-      ]
-        .filter(Boolean)
-        .join(', ');
+    case 'capture': {
+      const sharpened = step.amount > 0 ? `${step.amount} %, ${step.radius} px` : '';
+      const cleaned = step.noise > 0 ? `noise ${step.noise} %` : '';
+      return [sharpened, cleaned].filter(Boolean).join(', ') || 'nothing';
+    }
     case 'adjust': {
-      const changed = (['lightness', 'contrast', 'warmth', 'saturation'] as const).filter(
-        (name) => step[name] !== 0,
-      );
-      return changed.length === 0
-        ? 'nothing'
-        : changed
-            .map(
-              (name) =>
-                `${name.slice(0, 5)} ${step[name] > 0 ? '+' : '−'}${Math.abs(step[name])}`,
-            )
-            .join(', ');
+      const [first, ...more] = (['lightness', 'contrast', 'warmth', 'saturation'] as const)
+        .filter((name) => step[name] !== 0)
+        .map((name) => `${name} ${step[name] > 0 ? '+' : '−'}${Math.abs(step[name])}`);
+      if (!first) return 'nothing';
+      return more.length > 0 ? `${first}, ${more.length} more` : first;
     }
     case 'resample':
       return `${KERNELS[step.kernel].name}, ${step.ppi} ppi`;

@@ -1,6 +1,6 @@
 import { axisWeights } from '../kernels';
 import type { AxisWeights, KernelId } from '../kernels';
-import { weighedSum } from './rowMath';
+import { acrossThree, weighedSum } from './simd';
 import type { Box, RowStep, Shape, TakeRow } from './rowStep';
 
 /** Part of a picture (may be fractional) that becomes a picture of its own. */
@@ -75,74 +75,18 @@ export function resample(shape: Shape, plan: Resampling): RowStep {
   };
 }
 
-/** One row of samples, resampled across: output length x channels. */
-export function resampleAcross(
-  row: Uint16Array | Float32Array,
+/** One row of samples of one or three channels, resampled across. */
+function resampleAcross(
+  row: Float32Array,
   channels: number,
   axis: AxisWeights,
   out: Float32Array,
 ): void {
+  if (channels === 3) return acrossThree(row, axis, out);
   const { taps, first, weights } = axis;
-  if (channels === 3 && taps === 6) return sixAcross(row, axis, out);
-  if (channels === 3) {
-    for (let i = 0; i < first.length; i += 1) {
-      let r = 0;
-      let g = 0;
-      let b = 0;
-      let at = first[i]! * 3;
-      for (let k = i * taps, end = k + taps; k < end; k += 1, at += 3) {
-        const w = weights[k]!;
-        r += w * row[at]!;
-        g += w * row[at + 1]!;
-        b += w * row[at + 2]!;
-      }
-      out[i * 3] = r;
-      out[i * 3 + 1] = g;
-      out[i * 3 + 2] = b;
-    }
-    return;
-  }
   for (let i = 0; i < first.length; i += 1) {
     let v = 0;
     for (let k = 0; k < taps; k += 1) v += weights[i * taps + k]! * row[first[i]! + k]!;
     out[i] = v;
-  }
-}
-
-/** The same for three channels and six taps, as the usual kernel has them: written out, and so faster. */
-function sixAcross(
-  row: Uint16Array | Float32Array,
-  { first, weights }: AxisWeights,
-  out: Float32Array,
-): void {
-  for (let i = 0, k = 0, o = 0; i < first.length; i += 1, k += 6, o += 3) {
-    const at = first[i]! * 3;
-    const a = weights[k]!;
-    const b = weights[k + 1]!;
-    const c = weights[k + 2]!;
-    const d = weights[k + 3]!;
-    const e = weights[k + 4]!;
-    const f = weights[k + 5]!;
-    out[o] =
-      a * row[at]! +
-      b * row[at + 3]! +
-      c * row[at + 6]! +
-      d * row[at + 9]! +
-      e * row[at + 12]! +
-      f * row[at + 15]!;
-    out[o + 1] =
-      a * row[at + 1]! +
-      b * row[at + 4]! +
-      c * row[at + 7]! +
-      d * row[at + 10]! +
-      e * row[at + 13]! +
-      f * row[at + 16]!;
-    out[o + 2] =
-      a * row[at + 2]! +
-      b * row[at + 5]! +
-      c * row[at + 8]! +
-      d * row[at + 11]! +
-      e * row[at + 14]! +
-      f * row[at + 17]!;
   }
 }

@@ -1,33 +1,4 @@
-import {
-  addDifference,
-  halve,
-  intoEightBits,
-  intoSixteenBits,
-  weighedSum,
-} from './rowMath';
-
-/** Made-up values, the same every time. */
-const wave = (length: number, scale: number) =>
-  Float32Array.from({ length }, (_, i) => scale * (1 + Math.sin(i * 12.9898)));
-
-describe('weighedSum', () => {
-  it.each([1, 3, 4, 5, 8, 11])('adds %d rows, each by its weight', (count) => {
-    const rows = Array.from({ length: count }, (_, k) => wave(17, k + 1));
-    const weights = Array.from({ length: count + 2 }, (_, k) => (k % 3 === 0 ? 0 : k / 7));
-    const out = new Float32Array(17).fill(99);
-    weighedSum(rows, weights, 2, out);
-    out.forEach((v, i) => {
-      const plain = rows.reduce((sum, row, k) => sum + row[i]! * weights[k + 2]!, 0);
-      expect(v).toBeCloseTo(plain, 3);
-    });
-  });
-
-  it('gives nothing for weights of nothing', () => {
-    const out = new Float32Array(3).fill(5);
-    weighedSum([wave(3, 1), wave(3, 2)], [0, 0], 0, out);
-    expect([...out]).toEqual([0, 0, 0]);
-  });
-});
+import { addDifference, halve, intoEightBits, intoSixteenBits } from './rowMath';
 
 describe('addDifference', () => {
   const light = Float32Array.of(100, 200, 300);

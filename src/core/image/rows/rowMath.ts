@@ -1,78 +1,4 @@
-/**
- * The inner loops over rows of samples. They stand alone so that the compiler optimises each
- * for itself; four rows at a time, so that the result is read and written less often.
- */
-
-/** The first four rows, each by its weight; fewer are given as the same row with weight 0. */
-function firstFour(
-  [a, b, c, d]: readonly [Float32Array, Float32Array, Float32Array, Float32Array],
-  wa: number,
-  wb: number,
-  wc: number,
-  wd: number,
-  out: Float32Array,
-): void {
-  for (let i = 0; i < out.length; i += 1)
-    out[i] = wa * a[i]! + wb * b[i]! + wc * c[i]! + wd * d[i]!;
-}
-
-/** Four more. */
-function fourMore(
-  [a, b, c, d]: readonly [Float32Array, Float32Array, Float32Array, Float32Array],
-  wa: number,
-  wb: number,
-  wc: number,
-  wd: number,
-  out: Float32Array,
-): void {
-  for (let i = 0; i < out.length; i += 1)
-    out[i]! += wa * a[i]! + wb * b[i]! + wc * c[i]! + wd * d[i]!;
-}
-
-/** Two more. */
-function twoMore(
-  a: Float32Array,
-  b: Float32Array,
-  wa: number,
-  wb: number,
-  out: Float32Array,
-): void {
-  for (let i = 0; i < out.length; i += 1) out[i]! += wa * a[i]! + wb * b[i]!;
-}
-
-/** One more. */
-function oneMore(a: Float32Array, w: number, out: Float32Array): void {
-  for (let i = 0; i < out.length; i += 1) out[i]! += w * a[i]!;
-}
-
-/** out[i] = the sum over k of weights[from + k] x rows[k][i]. */
-export function weighedSum(
-  rows: readonly Float32Array[],
-  weights: ArrayLike<number>,
-  from: number,
-  out: Float32Array,
-): void {
-  const count = rows.length;
-  for (let k = 0; k < count; k += 4) {
-    const a = rows[k]!;
-    if (k > 0 && k + 1 === count) {
-      oneMore(a, weights[from + k]!, out);
-      continue;
-    }
-    if (k > 0 && k + 2 === count) {
-      twoMore(a, rows[k + 1]!, weights[from + k]!, weights[from + k + 1]!, out);
-      continue;
-    }
-    const four = [a, rows[k + 1] ?? a, rows[k + 2] ?? a, rows[k + 3] ?? a] as const;
-    const wa = weights[from + k]!;
-    const wb = k + 1 < count ? weights[from + k + 1]! : 0;
-    const wc = k + 2 < count ? weights[from + k + 2]! : 0;
-    const wd = k + 3 < count ? weights[from + k + 3]! : 0;
-    if (k === 0) firstFour(four, wa, wb, wc, wd, out);
-    else if (wa !== 0 || wb !== 0 || wc !== 0 || wd !== 0)
-      fourMore(four, wa, wb, wc, wd, out);
-  }
-}
+/** The inner loops over rows of samples. They stand alone so that the compiler optimises each for itself. */
 
 /** Adds `share` of the difference between light and blur to every channel, where it exceeds `floor`. */
 export function addDifference(
@@ -158,29 +84,6 @@ export function lightOf(samples: Float32Array, channels: number, out: Float32Arr
   const [r, g, b] = lightWeight;
   for (let i = 0, s = 0; i < out.length; i += 1, s += 3)
     out[i] = r * samples[s]! + g * samples[s + 1]! + b * samples[s + 2]!;
-}
-
-/** A row of single values, blurred by an even kernel of an odd number of weights; the ends repeat. */
-export function blurAcross(
-  light: Float32Array,
-  kernel: Float32Array,
-  out: Float32Array,
-): void {
-  const reach = (kernel.length - 1) / 2;
-  const last = light.length - 1;
-  const middle = kernel[reach]!;
-  const inner = last - reach;
-  for (let x = 0; x <= last; x += 1) {
-    let v = middle * light[x]!;
-    if (x >= reach && x <= inner)
-      for (let k = 1; k <= reach; k += 1)
-        v += kernel[reach + k]! * (light[x - k]! + light[x + k]!);
-    else
-      for (let k = 1; k <= reach; k += 1)
-        v +=
-          kernel[reach + k]! * (light[Math.max(0, x - k)]! + light[Math.min(last, x + k)]!);
-    out[x] = v;
-  }
 }
 
 /** Sums of samples, and of their squares, over `reach` pixels on each side; the ends repeat. */

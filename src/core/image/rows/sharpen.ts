@@ -1,6 +1,7 @@
 import { gaussian } from '../kernels';
-import { addDifference, blurAcross, lightOf, weighedSum } from './rowMath';
+import { addDifference, lightOf } from './rowMath';
 import type { RowStep, Shape } from './rowStep';
+import { blurAcross, weighedSum } from './simd';
 import { windowed } from './windowed';
 
 export interface Sharpening {

@@ -146,6 +146,8 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
       shape,
       plan: { image: plan.image, source: plan.source },
       patch: box,
+      split: share,
+      at,
       after: { recipe, table },
       before: without
         ? {
@@ -158,7 +160,7 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
           }
         : { recipe: untouched(recipe), table: tableUrl(id, null) },
     };
-  }, [box, facts, id, plan, recipe, without, at]);
+  }, [box, facts, id, plan, recipe, without, at, share]);
   const { before, after, ms, made, busy, problem } = usePatch(wish);
 
   const key = useCallback((event: KeyboardEvent) => {

@@ -5,18 +5,24 @@ import type { Box, Shape } from '@/core/image';
 import { PatchMaker } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 
-/** Where a patch lies, and what it is made of. */
+/** Where tiles of a patch lie, and what they are made of. */
 export interface PatchPlace {
   /** Address of the samples of `part`. */
   url: string;
   part: Box;
   shape: Shape;
   plan: Pick<PrintPlan, 'image' | 'source'>;
-  patch: Box;
+  tiles: Box[];
+}
+
+/** Tiles of a patch, RGBA for the screen, and the milliseconds that they took. */
+export interface MadeTiles {
+  tiles: Uint8ClampedArray<ArrayBuffer>[];
+  ms: number;
 }
 
 const tables = new Map<string, Promise<ColourTable>>();
-let maker: PatchMaker | null = null;
+let place: { tiles: Box[]; makers: PatchMaker[] } | null = null;
 
 async function bytesOf(url: string): Promise<ArrayBuffer> {
   const answer = await fetch(url);
@@ -32,26 +38,46 @@ async function tableAt(url: string): Promise<ColourTable> {
 
 const api = {
   /** Goes to another place. */
-  async open({ url, part, shape, plan, patch }: PatchPlace): Promise<void> {
-    const samples = new Uint16Array(await bytesOf(url));
-    maker = new PatchMaker({ box: part, samples }, shape, plan, patch);
+  async open({ url, part, shape, plan, tiles }: PatchPlace): Promise<void> {
+    const source = { box: part, samples: new Uint16Array(await bytesOf(url)) };
+    const makers = tiles.map((tile) => new PatchMaker(source, shape, plan, tile));
+    place = { tiles, makers };
   },
 
-  /** The patch by a recipe, RGBA for the screen, and the milliseconds that it took. */
+  /** Makes one of its tiles ready for the numbers of a step to move. */
+  ready(recipe: Pick<Recipe, 'steps'>, step: number, tile: number): void {
+    place?.makers[tile]?.ready(recipe, step);
+  },
+
+  /** Some of its tiles by a recipe. */
   async make(
     recipe: Pick<Recipe, 'steps'>,
     tableUrl: string,
-  ): Promise<{ rgba: Uint8ClampedArray<ArrayBuffer>; ms: number }> {
+    which: number[],
+  ): Promise<MadeTiles> {
     const found = tables.get(tableUrl) ?? tableAt(tableUrl);
     tables.set(tableUrl, found);
     found.catch(() => tables.delete(tableUrl));
     const table = await found;
-    if (!maker) throw new Error('no place was opened');
+    if (!place) throw new Error('no place was opened');
+    const { tiles, makers } = place;
     const from = performance.now();
-    const rows = maker.make(recipe);
-    const rgba = new Uint8ClampedArray((rows.length / table.channels) * 4);
-    throughTable(rows, table, rgba);
-    return transfer({ rgba, ms: performance.now() - from }, [rgba.buffer]);
+    const made = which.map((i) => {
+      const { left, right, top, bottom } = tiles[i]!;
+      const wide = (right - left) * 4;
+      const rgba = new Uint8ClampedArray(wide * (bottom - top));
+      let at = 0;
+      makers[i]!.make(recipe, (row) => {
+        throughTable(row, table, rgba.subarray(at, at + wide));
+        at += wide;
+      });
+      return rgba;
+    });
+    const ms = performance.now() - from;
+    return transfer(
+      { tiles: made, ms },
+      made.map((rgba) => rgba.buffer),
+    );
   },
 };
 

@@ -5,6 +5,8 @@ import { useEffect, useRef, useState } from 'react';
 import { patchSource } from '@/core/prepare';
 import type { Box, Shape } from '@/core/image';
 import type { PrintPlan, Recipe } from '@/core/prepare';
+import { bandsOf, columnsOf, nextColumns } from './tiles';
+import type { Columns, Drawn } from './tiles';
 import type { PatchApi, PatchPlace } from './patch.worker';
 
 /** What is to be seen: the print by a recipe, beside something else of the same place. */
@@ -13,6 +15,10 @@ export interface PatchWish {
   shape: Shape;
   plan: Pick<PrintPlan, 'image' | 'source'>;
   patch: Box;
+  /** Where the line between the two stands, 0..1 of the width. */
+  split: number;
+  /** The step whose numbers are at hand; -1 for none. */
+  at: number;
   after: Seen;
   before: Seen;
 }
@@ -24,8 +30,9 @@ interface Seen {
 }
 
 export interface PatchState {
+  /** What the slowest thread took for what is seen right of the line. */
   ms: number | null;
-  /** How many patches were made. */
+  /** How many times that was made. */
   made: number;
   busy: boolean;
   problem: string | null;
@@ -46,26 +53,19 @@ function start(): Thread {
   return { remote: wrap<PatchApi>(thread), end: () => thread.terminate() };
 }
 
-/** The rows of a patch, divided for so many threads. */
-function bandsOf({ left, right, top, bottom }: Box, threads: number): Box[] {
-  const rows = Math.ceil((bottom - top) / threads);
-  return Array.from({ length: threads }, (_, i) => ({
-    left,
-    right,
-    top: Math.min(bottom, top + i * rows),
-    bottom: Math.min(bottom, top + (i + 1) * rows),
-  })).filter((band) => band.bottom > band.top);
+function placeOf({ master, shape, plan, after }: PatchWish, band: Box): PatchPlace {
+  const part = patchSource(after.recipe, shape, plan, band);
+  const url = `/api/patches/${master}?left=${part.left}&top=${part.top}&right=${part.right}&bottom=${part.bottom}`;
+  return { url, part, shape, plan, tiles: columnsOf(band) };
 }
 
-function placeOf({ master, shape, plan, after }: PatchWish, patch: Box): PatchPlace {
-  const part = patchSource(after.recipe, shape, plan, patch);
-  const url = `/api/patches/${master}?left=${part.left}&top=${part.top}&right=${part.right}&bottom=${part.bottom}`;
-  return { url, part, shape, plan, patch };
-}
+/** What a column is made by. */
+const madeBy = ({ recipe, table }: Seen) => JSON.stringify([recipe.steps, table]);
 
 /**
- * Keeps two canvases at what is wished for, by worker threads of its own. Only the newest
- * wish is made: those that came while another was made are passed over.
+ * Keeps two canvases at what is wished for, by worker threads of its own. What is seen is made
+ * first, then what the line hides; after each the newest wish is taken up, and those that came
+ * meanwhile are passed over.
  */
 export function usePatch(wish: PatchWish | null) {
   const before = useRef<HTMLCanvasElement>(null);
@@ -74,7 +74,8 @@ export function usePatch(wish: PatchWish | null) {
   const wanted = useRef(wish);
   const working = useRef(false);
   const opened = useRef('');
-  const drawn = useRef({ before: '', after: '' });
+  const drawn = useRef<Drawn>({ before: [], after: [] });
+  const ready = useRef<string[]>([]);
   const [state, setState] = useState<PatchState>({
     ms: null,
     made: 0,
@@ -87,7 +88,6 @@ export function usePatch(wish: PatchWish | null) {
     const mine = Array.from({ length: count }, start);
     threads.current = mine;
     opened.current = '';
-    drawn.current = { before: '', after: '' };
     return () => {
       mine.forEach((thread) => thread.end());
       threads.current = [];
@@ -100,47 +100,81 @@ export function usePatch(wish: PatchWish | null) {
     const mine = threads.current;
     if (!wish || mine.length === 0 || working.current) return;
 
-    const draw = async (
-      side: 'before' | 'after',
-      now: PatchWish,
-    ): Promise<number | null> => {
-      const { recipe, table } = now[side];
-      const key = JSON.stringify([opened.current, recipe.steps, table]);
-      const canvas = (side === 'before' ? before : after).current;
-      if (!canvas || drawn.current[side] === key) return null;
+    const open = async (now: PatchWish): Promise<Box[]> => {
       const bands = bandsOf(now.patch, mine.length);
+      const places = bands.map((band) => placeOf(now, band));
+      const key = JSON.stringify(places);
+      if (opened.current !== key) {
+        setState((s) => ({ ...s, busy: true }));
+        await Promise.all(places.map((place, i) => mine[i]!.remote.open(place)));
+        opened.current = key;
+        drawn.current = { before: [], after: [] };
+        ready.current = [];
+      }
+      return bands;
+    };
+
+    const draw = async (
+      now: PatchWish,
+      bands: Box[],
+      { side, columns }: Columns,
+    ): Promise<number> => {
+      const { recipe, table } = now[side];
       const parts = await Promise.all(
-        bands.map((_, i) => mine[i]!.remote.make(recipe, table)),
+        bands.map((_, i) => mine[i]!.remote.make(recipe, table, columns)),
       );
+      const canvas = (side === 'before' ? before : after).current;
       const { left, right, top, bottom } = now.patch;
-      canvas.width = right - left;
-      canvas.height = bottom - top;
-      const paper = canvas.getContext('2d');
-      parts.forEach(({ rgba }, i) => {
-        const image = new ImageData(rgba, right - left, bands[i]!.bottom - bands[i]!.top);
-        paper?.putImageData(image, 0, bands[i]!.top - top);
+      if (canvas && (canvas.width !== right - left || canvas.height !== bottom - top)) {
+        canvas.width = right - left;
+        canvas.height = bottom - top;
+      }
+      const paper = canvas?.getContext('2d');
+      bands.forEach((band, i) => {
+        const all = columnsOf(band);
+        columns.forEach((c, k) => {
+          const tile = all[c]!;
+          const image = new ImageData(parts[i]!.tiles[k]!, tile.right - tile.left);
+          paper?.putImageData(image, tile.left - left, tile.top - top);
+        });
       });
-      drawn.current[side] = key;
+      for (const c of columns) drawn.current[side][c] = madeBy(now[side]);
       return Math.max(...parts.map((p) => p.ms));
+    };
+
+    /** Makes a column ready for the number that may move next; false: all are. */
+    const prepare = async (now: PatchWish): Promise<boolean> => {
+      const { recipe } = now.after;
+      if (now.at < 1 || now.at >= recipe.steps.length) return false;
+      const by = JSON.stringify(recipe.steps.slice(0, now.at));
+      const columns = columnsOf(now.patch);
+      const c = columns.findLastIndex((_, i) => ready.current[i] !== by);
+      if (c < 0) return false;
+      await Promise.all(mine.map(({ remote }) => remote.ready(recipe, now.at, c)));
+      ready.current[c] = by;
+      return true;
     };
 
     const go = async () => {
       working.current = true;
-      setState((s) => ({ ...s, busy: true }));
+      const busy = (now: boolean) =>
+        setState((s) => (s.busy === now ? s : { ...s, busy: now }));
       try {
-        for (let done: PatchWish | null = null; done !== wanted.current;) {
+        for (;;) {
           const now: PatchWish | null = wanted.current;
           if (!now || threads.current !== mine) break;
-          const places = bandsOf(now.patch, mine.length).map((band) => placeOf(now, band));
-          const key = JSON.stringify(places);
-          if (opened.current !== key) {
-            await Promise.all(places.map((place, i) => mine[i]!.remote.open(place)));
-            opened.current = key;
+          const bands = await open(now);
+          const by = { after: madeBy(now.after), before: madeBy(now.before) };
+          const part = nextColumns(now.patch, now.split, by, drawn.current);
+          if (!part) {
+            busy(false);
+            if (!(await prepare(now)) && wanted.current === now) break;
+            continue;
           }
-          const ms = await draw('after', now);
-          if (ms !== null) setState((s) => ({ ...s, ms, made: s.made + 1, problem: null }));
-          await draw('before', now);
-          done = now;
+          busy(true);
+          const ms = await draw(now, bands, part);
+          if (part.side === 'after' && part.seen)
+            setState((s) => ({ ...s, ms, made: s.made + 1, problem: null }));
         }
       } catch (error) {
         const said = error instanceof Error ? error.message : 'unknown reason';
@@ -150,7 +184,7 @@ export function usePatch(wish: PatchWish | null) {
         }));
       } finally {
         working.current = false;
-        setState((s) => ({ ...s, busy: false }));
+        busy(false);
       }
     };
     void go();

@@ -30,6 +30,7 @@ import { usualSettings } from '../settingsDesk';
 import type { SettingsDesk } from '../settingsDesk';
 import { pointWords } from '../sheetWords';
 import { AxisFields } from './AxisFields';
+import { CellPicture, usePicture } from './CellPicture';
 import { WrittenSheets } from './WrittenSheets';
 
 const ROOM = { width: 560, height: 400, beside: 236 };
@@ -87,6 +88,7 @@ export function SettingsSheetView(props: SheetProps) {
     orderSettingsSheet,
     'Settings sheet ordered.',
   );
+  const picture = usePicture(master.preview);
   const ppi = ppiOf(recipe);
   const sheets = [...SHEET_CHOICES, ...papers];
   const sheet = sheets.find((s) => s.name === desk.sheet) ?? SHEET_CHOICES[1]!;
@@ -153,28 +155,25 @@ export function SettingsSheetView(props: SheetProps) {
             <g transform="translate(40 30)">
               <rect x={1} y={1.5} width={w} height={h} fill="rgba(0,0,0,.25)" />
               <rect width={w} height={h} fill="#fdfdfc" />
-              {laid.places.map((p, i) => (
-                <svg
-                  key={i}
-                  x={p.left * scale}
-                  y={p.top * scale}
-                  width={p.width * scale}
-                  height={p.height * scale}
-                  viewBox={seen(p).join(' ')}
-                  preserveAspectRatio="none"
-                >
-                  {master.preview ? (
-                    <image
-                      href={master.preview}
-                      width={1}
-                      height={1}
-                      preserveAspectRatio="none"
-                    />
-                  ) : (
-                    <rect width={1} height={1} fill="#9c9c9c" />
-                  )}
-                </svg>
-              ))}
+              {laid.places.map((p, i) => {
+                const drawn = {
+                  x: p.left * scale,
+                  y: p.top * scale,
+                  width: p.width * scale,
+                  height: p.height * scale,
+                };
+                return picture ? (
+                  <CellPicture
+                    key={i}
+                    picture={picture}
+                    part={seen(p)}
+                    recipe={cells[i]?.recipe ?? recipe}
+                    {...drawn}
+                  />
+                ) : (
+                  <rect key={i} fill="#9c9c9c" {...drawn} />
+                );
+              })}
               {laid.words.map((p, i) => (
                 <rect
                   key={i}
@@ -237,6 +236,10 @@ export function SettingsSheetView(props: SheetProps) {
             },
           ]}
         />
+        <Small>
+          Tone and colour are drawn nearly as they come out; sharpening and intent are seen
+          on the paper.
+        </Small>
         <Small>
           {cells
             .slice(0, columns)

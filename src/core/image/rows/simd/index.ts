@@ -1,0 +1,1 @@
+export { acrossThree, blurAcross, weighedSum } from './rowSums';

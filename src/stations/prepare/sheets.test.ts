@@ -1,0 +1,361 @@
+import { execFileSync } from 'node:child_process';
+import { readdirSync } from 'node:fs';
+import sharp from 'sharp';
+import {
+  idle,
+  inProcess,
+  SIZE,
+  startRealWorkers,
+  takePicture,
+} from '../../../e2e/support/inProcess';
+import type { InProcess } from '../../../e2e/support/inProcess';
+import { samplesBy } from '../../../e2e/support/master';
+import { plainRecipe, printPlan, stepIn, withStep } from '@/core/prepare';
+import type { PixelRect, Recipe, ResolutionSheet, SettingsSheet } from '@/core/prepare';
+import { getRecipe, sheetFilesOf } from '@/data';
+import type { SheetFile } from '@/data';
+import { storePaths } from '@/engine';
+import { keepCrop } from '@/stations/size/cropActions';
+import { offerSize } from '@/stations/size/actions';
+import type { SheetOrder } from '@/studio';
+import { writeSheetFile } from '@/studio/sheetWork';
+import { keepRecipe, orderPrintFiles } from './actions';
+import { orderProofSheet } from './proofActions';
+import type { ProofDesk } from './proofWish';
+import { orderSettingsSheet } from './settingsActions';
+import { usualSettings } from './settingsDesk';
+import type { SettingsDesk } from './settingsDesk';
+import { loadPrepare } from './view';
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
+
+const PPI = 72;
+const LARGER = 'metricFrames-40x50';
+const [WIDTH, HEIGHT] = [300, 400];
+const plain = plainRecipe(PPI, 0.8);
+const adjust = stepIn(withStep(plain, 1, { ...plain.steps[1]!, on: true }), 'adjust')!;
+
+let here: InProcess;
+beforeAll(async () => {
+  here = await inProcess();
+  startRealWorkers();
+  const tiles = (x: number, y: number, c: number) =>
+    24000 +
+    12000 * Math.sin(x / 9 + c) +
+    9000 * Math.cos(y / 13) +
+    (((x >> 3) + (y >> 3)) % 2) * 9000;
+  await takePicture(here, samplesBy(WIDTH, HEIGHT, tiles));
+});
+afterAll(() => here.end());
+
+const desk: ProofDesk = {
+  sizes: [SIZE],
+  places: [
+    { x: 0.4, y: 0.5, tests: 'tones' },
+    { x: 0.7, y: 0.3, tests: 'byHand' },
+  ],
+  sheet: 'A4',
+  own: { width: 210, height: 297 },
+  width: 40,
+  height: 30,
+  margin: 5,
+  overview: true,
+};
+/** How a size is laid out, as the form has it. */
+const layout = { workId: '1', fit: 'within', border: '10 mm' };
+const proof = (over: Partial<ProofDesk> = {}, recipe: Recipe = plain, recipeId = '') =>
+  orderProofSheet({
+    workId: '1',
+    recipe: JSON.stringify(recipe),
+    recipeId,
+    desk: JSON.stringify({ ...desk, ...over }),
+  });
+const settings = (over: Partial<SettingsDesk> = {}, recipe: Recipe = plain) =>
+  orderSettingsSheet({
+    workId: '1',
+    sizeKey: SIZE,
+    recipe: JSON.stringify(recipe),
+    desk: JSON.stringify({ ...usualSettings, ...over }),
+  });
+
+/** The sheets that come of an order, once they are written; the newest first. */
+async function written(ordered: Promise<unknown>): Promise<SheetFile[]> {
+  const before = (await sheetFilesOf(here.open.db.read, 1)).length;
+  expect(await ordered).toMatchObject({ ok: true });
+  await idle(here.open);
+  const all = await sheetFilesOf(here.open.db.read, 1);
+  return all.slice(0, all.length - before);
+}
+const pathOf = (sha256: string) => storePaths(here.open.home).file(sha256);
+const pixels = (sha256: string, { left, top, width, height }: PixelRect) =>
+  sharp(pathOf(sha256)).extract({ left, top, width, height }).raw().toBuffer();
+/** The newest print file of the size, and where its picture lies. */
+async function printed() {
+  const { files, picked } = await loadPrepare('1', { size: SIZE });
+  const plan = printPlan({ width: WIDTH, height: HEIGHT }, picked!.fit, PPI);
+  return { file: files[0], image: plan.image };
+}
+const jobs = () => here.rows<{ n: number }>('SELECT count(*) AS n FROM job');
+
+/** What a refused order says; nothing is queued for it. */
+async function refusal(ordered: Promise<unknown>): Promise<string> {
+  const before = await jobs();
+  const answer = (await ordered) as { ok: boolean; message?: string; fields?: object };
+  expect(answer.ok).toBe(false);
+  expect(await jobs()).toEqual(before);
+  return answer.message || JSON.stringify(answer.fields);
+}
+
+describe('a resolution proof', () => {
+  it('has the pixels of the print file in each piece, and says what it is', async () => {
+    const kept = (await keepRecipe({
+      name: 'Linen, small',
+      remarks: '',
+      recipe: JSON.stringify(plain),
+      fromId: '',
+    })) as { value: number };
+    const [sheet] = await written(proof({}, plain, String(kept.value)));
+    expect(sheet!.checks.filter((c) => !c.passed)).toEqual([]);
+    expect(sheet).toMatchObject({ kind: 'resolution', width: 595, height: 842, ppi: PPI });
+    expect(sheet!.name).toBe('21x30cm_proof_slack-water_1.tif');
+
+    const content = sheet!.content as ResolutionSheet;
+    expect(content.recipeName).toBe('Linen, small, version 1');
+    expect(content.pieces.map((p) => [p.sizeKey, p.tests])).toEqual([
+      [SIZE, 'tones'],
+      [SIZE, 'byHand'],
+    ]);
+
+    await orderPrintFiles({
+      workId: '1',
+      sizeKeys: JSON.stringify([SIZE]),
+      recipe: JSON.stringify(plain),
+      recipeId: String(kept.value),
+      pair: '',
+    });
+    await idle(here.open);
+    const { file, image } = await printed();
+    expect(file).toMatchObject({ recipeId: kept.value });
+    expect((await getRecipe(here.open.db.read, kept.value))!.recipe).toEqual(file!.recipe);
+    for (const { region, place } of content.pieces) {
+      const { width, height } = region;
+      const there = {
+        left: image.left + region.left,
+        top: image.top + region.top,
+        width,
+        height,
+      };
+      const onFile = await pixels(file!.sha256, there);
+      expect(onFile.equals(await pixels(sheet!.sha256, { ...place, width, height }))).toBe(
+        true,
+      );
+      expect(new Set(onFile).size).toBeGreaterThan(20);
+    }
+  });
+
+  it('is a page of its own size as PDF, and an entry of the log book', async () => {
+    const [sheet] = await written(proof({ overview: false, sheet: 'A5' }));
+    const pdf = execFileSync('pdfinfo', [pathOf(sheet!.pdfSha256)], { encoding: 'utf8' });
+    const [, width, height] = /Page size: +([\d.]+) x ([\d.]+) pts/.exec(pdf)!;
+    // At 72 ppi a pixel is a point.
+    expect([Number(width), Number(height)]).toEqual([sheet!.width, sheet!.height]);
+    const [entry] = await here.rows<Record<string, unknown>>(
+      'SELECT kind, ref, what, factor FROM print_entry ORDER BY id DESC LIMIT 1',
+    );
+    expect(entry).toMatchObject({ kind: 'proofSheet', ref: sheet!.id, what: sheet!.name });
+    const content = sheet!.content as ResolutionSheet;
+    expect(entry!.factor).toBeCloseTo(content.pieces[0]!.factor, 6);
+    expect(content.overview).toBeNull();
+  });
+
+  it('holds two sizes at once, each piece as large as on its print', async () => {
+    const offered = await offerSize({ ...layout, sizeKey: LARGER });
+    expect(offered).toMatchObject({ ok: true });
+    const [sheet] = await written(proof({ sizes: [SIZE, LARGER], sheet: 'auto' }));
+    const { pieces } = sheet!.content as ResolutionSheet;
+    expect(pieces).toHaveLength(4);
+    const factors = pieces.map((p) => [p.sizeKey, p.factor] as const);
+    const of = (key: string) => factors.find(([k]) => k === key)![1];
+    expect(of(LARGER)).toBeGreaterThan(of(SIZE));
+    for (const { region } of pieces)
+      expect([region.width, region.height]).toEqual([113, 85]);
+    const overlap = pieces.some((a, i) =>
+      pieces
+        .slice(i + 1)
+        .some(
+          (b) =>
+            Math.abs(a.place.left - b.place.left) < 113 &&
+            Math.abs(a.place.top - b.place.top) < 85,
+        ),
+    );
+    expect(overlap).toBe(false);
+  });
+
+  it('says what is missing, or wrong, and what to do', async () => {
+    expect(await refusal(proof({ sizes: [] }))).toMatch(/^Choose at least one size/);
+    expect(await refusal(proof({ places: [] }))).toMatch(/^Choose at least one size/);
+    expect(await refusal(proof({ width: 390, height: 390, sheet: 'A5' }))).toMatch(
+      /No sheet holds all these pieces.*larger sheet/,
+    );
+    expect(await refusal(proof({ sheet: 'A9' }))).toMatch(/No sheet/);
+    const output = stepIn(plain, 'output')!;
+    expect(
+      await refusal(proof({}, withStep(plain, 3, { ...output, radius: 1000 }))),
+    ).toMatch(/radius: 1000 px/);
+    const odd = { ...desk, places: [{ x: 2, y: 0, tests: 'tones' }] };
+    expect(await refusal(proof(odd as ProofDesk))).toMatch(/Proof sheet/);
+  });
+
+  it('a piece outside the picture after a newer crop is named, and nothing is written', async () => {
+    // 4:5 out of 3:4: the frame of 40 x 50 cm is cut above and below.
+    const crop = { workId: '1', ratio: '4:5', x: '0.5', y: '1', zoom: '0.4' };
+    expect(await keepCrop(crop)).toMatchObject({ ok: true });
+    const fill = { ...layout, fit: 'fill', border: '0', sizeKey: LARGER };
+    expect(await offerSize(fill)).toMatchObject({ ok: true });
+    const places: ProofDesk['places'] = [
+      { x: 0.5, y: 0.8, tests: 'edges' },
+      { x: 0.5, y: 0.02, tests: 'shadow' },
+    ];
+    expect(await refusal(proof({ sizes: [LARGER], places }))).toMatch(
+      /^Piece 2 \(deepest shadow\) lies outside the picture as 40 × 50 cm is cropped now\. Move it/,
+    );
+  });
+});
+
+describe('a settings sheet', () => {
+  it('has a cell for every pair of settings, each with its recipe and its pixels', async () => {
+    const [sheet] = await written(
+      settings({
+        axes: [
+          { axis: 'lightness', step: 20, sides: 1, words: [] },
+          { axis: 'saturation', step: 50, sides: 1, words: [] },
+        ],
+      }),
+    );
+    expect(sheet!.checks.filter((c) => !c.passed)).toEqual([]);
+    const { cells, columns } = sheet!.content as SettingsSheet;
+    expect(columns).toBe(3);
+    expect(cells.map((c) => c.label).slice(0, 4)).toEqual([
+      'lightness −20, saturation −50',
+      'lightness 0, saturation −50',
+      'lightness +20, saturation −50',
+      'lightness −20, saturation 0',
+    ]);
+    expect(stepIn(cells[8]!.recipe, 'adjust')).toMatchObject({
+      lightness: 20,
+      saturation: 50,
+    });
+    const means = await Promise.all(
+      cells.map(async ({ place }) => {
+        const bytes = await pixels(sheet!.sha256, place);
+        return bytes.reduce((sum, v) => sum + v, 0) / bytes.length;
+      }),
+    );
+    // Lighter to the right in every row.
+    for (let row = 0; row < 9; row += 3) {
+      expect(means[row + 1]! - means[row]!).toBeGreaterThan(5);
+      expect(means[row + 2]! - means[row + 1]!).toBeGreaterThan(5);
+    }
+  });
+
+  it('in pieces at the final size, the cell of the recipe is as the print file', async () => {
+    const [sheet] = await written(
+      settings({
+        of: 'piece',
+        axes: [{ axis: 'sharpening', step: 60, sides: 1, words: [] }],
+      }),
+    );
+    const { cells } = sheet!.content as SettingsSheet;
+    const { file, image } = await printed();
+    const { place, recipe } = cells[1]!;
+    expect(recipe.steps).toEqual(plain.steps);
+    const there = {
+      ...place,
+      left: image.left + Math.round(image.width / 2 - place.width / 2),
+      top: image.top + Math.round(image.height / 2 - place.height / 2),
+    };
+    const same = await pixels(sheet!.sha256, place);
+    expect(same.equals(await pixels(file!.sha256, there))).toBe(true);
+    expect(same.equals(await pixels(sheet!.sha256, cells[2]!.place))).toBe(false);
+  });
+
+  it('becomes one sheet for each media setting, with its name on it', async () => {
+    const media = { axis: 'media', step: 8, sides: 1, words: ['heavy rag', 'fine art'] };
+    const sheets = await written(
+      settings({
+        axes: [{ ...usualSettings.axes[0]! }, media as SettingsDesk['axes'][number]],
+      }),
+    );
+    // They are written side by side: either may be first.
+    const named = sheets.map((s) => (s.content as SettingsSheet).media);
+    expect(named.sort()).toEqual(['fine art', 'heavy rag']);
+    expect(new Set(sheets.map((s) => s.name)).size).toBe(2);
+    const none = { ...media, words: [] } as SettingsDesk['axes'][number];
+    expect(await refusal(settings({ axes: [none] }))).toMatch(/name at least one/);
+  });
+
+  it('says why it cannot be laid out', async () => {
+    const [first] = usualSettings.axes;
+    expect(await refusal(settings({ axes: [first!, first!] }))).toMatch(
+      /^Second axis: it is the same/,
+    );
+    expect(await refusal(settings({ sheet: 'Papyrus' }))).toMatch(
+      /^Sheet: it is not in the drawer/,
+    );
+    const many = { step: 5, sides: 4, words: [] };
+    expect(
+      await refusal(
+        settings({
+          sheet: 'A5',
+          margin: 40,
+          axes: [
+            { axis: 'contrast', ...many },
+            { axis: 'warmth', ...many },
+          ],
+        }),
+      ),
+    ).toMatch(/^81 cells get smaller than 12 mm on A5/);
+    const elsewhere = orderSettingsSheet({
+      workId: '1',
+      sizeKey: 'metricFrames-70x100',
+      recipe: JSON.stringify(plain),
+      desk: JSON.stringify(usualSettings),
+    });
+    expect(await refusal(elsewhere)).toMatch(/not on offer any more/);
+    const wild = withStep(plain, 1, { ...adjust, lightness: 900 });
+    expect(await refusal(settings({}, wild))).toMatch(/lightness: 900/);
+  });
+});
+
+it('stopped in the middle, a sheet leaves nothing', async () => {
+  const [row] = await here.rows<{ spec: string }>(
+    "SELECT spec FROM job WHERE kind = 'sheet' ORDER BY id DESC LIMIT 1",
+  );
+  const order = JSON.parse(row!.spec) as SheetOrder;
+  const before = await sheetFilesOf(here.open.db.read, 1);
+  const stop = new AbortController();
+  const running = writeSheetFile(
+    here.open,
+    order,
+    (_, share) => share > 0.5 && stop.abort(),
+    stop.signal,
+  );
+  await expect(running).rejects.toThrow();
+  expect(await sheetFilesOf(here.open.db.read, 1)).toEqual(before);
+  expect(readdirSync(storePaths(here.open.home).tmp)).toEqual([]);
+});
+
+it('a master that went, or whose colours nobody said, is named', async () => {
+  const order = { workId: 1, masterId: 99, content: { kind: 'settings' } };
+  const run = () =>
+    writeSheetFile(
+      here.open,
+      order as unknown as SheetOrder,
+      () => undefined,
+      new AbortController().signal,
+    );
+  await expect(run()).rejects.toThrow(/master it was ordered from is not there/);
+  await here.take({ iccDescription: null }, 'c'.repeat(64));
+  expect(await refusal(proof())).toMatch(/carries no colour profile/);
+  expect(await refusal(settings())).toMatch(/colours are never guessed/);
+});
