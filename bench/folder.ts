@@ -15,3 +15,7 @@ export const median = (values: number[]): number =>
 
 export const share = (values: boolean[]): number =>
   values.filter(Boolean).length / Math.max(1, values.length);
+
+/** The time within which this share of the answers came. */
+export const within = (times: number[], part: number): number =>
+  [...times].sort((a, b) => a - b)[Math.ceil(times.length * part) - 1]!;

@@ -1,7 +1,9 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { openDatabase } from '@/data';
+import { PREPARE, printOrder } from '../e2e/support/errands';
 import { StudioServer } from '../e2e/support/studioServer';
+import { within } from './folder';
 import { fillLargeStudio } from './largeStudio';
 import { writePicture } from './picture';
 
@@ -34,10 +36,6 @@ const VIEWS = [
   '/api/find?find=orla',
 ];
 
-/** The time within which this share of the answers came. */
-const within = (times: number[], share: number) =>
-  [...times].sort((a, b) => a - b)[Math.ceil(times.length * share) - 1]!;
-
 const column = (n: number) => n.toFixed(0).padStart(8);
 const megabytesOf = (server: StudioServer) =>
   Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))![1]) /
@@ -52,20 +50,11 @@ const take = (server: StudioServer, workId: number, path: string) =>
   );
 
 const orderPrint = (server: StudioServer, workId: number, ppi: number) =>
-  server.action<number>(
+  server.action<number[]>(
     `/works/${workId}/prepare`,
-    'src/stations/prepare/actions.ts',
-    'orderPrintFile',
-    {
-      workId: String(workId),
-      sizeKey: SIZE,
-      ppi: String(ppi),
-      amount: '60',
-      radius: '0.8',
-      threshold: '2',
-      space: 'srgb',
-      intent: 'relative',
-    },
+    PREPARE,
+    'orderPrintFiles',
+    printOrder(workId, SIZE, ppi),
   );
 
 /** Jobs that run, or that wait as well. */

@@ -17,21 +17,6 @@ const PICTURES = 700;
 const PROFILES = 180;
 const LISTS = 180;
 const AT_ONCE = 4;
-const LONGEST_MS = 10_000;
-
-/** Ticks of this machine's processors so far: all, and those that its host gave to others. */
-function ticks(): { all: number; stolen: number } {
-  const [line] = readFileSync('/proc/stat', 'utf8').split('\n');
-  const fields = line!.split(/\s+/).slice(1, 9).map(Number);
-  return { all: fields.reduce((a, b) => a + b, 0), stolen: fields[7] ?? 0 };
-}
-
-/** The longest that one file may take, by the time that this machine really had since `before`. */
-function longest(before: ReturnType<typeof ticks>): number {
-  const now = ticks();
-  const given = 1 - (now.stolen - before.stolen) / Math.max(1, now.all - before.all);
-  return LONGEST_MS / Math.max(0.02, given);
-}
 /** Resident memory of the whole server at its highest, while it is fed this. */
 const MOST_KB = 1_200_000;
 
@@ -50,21 +35,15 @@ interface Fed {
   name: string;
   status: number;
   message: string;
-  ms: number;
-  /** The longest it may take. */
-  most: number;
 }
 
 async function feed(name: string, data: Buffer): Promise<Fed> {
-  const from = performance.now();
-  const before = ticks();
   const answer = await fetch(
     `${server.url}/api/masters?work=${workId}&name=${encodeURIComponent(name)}`,
     { method: 'PUT', body: new Uint8Array(data), signal: AbortSignal.timeout(300_000) },
   );
   const { message = '' } = (await answer.json()) as { message?: string };
-  const ms = performance.now() - from;
-  return { name, status: answer.status, message, ms, most: longest(before) };
+  return { name, status: answer.status, message };
 }
 
 /** Feeds all, some at a time; answers in order. */
@@ -81,7 +60,6 @@ async function feedAll(files: { name: string; data: Buffer }[]): Promise<Fed[]> 
 
 /** Taken in, or refused in a sentence of our own that names the file. */
 function expectAnswers(fed: Fed[]): void {
-  expect(fed.filter((f) => f.ms > f.most)).toEqual([]);
   const bad = fed.filter(
     (f) =>
       f.status !== 201 &&
@@ -149,15 +127,12 @@ test(`${LISTS} damaged lists: taken whole or not at all, in words`, async () => 
   for (let i = 0; i < LISTS; i += 1) {
     const list = damage(Buffer.from(wholeList(i)), luck).toString('latin1');
     const before = await count();
-    const from = performance.now();
-    const given = ticks();
     const answer = await server.action<number>(
       '/papers',
       'src/drawers/papers/actions.ts',
       'bringPapers',
       { list },
     );
-    expect(performance.now() - from).toBeLessThan(longest(given));
     expect(answer).not.toBeNull();
     if (answer!.ok) taken += 1;
     else

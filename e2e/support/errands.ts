@@ -11,8 +11,8 @@ export const PREPARE = 'src/stations/prepare/actions.ts';
 export const PICK_LINES = ['print', 'wrap0', 'wrap1', 'wrap2', 'certificate', 'note'];
 
 /** What is sent to order a print file of a size. */
-export const printOrder = (workId: number, sizeKey: string) => {
-  const recipe = plainRecipe(300, 0.8);
+export const printOrder = (workId: number, sizeKey: string, ppi = 300) => {
+  const recipe = plainRecipe(ppi, 0.8);
   recipe.convert.target = 'srgb';
   return {
     workId: String(workId),

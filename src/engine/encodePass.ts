@@ -9,7 +9,7 @@ import type { FileAbout } from './tiffFields';
 export interface EncodeWork {
   path: string;
   target: string;
-  wish: FileWish;
+  wish: Pick<FileWish, 'bits' | 'format' | 'quality'>;
   ppi: number;
   about: FileAbout;
   /** Words laid over the picture; none when empty. */

@@ -9,6 +9,7 @@ import {
 } from '../../e2e/support/inProcess';
 import type { InProcess } from '../../e2e/support/inProcess';
 import { samplesBy } from '../../e2e/support/master';
+import { GET } from '@/app/api/print-files/[id]/route';
 import { plainRecipe, printPlan, screenPlan } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { fitToSheet, plainLayout } from '@/core/sizing';
@@ -111,6 +112,10 @@ it('a screen copy is sRGB, as long as asked, counted apart, and no print of the 
     width: 180,
     height: 240,
   });
+  const params = Promise.resolve({ id: String(file.id) });
+  const sent = await GET(new Request('http://studio/api/print-files'), { params });
+  expect(sent.headers.get('content-type')).toBe('image/jpeg');
+  expect((await sent.arrayBuffer()).byteLength).toBe(file.bytes);
   expect(await here.rows("SELECT * FROM print_entry WHERE what LIKE '%screen%'")).toEqual(
     [],
   );

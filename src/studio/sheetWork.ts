@@ -1,5 +1,5 @@
 import { mkdir, rm, stat } from 'node:fs/promises';
-import { checksumCheck, slug, verifyPrintFile } from '@/core/prepare';
+import { EXTENSIONS, checksumCheck, slug, verifyPrintFile } from '@/core/prepare';
 import type { Conversion, PixelRect, SheetContent } from '@/core/prepare';
 import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
 import { rasterPdf } from '@/documents';
@@ -31,14 +31,18 @@ export interface SheetOrder {
 
 const KINDS = { resolution: 'proof', settings: 'settings' };
 
+/** The form of a print file, but never one that changes pixels: a JPEG's sheet is a TIFF. */
+const formatOf = ({ parts }: SheetOrder): 'png' | 'tiff' =>
+  parts[0]?.recipe.file.format === 'png' ? 'png' : 'tiff';
+
 /** Name of a sheet: its size first, as with every file that is printed. */
 const nameOf = (order: SheetOrder, title: string, count: number): string => {
   const cm = (px: number) => Math.round((px / order.ppi) * 2.54);
   const kind = KINDS[order.content.kind];
-  return `${cm(order.width)}x${cm(order.height)}cm_${kind}_${slug(title)}_${count}.tif`;
+  return `${cm(order.width)}x${cm(order.height)}cm_${kind}_${slug(title)}_${count}.${EXTENSIONS[formatOf(order)]}`;
 };
 
-/** Writes a sheet as TIFF and PDF, reopens and checks it, keeps both and notes it down. */
+/** Writes a sheet as TIFF or PNG, and as PDF; reopens and checks it, keeps both and notes it down. */
 export async function writeSheetFile(
   open: Studio,
   order: SheetOrder,
@@ -48,8 +52,6 @@ export async function writeSheetFile(
   const { workId, masterId, width, height, ppi, bits, parts, words, black, content } =
     order;
   const paths = storePaths(open.home);
-  const path = paths.temporary();
-  const reduced = paths.temporary('.v');
   const [master, work] = await Promise.all([
     getMaster(open.db.read, masterId),
     getWork(open.db.read, workId),
@@ -58,6 +60,10 @@ export async function writeSheetFile(
     throw new Error('the master it was ordered from is not there any more');
   const silent = () => undefined;
   const at = order.at ?? now();
+  const format = formatOf(order);
+  const drawnTo = paths.temporary();
+  const path = format === 'png' ? paths.temporary() : drawnTo;
+  const reduced = paths.temporary('.v');
   try {
     const into = await targetFor(open, order.target);
     const colour = await colourOf(open, master);
@@ -79,21 +85,27 @@ export async function writeSheetFile(
     const drawn = { width, height, ppi, bits, parts, words, black };
     await runInWorker(
       'sheet',
-      { pixels, colour, into, ...drawn, about, target: path, reduced },
+      { pixels, colour, into, ...drawn, about, target: drawnTo, reduced },
       partOf(progress, small ? 0.4 : 0, 0.8),
       signal,
     );
-    progress('reopening and checking', 0.8);
+    if (format === 'png') {
+      progress('making it a PNG', 0.8);
+      const wish = { format, bits, quality: 100 };
+      const encode = { path: drawnTo, target: path, wish, ppi, about };
+      await runInWorker('encode', encode, silent, signal);
+    }
+    progress('reopening and checking', 0.83);
     const image = { left: 0, top: 0, width, height };
     const plan = { width, height, image, source: image, factor: 1 };
     const found = await runInWorker('reopen', { path, plan }, silent, signal);
-    const wanted = { width, height, ppi, profile: into.name, bits, format: 'tiff' };
+    const wanted = { width, height, ppi, profile: into.name, bits, format };
     const checks = verifyPrintFile(
       { ...wanted, channels: into.channels, title: work.title },
       found,
     );
     progress('writing the PDF', 0.85);
-    const shape = { path, width, height, channels: into.channels, bits };
+    const shape = { path: drawnTo, width, height, channels: into.channels, bits };
     const deflated = await runInWorker('deflatedSamples', shape, silent, signal);
     const page = { width, height, ppi, channels: into.channels, deflated, icc: into.icc };
     const pdfSha256 = await keepBytes(open.home, await rasterPdf(page, about));
@@ -125,6 +137,7 @@ export async function writeSheetFile(
     throw error;
   } finally {
     await rm(reduced, { force: true });
+    if (drawnTo !== path) await rm(drawnTo, { force: true });
   }
 }
 

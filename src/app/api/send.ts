@@ -1,6 +1,7 @@
 import { createReadStream } from 'node:fs';
 import { stat } from 'node:fs/promises';
 import { Readable } from 'node:stream';
+import { formatOfName } from '@/core/prepare';
 
 /** Streams a file of the data folder; 404 when it is not there. */
 export async function sendFile(
@@ -22,6 +23,10 @@ export async function sendFile(
   const body = Readable.toWeb(createReadStream(path)) as unknown as ReadableStream;
   return new Response(body, { headers });
 }
+
+/** A written picture, kept by its hash, under its own name. */
+export const sendPicture = (path: string, name: string): Promise<Response> =>
+  sendFile(path, `image/${formatOfName(name)}`, { download: name });
 
 export const SHA256 = /^[0-9a-f]{64}$/;
 export const notThere = () => new Response('Not there.', { status: 404 });

@@ -64,7 +64,12 @@ export function namePatternProblem(pattern: string): NameProblem | null {
 
 const sizeInName = (label: string) => label.replace(/\s*×\s*/g, 'x').replace(/\s+/g, '');
 
-const EXTENSIONS: Record<FileFormat, string> = { tiff: 'tif', png: 'png', jpeg: 'jpg' };
+/** What a name of ours ends with, by the file's form. */
+export const EXTENSIONS: Record<FileFormat, string> = {
+  tiff: 'tif',
+  png: 'png',
+  jpeg: 'jpg',
+};
 
 /** Name of a file: the size comes first, so that no one orders the wrong one. */
 export function fileName(pattern: string, format: FileFormat, values: NameValues): string {
@@ -84,6 +89,12 @@ export function fileName(pattern: string, format: FileFormat, values: NameValues
   );
   return `${name}.${EXTENSIONS[format]}`;
 }
+
+/** The form of a file by the end of a name that we gave it. */
+export const formatOfName = (name: string): FileFormat =>
+  (Object.keys(EXTENSIONS) as FileFormat[]).find((f) =>
+    name.endsWith(`.${EXTENSIONS[f]}`),
+  ) ?? 'tiff';
 
 /** Names that occur more than once, whatever the case of their letters. */
 export function doubledNames(names: readonly string[]): string[] {

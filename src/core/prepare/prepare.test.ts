@@ -7,7 +7,9 @@ import {
   DEFAULT_NAME,
   PatchMaker,
   doubledNames,
+  FORMATS,
   fileName,
+  formatOfName,
   movedStep,
   namePatternProblem,
   outOfLimits,
@@ -117,6 +119,10 @@ describe('names', () => {
     recipe: 'Cotton, large',
     date: '2026-11-25',
   };
+
+  it.each(FORMATS)('tell that a file is a %s', (format) => {
+    expect(formatOfName(fileName(DEFAULT_NAME, format, values))).toBe(format);
+  });
 
   it('begin with the size and hold nothing a system would choke on', () => {
     expect(fileName(DEFAULT_NAME, 'tiff', values)).toBe(

@@ -1,10 +1,37 @@
 import { desc, eq } from 'drizzle-orm';
+import type { SheetContent } from '@/core/prepare';
 import type { Reading, Writing } from '../database';
 import { sheetFiles } from '../schema';
 import { addLogLine } from './log';
 import { addPrintEntry } from './logBook';
 
 export type SheetFile = typeof sheetFiles.$inferSelect;
+
+/** How much is on a sheet, and of which sizes. */
+const heldBy = (content: SheetContent) =>
+  content.kind === 'resolution'
+    ? {
+        pieces: content.pieces.length,
+        sizes: [...new Set(content.pieces.map((p) => p.sizeLabel))].join(', '),
+      }
+    : { pieces: content.cells.length, sizes: content.sizeLabel };
+
+/** What the log book remembers of it: of several sizes the most enlarged one. */
+function triedOn(content: SheetContent) {
+  if (content.kind === 'settings') {
+    const { sizeKey, cells, factor } = content;
+    return {
+      sizeKey,
+      recipe: cells[0]?.recipe ?? null,
+      recipeName: '',
+      factor: factor ?? null,
+    };
+  }
+  const { pieces, recipe, recipeName } = content;
+  const most = pieces.reduce((a, b) => (a.factor >= b.factor ? a : b));
+  const { sizeKey, factor } = most;
+  return { sizeKey, recipe, recipeName: recipeName ?? '', factor };
+}
 
 export async function addSheetFile(
   tx: Writing,
@@ -16,31 +43,15 @@ export async function addSheetFile(
     at: file.at,
     what: `sheet.${file.kind}`,
     workId: file.workId,
-    detail: {
-      name: file.name,
-      pieces: content.kind === 'resolution' ? content.pieces.length : content.cells.length,
-      sizes:
-        content.kind === 'resolution'
-          ? [...new Set(content.pieces.map((p) => p.sizeLabel))].join(', ')
-          : content.sizeLabel,
-      sha256: file.sha256,
-    },
+    detail: { name: file.name, ...heldBy(content), sha256: file.sha256 },
   });
-  const largest =
-    content.kind === 'resolution'
-      ? content.pieces.reduce((a, b) => (a.factor >= b.factor ? a : b))
-      : null;
   await addPrintEntry(tx, {
     kind: content.kind === 'resolution' ? 'proofSheet' : 'settingsSheet',
     ref: row!.id,
     what: file.name,
     workId: file.workId,
     masterId: file.masterId,
-    sizeKey: content.kind === 'resolution' ? (largest?.sizeKey ?? null) : content.sizeKey,
-    recipe:
-      content.kind === 'resolution' ? content.recipe : (content.cells[0]?.recipe ?? null),
-    recipeName: content.kind === 'resolution' ? (content.recipeName ?? '') : '',
-    factor: largest?.factor ?? null,
+    ...triedOn(content),
     at: file.at,
   });
   return row!.id;

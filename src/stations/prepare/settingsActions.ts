@@ -149,6 +149,8 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
         },
         sizeKey: v.sizeKey,
         sizeLabel: rung.label,
+        factor:
+          desk.of === 'whole' ? laid.places[0]!.width / plan.source.width : plan.factor,
         axes: desk.axes.map((a) => a.axis),
         media: setting,
         columns,

@@ -10,6 +10,7 @@ import {
 } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { samplesBy } from '../../../e2e/support/master';
+import { GET } from '@/app/api/sheet-files/[id]/route';
 import { plainRecipe, printPlan, stepIn, withStep } from '@/core/prepare';
 import type { PixelRect, Recipe, ResolutionSheet, SettingsSheet } from '@/core/prepare';
 import { getRecipe, sheetFilesOf } from '@/data';
@@ -153,6 +154,43 @@ describe('a resolution proof', () => {
     }
   });
 
+  it.each([8, 16] as const)(
+    'as a PNG of %d bits it has the pixels of the TIFF, and the same PDF',
+    async (bits) => {
+      const as = (format: 'tiff' | 'png'): Recipe => ({
+        ...plain,
+        file: { ...plain.file, format, bits },
+      });
+      const [tiff] = await written(proof({}, as('tiff')));
+      const [png] = await written(proof({}, as('png')));
+      expect(png!.name).toMatch(/^21x30cm_proof_slack-water_\d+\.png$/);
+      expect(png!.checks.filter((c) => !c.passed)).toEqual([]);
+      const [a, b] = await Promise.all(
+        [tiff!, png!].map(({ sha256 }) =>
+          sharp(pathOf(sha256)).raw({ depth: 'ushort' }).toBuffer(),
+        ),
+      );
+      expect(a!.equals(b!)).toBe(true);
+      const meta = await sharp(pathOf(png!.sha256)).metadata();
+      expect(meta).toMatchObject({ format: 'png', depth: bits === 8 ? 'uchar' : 'ushort' });
+      expect(readdirSync(storePaths(here.open.home).tmp)).toEqual([]);
+      const answers = await Promise.all(
+        ['', '?form=pdf'].map((form) =>
+          GET(new Request(`http://studio/api/sheet-files/1${form}`), {
+            params: Promise.resolve({ id: String(png!.id) }),
+          }),
+        ),
+      );
+      const head = ['content-type', 'content-disposition'];
+      const said = answers.map((r) => head.map((h) => r.headers.get(h)));
+      expect(said).toEqual([
+        ['image/png', `attachment; filename*=UTF-8''${png!.name}`],
+        ['application/pdf', `attachment; filename*=UTF-8''${png!.name.slice(0, -4)}.pdf`],
+      ]);
+      await Promise.all(answers.map((r) => r.arrayBuffer()));
+    },
+  );
+
   it('is a page of its own size as PDF, and an entry of the log book', async () => {
     const [sheet] = await written(proof({ overview: false, sheet: 'A5' }));
     const pdf = execFileSync('pdfinfo', [pathOf(sheet!.pdfSha256)], { encoding: 'utf8' });
@@ -233,7 +271,8 @@ describe('a settings sheet', () => {
       }),
     );
     expect(sheet!.checks.filter((c) => !c.passed)).toEqual([]);
-    const { cells, columns } = sheet!.content as SettingsSheet;
+    const { cells, columns, factor } = sheet!.content as SettingsSheet;
+    expect(factor).toBeCloseTo(cells[0]!.place.width / WIDTH, 6);
     expect(columns).toBe(3);
     expect(cells.map((c) => c.label).slice(0, 4)).toEqual([
       'lightness −20, saturation −50',
@@ -265,8 +304,13 @@ describe('a settings sheet', () => {
         axes: [{ axis: 'sharpening', step: 60, sides: 1, words: [] }],
       }),
     );
-    const { cells } = sheet!.content as SettingsSheet;
+    const { cells, factor } = sheet!.content as SettingsSheet;
     const { file, image } = await printed();
+    expect(factor).toBeCloseTo(file!.factor, 6);
+    const [entry] = await here.rows<{ kind: string; factor: number }>(
+      'SELECT kind, factor FROM print_entry ORDER BY id DESC LIMIT 1',
+    );
+    expect(entry).toEqual({ kind: 'settingsSheet', factor });
     const { place, recipe } = cells[1]!;
     expect(recipe.steps).toEqual(plain.steps);
     const there = {

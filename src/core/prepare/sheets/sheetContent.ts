@@ -56,6 +56,8 @@ export interface SettingsSheet {
   sheet: { width: number; height: number };
   sizeKey: string;
   sizeLabel: string;
+  /** Linear enlargement of what the cells show; sheets of before do not say it. */
+  factor?: number;
   axes: SettingAxis[];
   /** The printer's media setting that the sheet is to be printed with; empty: not said. */
   media: string;

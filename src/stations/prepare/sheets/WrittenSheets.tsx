@@ -1,4 +1,5 @@
 'use client';
+import { formatOfName } from '@/core/prepare';
 import { JobLine, SectionLabel, SlipTable, useFormat } from '@/shell';
 import type { PrepareView } from '../view';
 
@@ -33,7 +34,9 @@ export function WrittenSheets({
                       {passed} of {s.checks.length} {passed === s.checks.length ? '✓' : '▲'}
                     </td>
                     <td>
-                      <a href={`/api/sheet-files/${s.id}`}>TIFF</a>
+                      <a href={`/api/sheet-files/${s.id}`}>
+                        {formatOfName(s.name).toUpperCase()}
+                      </a>
                     </td>
                     <td>
                       <a href={`/api/sheet-files/${s.id}?form=pdf`}>PDF</a>

@@ -1,7 +1,7 @@
 import { getPrintFile } from '@/data';
 import { storePaths } from '@/engine';
 import { rowId, studio } from '@/studio';
-import { notThere, sendFile } from '../../send';
+import { notThere, sendPicture } from '../../send';
 
 /** A written print file, under its own name. */
 export async function GET(
@@ -11,8 +11,6 @@ export async function GET(
   const open = await studio();
   const file = await getPrintFile(open.db.read, rowId((await params).id));
   return file
-    ? sendFile(storePaths(open.home).file(file.sha256), 'image/tiff', {
-        download: file.name,
-      })
+    ? sendPicture(storePaths(open.home).file(file.sha256), file.name)
     : notThere();
 }

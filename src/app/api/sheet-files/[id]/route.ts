@@ -1,9 +1,9 @@
 import { getSheetFile } from '@/data';
 import { storePaths } from '@/engine';
 import { rowId, studio } from '@/studio';
-import { notThere, sendFile } from '../../send';
+import { notThere, sendFile, sendPicture } from '../../send';
 
-/** A written sheet under its own name: the TIFF, or with `form=pdf` the PDF. */
+/** A written sheet under its own name: the TIFF or PNG, or with `form=pdf` the PDF. */
 export async function GET(
   request: Request,
   { params }: { params: Promise<{ id: string }> },
@@ -14,7 +14,7 @@ export async function GET(
   const paths = storePaths(open.home);
   return new URL(request.url).searchParams.get('form') === 'pdf'
     ? sendFile(paths.file(file.pdfSha256), 'application/pdf', {
-        download: file.name.replace(/\.tif$/, '.pdf'),
+        download: file.name.replace(/\.\w+$/, '.pdf'),
       })
-    : sendFile(paths.file(file.sha256), 'image/tiff', { download: file.name });
+    : sendPicture(paths.file(file.sha256), file.name);
 }
