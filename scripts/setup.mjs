@@ -68,7 +68,7 @@ function* sources(folder) {
 export async function build() {
   const files = [
     ...sources('src'),
-    'next.config.ts',
+    'next.config.mjs',
     'scripts/server.ts',
     'package.json',
     'package-lock.json',

@@ -52,11 +52,11 @@ function sheetOf(
         : []),
     ],
     words: [
-      ...pieces.flatMap(({ words, sizeLabel, factor, tests, standMm }, i) => [
+      ...pieces.flatMap(({ words, number, sizeLabel, factor, tests, standMm }) => [
         {
           ...words,
           points: 6.5,
-          text: `${i + 1}  ${sizeLabel}, ${times(factor)}: ${PIECE_WORDS[tests]}`,
+          text: `${number}  ${sizeLabel}, ${times(factor)}: ${PIECE_WORDS[tests]}`,
         },
         {
           ...words,
@@ -65,6 +65,11 @@ function sheetOf(
           text: `judge from ${say.distance(standMm)}, not in the hand`,
         },
       ]),
+      ...(overview?.numbers ?? []).map(({ number, ...corner }) => ({
+        ...corner,
+        points: 5.5,
+        text: String(number),
+      })),
       {
         ...foot[0]!,
         points: 8,

@@ -48,7 +48,13 @@ export interface ProofLayout {
   height: number;
   waste: number;
   pieces: (SheetPiece & { words: WordsPlace })[];
-  overview: { plan: PrintPlan; place: PixelRect; marks: PixelRect[] } | null;
+  overview: {
+    plan: PrintPlan;
+    place: PixelRect;
+    /** Lines of the frames, and the number of each place in its corner. */
+    marks: PixelRect[];
+    numbers: (WordsPlace & { number: number })[];
+  } | null;
   foot: WordsPlace[];
   /** The line that is 100 mm long, with its ends. */
   check: { line: PixelRect[]; words: WordsPlace };
@@ -69,6 +75,9 @@ const LINE = 0.25;
 const LINE_OF_WORDS = 3.6;
 const CHECK = 100;
 const OVERVIEW = 62;
+const NUMBER = 4;
+
+const linePixels = (ppi: number) => Math.max(1, pixelsFor(mm(LINE), ppi));
 
 /** A frame of four lines. */
 const frame = ({ left, top, width, height }: PixelRect, thick: number): PixelRect[] => [
@@ -125,6 +134,7 @@ export function layOutProof(
       );
       if (!region) return { code: 'outside', place: i, sizeLabel };
       wanted.push({
+        number: i + 1,
         sizeKey,
         sizeLabel,
         factor: plan.factor,
@@ -158,7 +168,7 @@ export function layOutProof(
     };
     return { ...piece, place, words };
   });
-  const thick = Math.max(1, px(LINE));
+  const thick = linePixels(ppi);
   const at = packed.places[wanted.length];
   const footTop = height - margin - px(FOOT) + px(2);
   const inner = width - 2 * margin;
@@ -180,7 +190,7 @@ export function layOutProof(
     height,
     waste: packed.waste,
     pieces,
-    overview: small && at ? overviewAt(small, at, whole, sizes, pieces, thick) : null,
+    overview: small && at ? overviewAt(small, at, whole, wish, pieces) : null,
     foot: [row(0), row(1)],
     check: {
       line: [
@@ -203,13 +213,13 @@ function overviewAt(
   small: { width: number; height: number },
   at: { left: number; top: number },
   whole: { width: number; height: number },
-  sizes: readonly ProofSize[],
+  { sizes, ppi }: ProofWish,
   pieces: readonly SheetPiece[],
-  thick: number,
 ): NonNullable<ProofLayout['overview']> {
+  const thick = linePixels(ppi);
   const image = { left: 0, top: 0, ...small };
   const source = { left: 0, top: 0, ...whole };
-  const marks = pieces.flatMap(({ sizeKey, region }) => {
+  const frames = pieces.map(({ number, sizeKey, region }) => {
     const { plan } = sizes.find((s) => s.sizeKey === sizeKey)!;
     const toPicture = plan.source.width / plan.image.width;
     const scale = small.width / whole.width;
@@ -217,17 +227,26 @@ function overviewAt(
     const y = (plan.source.top + region.top * toPicture) * scale;
     const width = Math.max(3 * thick, Math.round(region.width * toPicture * scale));
     const height = Math.max(3 * thick, Math.round(region.height * toPicture * scale));
-    const rect = {
+    return {
+      number,
       left: at.left + Math.round(Math.min(small.width - width, Math.max(0, x))),
       top: at.top + Math.round(Math.min(small.height - height, Math.max(0, y))),
       width: Math.min(width, small.width),
       height: Math.min(height, small.height),
     };
-    return frame(rect, thick);
   });
   return {
     plan: { ...small, image, source, factor: small.width / whole.width },
     place: { ...at, ...small },
-    marks,
+    marks: frames.flatMap((rect) => frame(rect, thick)),
+    // Once for each place: its frames at several sizes lie in one another.
+    numbers: frames
+      .filter((f, i) => frames.findIndex((g) => g.number === f.number) === i)
+      .map(({ number, left, top }) => ({
+        number,
+        left: left + thick,
+        top: top + thick,
+        wide: pixelsFor(mm(NUMBER), ppi),
+      })),
   };
 }

@@ -28,9 +28,28 @@ export interface SheetRoom {
   foot: number;
 }
 
+/** Pieces of one size change places until they lie in their order, row by row. */
+function inOrder(pieces: readonly Piece[], places: readonly Place[]): Place[] {
+  const sorted = [...places];
+  const done = new Set<string>();
+  for (const { width, height } of pieces) {
+    const size = `${width} ${height}`;
+    if (done.has(size)) continue;
+    done.add(size);
+    const same = [...pieces.keys()].filter(
+      (i) => pieces[i]!.width === width && pieces[i]!.height === height,
+    );
+    const free = same
+      .map((i) => places[i]!)
+      .sort((a, b) => a.top - b.top || a.left - b.left);
+    same.forEach((i, k) => (sorted[i] = free[k]!));
+  }
+  return sorted;
+}
+
 /**
  * Places pieces on one sheet without overlap, none turned (maximal rectangles, Jylänki 2010);
- * in the order in which they were given. Null when they do not all fit.
+ * equal ones lie in the order in which they were given. Null when they do not all fit.
  */
 export function packPieces(pieces: readonly Piece[], room: SheetRoom): Place[] | null {
   const width = room.width - 2 * room.margin;
@@ -56,7 +75,7 @@ export function packPieces(pieces: readonly Piece[], room: SheetRoom): Place[] |
   const places: Place[] = [];
   for (const rect of packer.bins[0]!.rects)
     places[rect.of] = { left: rect.x + room.margin, top: rect.y + room.margin };
-  return places;
+  return inOrder(pieces, places);
 }
 
 /** A sheet that one has, upright or lying, in pixels at the ppi of the print. */

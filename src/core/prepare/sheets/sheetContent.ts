@@ -7,6 +7,8 @@ export type PieceTest = (typeof PIECE_TESTS)[number];
 
 /** A piece of a print as it lies on a sheet. */
 export interface SheetPiece {
+  /** Of its place on the picture, from 1: the same at every size. */
+  number: number;
   sizeKey: string;
   sizeLabel: string;
   /** Linear enlargement at that size. */

@@ -50,6 +50,25 @@ describe('packing', () => {
     );
   });
 
+  it('lays equal pieces in the order in which they came, row by row', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 12 }),
+        fc.array(fc.constantFrom(70, 90), { maxLength: 4 }),
+        (equal, others) => {
+          const all = [
+            ...others.map((high) => ({ width: high + 11, height: high })),
+            ...Array.from({ length: equal }, () => ({ width: 60, height: 45 })),
+          ];
+          const places = packPieces(all, { ...room, width: 420, height: 400 });
+          if (!places) return;
+          const order = places.slice(others.length).map((p) => p.top * 1000 + p.left);
+          expect(order).toEqual([...order].sort((a, b) => a - b));
+        },
+      ),
+    );
+  });
+
   it('takes the sheet with the least waste that holds all, upright or lying', () => {
     const sheets = [
       { name: 'large', width: 600, height: 800 },
@@ -197,12 +216,12 @@ describe('a resolution proof', () => {
     if ('code' in layout) throw new Error(layout.code);
     expect(layout.sheet.name).toBe('A4');
     expect(
-      layout.pieces.map((p) => [p.sizeKey, p.tests, p.region.width, p.region.height]),
+      layout.pieces.map((p) => [p.number, p.sizeKey, p.tests, p.region.width]),
     ).toEqual([
-      ['small', 'byHand', 600, 400],
-      ['large', 'byHand', 600, 400],
-      ['small', 'edges', 600, 400],
-      ['large', 'edges', 600, 400],
+      [1, 'small', 'byHand', 600],
+      [1, 'large', 'byHand', 600],
+      [2, 'small', 'edges', 600],
+      [2, 'large', 'edges', 600],
     ]);
     for (const { sizeKey, region } of layout.pieces) {
       const { image } = wish.sizes.find((s) => s.sizeKey === sizeKey)!.plan;
@@ -218,6 +237,12 @@ describe('a resolution proof', () => {
     expect(layout.check.line[0]!.width).toBe(1000);
     expect(layout.overview!.place.height).toBe(620);
     expect(layout.overview!.marks).toHaveLength(16);
+    // One number for a place, in the corner of its frame at the first size.
+    const [first, , , , , , , , second] = layout.overview!.marks;
+    expect(layout.overview!.numbers).toEqual([
+      { number: 1, left: first!.left + 3, top: first!.top + 3, wide: 40 },
+      { number: 2, left: second!.left + 3, top: second!.top + 3, wide: 40 },
+    ]);
   });
 
   it('says what is in the way', () => {

@@ -11,6 +11,25 @@ interface ProofDrawingProps {
 
 const ROOM = { width: 356, height: 404 };
 
+/** A number in a white corner. */
+function Numbered({ number, letter }: { number: number; letter: number }) {
+  const [wide, high] = [letter * 1.43, letter * 1.24];
+  return (
+    <>
+      <rect width={wide} height={high} fill="#fff" />
+      <text
+        x={wide / 2}
+        y={letter * 0.95}
+        fontSize={letter}
+        textAnchor="middle"
+        fill="#161616"
+      >
+        {number}
+      </text>
+    </>
+  );
+}
+
 /** The laid out proof sheet to scale: every piece with what it shows of the picture. */
 export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProps) {
   const format = useFormat();
@@ -25,14 +44,14 @@ export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProp
       width={w + 44}
       height={h + 34}
       role="img"
-      aria-label={`Proof sheet ${sheet.name}, ${across} by ${down}, with ${pieces.length} pieces${overview ? ' and the whole picture small' : ''}; ${pieces.map((_, i) => i + 1).join(', ')}`}
+      aria-label={`Proof sheet ${sheet.name}, ${across} by ${down}, with ${pieces.length} pieces${overview ? ' and the whole picture small' : ''}; ${pieces.map((p) => p.number).join(', ')}`}
     >
       <Dimension from={40} to={40 + w} at={14} text={across} />
       <Dimension from={30} to={30 + h} at={26} text={down} upright />
       <g transform={`translate(40 30)`}>
         <rect x={1} y={1.5} width={w} height={h} fill="rgba(0,0,0,.25)" />
         <rect width={w} height={h} fill="#fdfdfc" />
-        {pieces.map(({ sizeKey, region, place }, i) => {
+        {pieces.map(({ number, sizeKey, region, place }, i) => {
           const { plan } = sizes.find((s) => s.sizeKey === sizeKey)!;
           const pw = region.width * scale;
           const ph = region.height * scale;
@@ -60,10 +79,7 @@ export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProp
               </svg>
               <rect y={ph + 2} width={pw * 0.8} height={2} fill="#bdbdbd" />
               <rect y={ph + 6} width={pw * 0.6} height={2} fill="#bdbdbd" />
-              <rect width={15} height={13} fill="#fff" />
-              <text x={7.5} y={10} fontSize={10.5} textAnchor="middle" fill="#161616">
-                {i + 1}
-              </text>
+              <Numbered number={number} letter={10.5} />
             </g>
           );
         })}
@@ -79,6 +95,11 @@ export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProp
                 preserveAspectRatio="none"
               />
             )}
+            {overview.numbers.map(({ number, left, top }) => (
+              <g key={number} transform={`translate(${left * scale} ${top * scale})`}>
+                <Numbered number={number} letter={8} />
+              </g>
+            ))}
             {overview.marks.map((m, i) => (
               <rect
                 key={i}
