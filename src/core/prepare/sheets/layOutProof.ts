@@ -1,7 +1,7 @@
 import { mm, pixelsFor } from '../../units';
 import type { PixelRect, PrintPlan } from '../printPlan';
 import { chooseSheet } from './packPieces';
-import type { SheetChoice } from './packPieces';
+import type { Piece, SheetChoice } from './packPieces';
 import type { SheetPiece } from './sheetContent';
 
 /** A place of the picture that is to be seen at every size, as shares of the whole picture. */
@@ -122,7 +122,7 @@ export function layOutProof(
   const { ppi, sizes, places, overview } = wish;
   const px = (length: number) => pixelsFor(mm(length), ppi);
   if (sizes.length === 0 || places.length === 0) return { code: 'nothing' };
-  const wanted: (Omit<SheetPiece, 'place'> & { width: number; height: number })[] = [];
+  const wanted: (Omit<SheetPiece, 'place'> & Piece)[] = [];
   for (const [i, place] of places.entries())
     for (const { sizeKey, sizeLabel, plan, standMm } of sizes) {
       const region = regionAbout(
@@ -143,6 +143,7 @@ export function layOutProof(
         standMm,
         width: region.width,
         height: region.height + px(CAPTION),
+        group: i,
       });
     }
   const scale = overview && px(OVERVIEW) / Math.max(overview.width, overview.height);
@@ -153,13 +154,13 @@ export function layOutProof(
     };
   const margin = Math.max(px(wish.margin), 1);
   const packed = chooseSheet(
-    small ? [...wanted, small] : wanted,
+    small ? [...wanted, { ...small, aside: true }] : wanted,
     wish.sheets.map((s) => ({ ...s, width: px(s.width), height: px(s.height) })),
     { margin, gutter: px(GUTTER), foot: px(FOOT) },
   );
   if (!packed) return { code: 'noRoom' };
   const { width, height } = packed.sheet;
-  const pieces = wanted.map(({ width: wide, height: _, ...piece }, i) => {
+  const pieces = wanted.map(({ width: wide, height: _, group: __, ...piece }, i) => {
     const place = packed.places[i]!;
     const words = {
       left: place.left,

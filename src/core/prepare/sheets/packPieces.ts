@@ -4,6 +4,10 @@ import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 export interface Piece {
   width: number;
   height: number;
+  /** Neighbours of one group lie in one row where a row is as long. */
+  group?: number;
+  /** Stands alone at the right edge where there is room for it. */
+  aside?: boolean;
 }
 
 export interface Place {
@@ -78,6 +82,47 @@ export function packPieces(pieces: readonly Piece[], room: SheetRoom): Place[] |
   return inOrder(pieces, places);
 }
 
+/** Row by row, as they come; null when the sheet ends before them. */
+function packRows(pieces: readonly Piece[], room: SheetRoom): Place[] | null {
+  const { margin, gutter } = room;
+  const right = room.width - margin;
+  const bottom = room.height - margin - room.foot;
+  const places: Place[] = [];
+  let [left, top, high] = [margin, margin, 0];
+  for (const [i, { width, height, group }] of pieces.entries()) {
+    const begins = group === undefined || pieces[i - 1]?.group !== group;
+    const together = begins
+      ? pieces.filter((p) => group !== undefined && p.group === group)
+      : [];
+    const long = together.reduce((sum, p) => sum + p.width + gutter, -gutter);
+    if (left > margin && left + Math.max(width, long) > right) {
+      top += high + gutter;
+      [left, high] = [margin, 0];
+    }
+    if (left + width > right || top + height > bottom) return null;
+    places.push({ left, top });
+    left += width + gutter;
+    high = Math.max(high, height);
+  }
+  return places;
+}
+
+/**
+ * In straight rows, which are cut apart with straight cuts, and what stands aside beside them.
+ * Null when the sheet is too small for that.
+ */
+export function packInRows(pieces: readonly Piece[], room: SheetRoom): Place[] | null {
+  const at = pieces.findIndex((p) => p.aside);
+  const aside = pieces[at];
+  if (aside && aside.height <= room.height - 2 * room.margin - room.foot) {
+    const narrower = { ...room, width: room.width - aside.width - room.gutter };
+    const places = packRows(pieces.toSpliced(at, 1), narrower);
+    const place = { left: room.width - room.margin - aside.width, top: room.margin };
+    if (places) return places.toSpliced(at, 0, place);
+  }
+  return packRows(pieces, room);
+}
+
 /** A sheet that one has, upright or lying, in pixels at the ppi of the print. */
 export interface SheetChoice {
   name: string;
@@ -92,7 +137,10 @@ export interface Packed {
   waste: number;
 }
 
-/** The sheet that holds all pieces with the least waste, tried both ways; null when none does. */
+/**
+ * The sheet that holds all pieces with the least waste, tried both ways, in rows or else as
+ * they fit; null when none does.
+ */
 export function chooseSheet(
   pieces: readonly Piece[],
   sheets: readonly SheetChoice[],
@@ -103,7 +151,8 @@ export function chooseSheet(
   for (const sheet of sheets)
     for (const turned of [false, true]) {
       const lying = turned ? { ...sheet, width: sheet.height, height: sheet.width } : sheet;
-      const places = packPieces(pieces, { ...room, ...lying });
+      const all = { ...room, ...lying };
+      const places = packInRows(pieces, all) ?? packPieces(pieces, all);
       const waste = 1 - covered / (lying.width * lying.height);
       if (places && (best === null || waste < best.waste - 1e-9))
         best = { sheet: lying, places, waste };

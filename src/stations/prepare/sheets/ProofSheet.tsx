@@ -71,6 +71,7 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
   );
   const layout = useMemo(() => layOutProof(wish, facts), [wish, facts]);
   const laid = 'code' in layout ? null : layout;
+  const sizes = wish.sizes.length;
   const largest = wish.sizes.reduce<(typeof wish.sizes)[number] | null>(
     (a, b) => (a && a.plan.factor >= b.plan.factor ? a : b),
     null,
@@ -182,7 +183,12 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
         </SlipSub>
         <Figures
           figures={[
-            { value: String(laid?.pieces.length ?? 0), unit: '', label: 'pieces' },
+            {
+              value: String(laid?.pieces.length ?? 0),
+              unit: '',
+              label:
+                sizes > 1 ? `pieces, ${desk.places.length} at ${sizes} sizes` : 'pieces',
+            },
             {
               value: laid ? format.number(laid.waste * 100) : '–',
               unit: '%',
