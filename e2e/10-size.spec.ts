@@ -23,7 +23,7 @@ async function bring(name: string, width: number, height: number): Promise<void>
             "SELECT state FROM job WHERE kind = 'read' ORDER BY id DESC LIMIT 1",
           )
         )[0]?.state,
-      { timeout: 60_000 },
+      { timeout: 120_000 },
     )
     .toBe('done');
 }

@@ -21,7 +21,10 @@ const note = (passed, failed) => {
   total.failed += failed;
 };
 
-/** Runs a command; what it says is shown when it has ended, in one piece, or as it is said. */
+/**
+ * Runs a command. `live`: what it says is shown as it is said. Else when it has ended, in one
+ * piece, and it gives way to the one that is live, which has people and clocks to wait for.
+ */
 const said = (name, args, live = false) =>
   new Promise((done) => {
     if (live) {
@@ -29,7 +32,9 @@ const said = (name, args, live = false) =>
       spawn('npx', args, { stdio: 'inherit' }).on('close', done);
       return;
     }
-    const child = spawn('npx', args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn('nice', ['-n', '19', 'npx', ...args], {
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let words = '';
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (part) => (words += part));

@@ -41,7 +41,7 @@ export async function printFile(server: StudioServer, sizeKey: string): Promise<
   expect(asked).toMatchObject({ ok: true });
   await expect
     .poll(async () => (await server.rows('SELECT count(*) AS n FROM print_file'))[0]!.n, {
-      timeout: 60_000,
+      timeout: 240_000,
     })
     .toBe(1);
 }
