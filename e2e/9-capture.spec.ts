@@ -137,7 +137,9 @@ test('a capture is planned, read, swept, straightened, and the ladder follows', 
   // A newer file in which specks were mended: verdicts stay with the places of the others.
   await opened(page, at('/works/1/capture?sheet=versions'));
   await page.setInputFiles('input[type=file]', await scan('grey-field_mended.tif', 11));
-  await expect(page.getByText('2 versions, newest first')).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText('2 versions, newest first')).toBeVisible({
+    timeout: 120_000,
+  });
   await expect(page.getByText(/1 of \d+ specks of the one before are gone/)).toBeVisible({
     timeout: 120_000,
   });
