@@ -9,7 +9,7 @@ import {
   TextArea,
   TextField,
 } from 'react-aria-components';
-import { memo, useRef } from 'react';
+import { memo, useId, useRef } from 'react';
 import { Controller } from 'react-hook-form';
 import type { ControllerRenderProps, UseFormReturn } from 'react-hook-form';
 import styled, { css } from 'styled-components';
@@ -93,6 +93,8 @@ interface FieldProps {
   words?: boolean;
   lines?: number;
   type?: 'text' | 'date';
+  /** Words that are often meant, offered while one types. */
+  offered?: readonly string[];
 }
 
 const ErrorLine = ({ message }: { message: string | undefined }) =>
@@ -119,8 +121,19 @@ function useTypedEarly() {
 }
 
 /** A field with its unit; its error stands under it and what was typed stays. */
-export function Field({ form, name, label, unit, hint, words, lines, type }: FieldProps) {
+export function Field({
+  form,
+  name,
+  label,
+  unit,
+  hint,
+  words,
+  lines,
+  type,
+  offered,
+}: FieldProps) {
   const early = useTypedEarly();
+  const listId = useId();
   return (
     <Controller
       control={form.control}
@@ -145,7 +158,15 @@ export function Field({ form, name, label, unit, hint, words, lines, type }: Fie
                   $figure={!words}
                   type={type ?? 'text'}
                   autoComplete="off"
+                  list={offered && listId}
                 />
+              )}
+              {offered && (
+                <datalist id={listId}>
+                  {offered.map((option) => (
+                    <option key={option} value={option} />
+                  ))}
+                </datalist>
               )}
               {unit && <span>{unit}</span>}
             </Box>

@@ -75,7 +75,7 @@ const Send = ({ view }: { view: ProofView }) => {
     sendProof,
     {
       paperId: String(last?.paperId ?? papers[0]?.id ?? ''),
-      route: last?.route ?? 'own printer',
+      route: last?.route ?? view.printers[0]!,
       cost: '0',
       sentOn: today,
       remarks: last?.toChange ?? '',
@@ -95,7 +95,7 @@ const Send = ({ view }: { view: ProofView }) => {
         words
         options={papers.map((p) => [String(p.id), `${p.name}, ${p.weight} g/m²`] as const)}
       />
-      <Field form={form} name="route" label="Printed by" words />
+      <Field form={form} name="route" label="Printed by" words offered={view.printers} />
       <Field form={form} name="sentOn" label="Sent on" type="date" />
       <Field form={form} name="cost" label="Cost" unit={view.currency} />
       <Field form={form} name="remarks" label="What this round tries" words lines={2} />

@@ -1,5 +1,6 @@
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
+import { keepRoute } from '@/stations/prepare/handOverActions';
 import { loadPrice } from '@/stations/price/view';
 import { judgeProof, sendProof } from './actions';
 import { loadProof } from './view';
@@ -47,7 +48,7 @@ it('goes round by round until one is the reference', async () => {
     message: 'Round 1 on this paper is still out. Say what was seen on it first.',
   });
   expect(await judge(idOf(first))).toMatchObject({ ok: true });
-  const second = await send({ cost: '9' });
+  const second = await send({ cost: '9', route: 'Marrow & Daughter' });
   expect(await judge(idOf(second), { verdict: 'approved', toChange: '' })).toMatchObject({
     ok: true,
   });
@@ -61,6 +62,15 @@ it('goes round by round until one is the reference', async () => {
     reference: idOf(second),
     approvedKeys: [SIZE],
   });
+});
+
+it('offers the own printer, the routes of Prepare and who printed before', async () => {
+  const name = 'Tidewrack Print Rooms';
+  const route = { name, folder: '', leastPpi: '200', target: 'a98-rgb', press: '' };
+  const kept = await keepRoute({ ...route, bits: '8', format: 'tiff' });
+  expect(kept).toMatchObject({ ok: true });
+  const { printers } = await loadProof('1', { size: SIZE });
+  expect(printers).toEqual(['own printer', name, 'Marrow & Daughter']);
 });
 
 it('a verdict stands', async () => {

@@ -1,16 +1,20 @@
 import { referenceProof } from '@/core/proof';
-import { MOST_CHOICES, papersToPrintOn, printFilesOf, proofsOf } from '@/data';
+import { MOST_CHOICES, papersToPrintOn, printFilesOf, proofsOf, routesNow } from '@/data';
 import { loadWorkPage, now, offeredRungs } from '@/studio';
+
+/** What is printed in the room goes by no route. */
+const OWN_PRINTER = 'own printer';
 
 /** The proof station: the rounds of a size, and which one is held as the reference. */
 export async function loadProof(id: string, query: Record<string, string | undefined>) {
   const page = await loadWorkPage(id);
   const { work, master, db } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
-  const [papers, proofs, files] = await Promise.all([
+  const [papers, proofs, files, routes] = await Promise.all([
     papersToPrintOn(db, MOST_CHOICES),
     proofsOf(db, work.id),
     printFilesOf(db, work.id),
+    routesNow(db),
   ]);
   const own = picked ? proofs.filter((p) => p.sizeKey === picked.key) : [];
   return {
@@ -27,6 +31,14 @@ export async function loadProof(id: string, query: Record<string, string | undef
       surface,
     })),
     rounds: own,
+    /** One's own printer, the routes of Prepare, and who printed a proof before. */
+    printers: [
+      ...new Set([
+        OWN_PRINTER,
+        ...routes.map((r) => r.name),
+        ...proofs.map((p) => p.route),
+      ]),
+    ],
     out: own.find((p) => p.verdict === null) ?? null,
     reference: picked ? (referenceProof(own, picked.key)?.id ?? null) : null,
     approvedKeys: [
