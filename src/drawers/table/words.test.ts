@@ -1,5 +1,5 @@
 import type { TodayLine } from '@/core/today';
-import { sayLine } from './words';
+import { jobWords, sayLine } from './words';
 
 const work = { workId: 3, work: 'Salt Pans' };
 const order = (days: number): TodayLine => ({
@@ -52,4 +52,75 @@ it('leads each line to where it is dealt with', () => {
     figure: 'discontinued, 1 sheet left',
     verb: 'Replace it',
   });
+});
+
+const LINES: [TodayLine, string, string, string][] = [
+  [
+    { what: 'proof', urgency: 'waiting', ...work, round: 2, paper: 'Linen', days: 1 },
+    'Proof round 2 of Salt Pans on Linen',
+    'out for 1 day',
+    '/works/3/proof',
+  ],
+  [
+    { what: 'edition', urgency: 'low', ...work, size: 'A3', left: 2, of: 30 },
+    'Salt Pans, edition A3',
+    '2 of 30 left',
+    '/works/3/edition',
+  ],
+  [
+    { what: 'untagged', urgency: 'waiting', ...work },
+    'Salt Pans: the master carries no colour profile',
+    'colour unknown',
+    '/works/3/capture',
+  ],
+  [
+    { what: 'noMaster', urgency: 'low', ...work },
+    'Salt Pans has no master yet',
+    'not captured',
+    '/works/3/capture',
+  ],
+  [
+    { what: 'noSizes', urgency: 'low', ...work },
+    'Salt Pans: no size is on offer',
+    'not for sale',
+    '/works/3/size',
+  ],
+  [
+    { what: 'fallsShort', urgency: 'waiting', ...work, size: 'A2', ppi: 71.6 },
+    'Salt Pans, A2: on offer, but falls short',
+    '72\u202fppi',
+    '/works/3/size',
+  ],
+  [
+    { what: 'clock', urgency: 'due', last: '2026-11-05T10:20:30.000Z' },
+    'The clock of this machine is behind the last thing written down',
+    'that was 2026-11-05 10:20 UTC',
+    '/log?sheet=lines',
+  ],
+  [
+    { what: 'backup', urgency: 'waiting', days: null },
+    'There is no backup of this studio',
+    'none yet',
+    '/safekeeping',
+  ],
+  [
+    { what: 'backup', urgency: 'waiting', days: 9 },
+    'The last backup is old, and much has happened since',
+    '9 days old',
+    '/safekeeping',
+  ],
+];
+
+it.each(LINES)('$what: what, the figure, and where', (line, what, figure, href) => {
+  const said = sayLine(line);
+  expect(said).toMatchObject({ what, figure, href });
+  expect(said.verb).toMatch(/^[A-Z][a-z]/);
+});
+
+it('calls long work by the words of its own station', () => {
+  expect(jobWords('inspect', 'Salt Pans')).toBe('Reading the master of Salt Pans');
+  expect(jobWords('read', 'Salt Pans')).toBe('Cutting tiles of Salt Pans');
+  expect(jobWords('sheet', 'Salt Pans')).toBe('Writing a sheet of Salt Pans');
+  expect(jobWords('handOver', 'Salt Pans')).toBe('Handing over files of Salt Pans');
+  expect(jobWords('backup', null)).toBe('Making a backup');
 });

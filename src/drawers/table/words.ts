@@ -1,4 +1,5 @@
 import type { TodayLine } from '@/core/today';
+import type { JobSpecs } from '@/studio/jobRuns';
 
 /** A line of the table in words: what, the figure, and where it is dealt with. */
 export interface Said {
@@ -100,14 +101,17 @@ export function sayLine(line: TodayLine): Said {
   }
 }
 
-const JOBS: Record<string, string> = {
+const JOBS: Record<keyof JobSpecs, string> = {
   intake: 'Taking in the master',
-  read: 'Reading the master',
+  read: 'Cutting tiles',
+  inspect: 'Reading the master',
   printFile: 'Writing a print file',
+  sheet: 'Writing a sheet',
+  handOver: 'Handing over files',
   backup: 'Making a backup',
   check: 'Checking the stored files',
 };
 
 /** What long work is, and of which work. */
 export const jobWords = (kind: string, work: string | null): string =>
-  `${JOBS[kind] ?? kind}${work === null ? '' : ` of ${work}`}`;
+  `${(JOBS as Record<string, string>)[kind] ?? kind}${work === null ? '' : ` of ${work}`}`;
