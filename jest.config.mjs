@@ -34,7 +34,8 @@ export default {
     'Number',
     'Array',
   ],
-  testTimeout: 240000,
+  // Generous: beside the browser tests they get what those leave.
+  testTimeout: 480000,
   // One for each of two processors; by itself it would leave one of them idle.
   maxWorkers: 2,
 };
