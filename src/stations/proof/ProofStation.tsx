@@ -281,7 +281,11 @@ export function ProofStation(view: ProofView) {
                 unit: '',
                 label: rounds.length === 1 ? 'round' : 'rounds',
               },
-              { value: format.amount(cost), unit: view.currency, label: 'proofs have cost' },
+              {
+                value: format.amount(cost),
+                unit: view.currency,
+                label: 'proofs have cost',
+              },
             ]}
           />
           <Sentence $tone={out ? 'caution' : 'plain'}>{standing(view)}</Sentence>
