@@ -1,5 +1,6 @@
 export * from './theme';
 export * from './BenchContext';
+export type { Format } from './format';
 export * from './layout';
 export * from './Button';
 export * from './fields';

@@ -2,28 +2,13 @@ import type { MasterCaution } from '@/core/capture';
 import { PACKING_RULES, checkScales } from '@/core/packing';
 import type { Parcel } from '@/core/packing';
 import { SIZING_RULES, fitToSheet, plainLayout, judgeSize } from '@/core/sizing';
-import {
-  formatDistance,
-  formatLength,
-  formatMass,
-  formatNumber,
-  formatSize,
-  grams,
-  mm,
-  size,
-} from '@/core/units';
-import type { Format } from '@/shell';
+import { grams, mm, size } from '@/core/units';
+import { formatOf } from '@/shell/format';
 import { cautionWords } from './capture/words';
 import { packingWords, scaleWords } from './pack/words';
 import { adviceTone, adviceWord, judgementWords } from './size/words';
 
-const format = {
-  number: (n: number, digits = 0) => formatNumber(n, digits, 'en-GB'),
-  length: (n: number) => formatLength(mm(n), 'metric', 'en-GB'),
-  distance: (n: number) => formatDistance(mm(n), 'metric', 'en-GB'),
-  mass: (n: number) => formatMass(n, 'en-GB'),
-  size: (s: Parameters<Format['size']>[0]) => formatSize(s, 'metric', 'en-GB'),
-} as Format;
+const format = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR' });
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 
 /** The judgement of a 50 x 70 cm print of a master of so many pixels across. */

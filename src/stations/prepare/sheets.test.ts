@@ -12,7 +12,13 @@ import type { InProcess } from '../../../e2e/support/inProcess';
 import { samplesBy } from '../../../e2e/support/master';
 import { GET } from '@/app/api/sheet-files/[id]/route';
 import { plainRecipe, printPlan, stepIn, withStep } from '@/core/prepare';
-import type { PixelRect, Recipe, ResolutionSheet, SettingsSheet } from '@/core/prepare';
+import type {
+  PixelRect,
+  Recipe,
+  ResolutionSheet,
+  SettingsSheet,
+  SheetPiece,
+} from '@/core/prepare';
 import { getRecipe, sheetFilesOf } from '@/data';
 import type { SheetFile } from '@/data';
 import { storePaths } from '@/engine';
@@ -227,6 +233,26 @@ describe('a resolution proof', () => {
         ),
     );
     expect(overlap).toBe(false);
+    // Under each piece stand its place's number and its size; the numbers again on the small picture.
+    const [job] = await here.rows<{ spec: string }>(
+      "SELECT spec FROM job WHERE kind = 'sheet' ORDER BY id DESC LIMIT 1",
+    );
+    const said = (JSON.parse(job!.spec) as SheetOrder).words.map((w) => w.text);
+    const heads = said.filter((text) => /^\d  /.test(text));
+    expect(heads.map((text) => text.slice(0, 13))).toEqual([
+      '1  30 × 40 cm',
+      '1  40 × 50 cm',
+      '2  30 × 40 cm',
+      '2  40 × 50 cm',
+    ]);
+    expect(heads[0]).toMatch(/, \d\.\d\d ×: longest tones$/);
+    expect(heads[3]).toMatch(/: chosen by hand$/);
+    expect(said.filter((text) => /^\d$/.test(text))).toEqual(['1', '2']);
+    // The sizes of a place lie beside one another.
+    for (const [a, b] of [pieces.slice(0, 2), pieces.slice(2)] as SheetPiece[][]) {
+      expect(a!.place.top).toBe(b!.place.top);
+      expect(a!.place.left).toBeLessThan(b!.place.left);
+    }
   });
 
   it('says what is missing, or wrong, and what to do', async () => {

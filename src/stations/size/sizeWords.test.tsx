@@ -3,16 +3,9 @@ import { figuresUnsaid } from '../../../e2e/support/drawing';
 import { planMat } from '@/core/finishing';
 import { SIZING_RULES, WHOLE, fitToSheet, plainLayout, sheetCautions } from '@/core/sizing';
 import type { Fit, JudgedThen, Layout } from '@/core/sizing';
-import {
-  formatDistance,
-  formatLength,
-  formatNumber,
-  formatSize,
-  mm,
-  size,
-} from '@/core/units';
+import { mm, size } from '@/core/units';
 import type { UnitMode } from '@/core/units';
-import type { Format } from '@/shell';
+import { formatOf } from '@/shell/format';
 import { lookOf, lookSource } from './lookSource';
 import { sheetCautionWords, sheetWords } from './sheetWords';
 import { SheetDrawing } from './sheets/SheetDrawing';
@@ -21,15 +14,8 @@ import { WallSketch } from './sheets/WallSketch';
 import { hangScene } from './wallScene';
 import { bytesWords, largestWords, lossWords, reopenedWords, standingWords } from './words';
 
-const formatOf = (units: UnitMode) =>
-  ({
-    number: (n: number, digits = 0) => formatNumber(n, digits, 'en-GB'),
-    percent: (n: number, digits = 0) => `${formatNumber(n * 100, digits, 'en-GB')}\u202f%`,
-    length: (n: number) => formatLength(mm(n), units, 'en-GB'),
-    distance: (n: number) => formatDistance(mm(n), units, 'en-GB'),
-    size: (s: Parameters<Format['size']>[0]) => formatSize(s, units, 'en-GB'),
-  }) as Format;
-const format = formatOf('metric');
+const written = (units: UnitMode) => formatOf({ units, locale: 'en-GB', currency: 'EUR' });
+const format = written('metric');
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 
 const laid = (fit: Fit, border: number, over: Partial<Layout> = {}) =>
@@ -64,7 +50,7 @@ describe('the drawing of a sheet', () => {
         picture={null}
         presented={presented}
         mat={presented === 'mat' ? mat : null}
-        label={sheetWords('40 × 50 cm', fit, formatOf(units))}
+        label={sheetWords('40 × 50 cm', fit, written(units))}
       />,
       units,
     );

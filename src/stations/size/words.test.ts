@@ -1,103 +1,41 @@
-import { LEAST_EDGE, MOST_EDGE, SIZING_RULES } from '@/core/sizing';
-import type { SizeJudgement } from '@/core/sizing';
-import { formatDistance, formatLength, formatNumber, mm, ppi } from '@/core/units';
-import type { Format } from '@/shell';
 import {
-  OWN_SIZE_WORDS,
-  adviceTone,
-  adviceWord,
-  judgementWords,
-  verdictShort,
-  worthWords,
-} from './words';
+  LEAST_EDGE,
+  MOST_EDGE,
+  SIZING_RULES,
+  fitToSheet,
+  judgeSize,
+  plainLayout,
+} from '@/core/sizing';
+import { mm, size } from '@/core/units';
+import { formatOf } from '@/shell/format';
+import { OWN_SIZE_WORDS, verdictShort, worthWords } from './words';
 
-const format = {
-  number: (n: number, digits = 0) => formatNumber(n, digits, 'en-GB'),
-  length: (n: number) => formatLength(mm(n), 'metric', 'en-GB'),
-  distance: (n: number) => formatDistance(mm(n), 'metric', 'en-GB'),
-} as Format;
+const format = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR' });
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 
-const judged = (
-  verdict: SizeJudgement['verdict'],
-  enlarging: SizeJudgement['enlarging'],
-  figures: Partial<SizeJudgement['figures']> = {},
-): SizeJudgement => ({
-  verdict,
-  enlarging,
-  advice: 'offer',
-  figures: {
-    ppi: ppi(140),
-    across: ppi(140),
-    down: ppi(140),
-    worth: ppi(140),
-    enlargement: 2.144,
-    cropShare: 0,
-    crispFrom: mm(1900),
-    standing: mm(1500),
-    signingRoom: mm(20),
-    asked: ppi(300),
-    ...figures,
-  },
-  because: 'none',
-  labsRefuse: false,
-  meetsAsked: true,
-  roomToSign: true,
-});
-const said = (...of: Parameters<typeof judged>) =>
-  plain(judgementWords(judged(...of), SIZING_RULES, format));
-
-describe('the sentence of judgement', () => {
-  it('is short where nothing is enlarged', () => {
-    expect(said('inHand', 'native')).toBe('Crisp in the hand.');
-    expect(said('whereStand', 'native')).toBe(
-      'Crisp where people stand, and when they step up.',
-    );
-  });
-
-  it('says how many times, and for which resolution, where a resampler holds it', () => {
-    expect(said('softUpClose', 'resamplerHolds')).toBe(
-      `Crisp where people stand, soft up close. Enlarged 2.14 times for ${SIZING_RULES.printPpi} ppi: a good resampler holds that.`,
-    );
-  });
-
-  it('sends to a proof before the money is spent', () => {
-    expect(said('whereStand', 'proofFirst')).toMatch(
-      /Enlarged 2\.14 times: order a resolution proof before paying/,
-    );
-  });
-
-  it('says from where it would pass where it goes too far, and advises', () => {
-    expect(said('fallsShort', 'tooFar')).toBe(
-      'Falls short: soft even where people stand. It would pass from 1.9 m only: leave it out.',
-    );
-    expect(said('softUpClose', 'tooFar')).toBe(
-      'Advised against: enlarged 2.14 times. It would pass from 1.9 m.',
-    );
-  });
-});
-
-it.each([
-  ['offer', 'fits', undefined],
-  ['proof', 'proof first', 'caution'],
-  ['withdraw', 'leave out', 'stop'],
-] as const)('the advice %s is “%s”', (advice, word, tone) => {
-  const judgement = { ...judged('inHand', 'native'), advice };
-  expect(adviceWord(judgement)).toBe(word);
-  expect(adviceTone(judgement)).toBe(tone);
-});
+/** The judgement of a 50 x 70 cm print of a master of so many pixels across. */
+const judged = (across: number) =>
+  judgeSize(
+    { width: across, height: Math.round(across * 1.4) },
+    fitToSheet(size(500, 700), 1 / 1.4, plainLayout('within', mm(0))),
+    SIZING_RULES,
+  );
 
 it('says what the resolution is worth only where pixels are missing in it', () => {
-  const of = (worth: number) =>
-    worthWords(judged('inHand', 'native', { worth: ppi(worth) }), format);
-  expect(of(140)).toBe('ppi on paper');
-  expect(of(137)).toBe('ppi on paper');
-  expect(of(94)).toBe('ppi on paper, worth 94');
+  const whole = judged(5000);
+  const of = (share: number) => {
+    const worth = (whole.figures.ppi * share) as typeof whole.figures.worth;
+    return worthWords({ ...whole, figures: { ...whole.figures, worth } }, format);
+  };
+  expect(worthWords(whole, format)).toBe('ppi on paper');
+  expect(of(0.98)).toBe('ppi on paper');
+  // 254 ppi, of which two thirds are detail.
+  expect(of(2 / 3)).toBe('ppi on paper, worth 169');
 });
 
 it('has a short word for each verdict', () => {
-  const short = (['inHand', 'whereStand', 'softUpClose', 'fallsShort'] as const).map((v) =>
-    verdictShort(judged(v, 'native')),
+  const short = (['inHand', 'whereStand', 'softUpClose', 'fallsShort'] as const).map(
+    (verdict) => verdictShort({ ...judged(5000), verdict }),
   );
   expect(short).toEqual([
     'crisp in the hand',

@@ -1,0 +1,34 @@
+import {
+  formatAmount,
+  formatDay,
+  formatDistance,
+  formatLength,
+  formatMass,
+  formatMoney,
+  formatNumber,
+  formatSize,
+} from '@/core/units';
+import type { Millimetres, Minor, Size, UnitMode } from '@/core/units';
+
+/** What figures are written by. */
+export interface Written {
+  units: UnitMode;
+  locale: string;
+  currency: string;
+}
+
+/** Formatters in these units, this locale and currency. */
+export const formatOf = ({ units, locale, currency }: Written) => ({
+  length: (mm: number) => formatLength(mm as Millimetres, units, locale),
+  distance: (mm: number) => formatDistance(mm as Millimetres, units, locale),
+  size: (s: Size) => formatSize(s, units, locale),
+  mass: (g: number) => formatMass(g, locale),
+  money: (m: number) => formatMoney(m as Minor, currency, locale),
+  amount: (m: number) => formatAmount(m as Minor, currency, locale),
+  number: (n: number, digits = 0) => formatNumber(n, digits, locale),
+  percent: (share: number, digits = 0) =>
+    `${formatNumber(share * 100, digits, locale)}\u202f%`,
+  day: (iso: string) => formatDay(iso, locale),
+});
+
+export type Format = ReturnType<typeof formatOf>;
