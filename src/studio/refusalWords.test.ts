@@ -4,12 +4,12 @@ import { refusalWords } from './refusalWords';
 const CASES: [RefusedFile, RegExp, RegExp][] = [
   [{ code: 'empty' }, /is empty \(0 bytes\)/, /Copy it again/],
   [
-    { code: 'notAPicture', kind: 'pdf' } as RefusedFile,
+    { code: 'notAPicture', kind: 'pdf' },
     /this is a PDF document/,
     /export it as 16-bit TIFF/,
   ],
   [
-    { code: 'notAPicture', kind: 'tiff' } as RefusedFile,
+    { code: 'notAPicture', kind: 'tiff' },
     /this is not a picture/,
     /export it as 16-bit TIFF/,
   ],
