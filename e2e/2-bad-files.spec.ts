@@ -6,7 +6,7 @@ import { opened } from './support/opened';
 import { StudioServer } from './support/studioServer';
 
 const HOME = '/tmp/glassine-bad';
-const server = new StudioServer(HOME, 4186);
+const server = new StudioServer(HOME, 4181);
 test.use({ baseURL: server.url });
 test.beforeAll(async () => {
   rmSync(HOME, { recursive: true, force: true });

@@ -51,6 +51,9 @@ export class StudioServer {
 
   /** Starts it and waits until it answers; throws with its words when it ends instead. */
   async start(): Promise<void> {
+    // Another's answer would be taken for its own.
+    if (await fetch(this.url).catch(() => null))
+      throw new Error(`something else answers at ${this.url}`);
     this.said = '';
     const child = spawn(process.execPath, ['.next/glassine-server.mjs'], {
       env: {
