@@ -19,13 +19,8 @@ const heldBy = (content: SheetContent) =>
 /** What the log book remembers of it: of several sizes the most enlarged one. */
 function triedOn(content: SheetContent) {
   if (content.kind === 'settings') {
-    const { sizeKey, cells, factor } = content;
-    return {
-      sizeKey,
-      recipe: cells[0]?.recipe ?? null,
-      recipeName: '',
-      factor: factor ?? null,
-    };
+    const { sizeKey, recipe, factor } = content;
+    return { sizeKey, recipe: recipe ?? null, recipeName: '', factor: factor ?? null };
   }
   const { pieces, recipe, recipeName } = content;
   const most = pieces.reduce((a, b) => (a.factor >= b.factor ? a : b));

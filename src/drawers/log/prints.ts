@@ -106,8 +106,9 @@ async function answerTo(db: Reading, query: Query, filter: EntryFilter) {
     db,
     entries.map((e) => e.id),
   );
+  // A settings sheet is in many recipes at once: what is thought of it is of none of them.
   const remembered = entries.flatMap((e): (PrintEntry & RememberedPrint)[] =>
-    e.factor !== null && e.recipe
+    e.kind !== 'settingsSheet' && e.factor !== null && e.recipe
       ? [
           {
             ...e,

@@ -151,6 +151,7 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
         sizeLabel: rung.label,
         factor:
           desk.of === 'whole' ? laid.places[0]!.width / plan.source.width : plan.factor,
+        recipe,
         axes: desk.axes.map((a) => a.axis),
         media: setting,
         columns,

@@ -21,6 +21,8 @@ import type {
 } from '@/core/prepare';
 import { getRecipe, sheetFilesOf } from '@/data';
 import type { SheetFile } from '@/data';
+import { judgePrint } from '@/drawers/log/actions';
+import { loadPrints } from '@/drawers/log/prints';
 import { storePaths } from '@/engine';
 import { keepCrop } from '@/stations/size/cropActions';
 import { offerSize } from '@/stations/size/actions';
@@ -333,10 +335,21 @@ describe('a settings sheet', () => {
     const { cells, factor } = sheet!.content as SettingsSheet;
     const { file, image } = await printed();
     expect(factor).toBeCloseTo(file!.factor, 6);
-    const [entry] = await here.rows<{ kind: string; factor: number }>(
-      'SELECT kind, factor FROM print_entry ORDER BY id DESC LIMIT 1',
+    const [entry] = await here.rows<{ id: number; factor: number; recipe: string }>(
+      "SELECT id, factor, recipe FROM print_entry WHERE kind = 'settingsSheet' ORDER BY id DESC LIMIT 1",
     );
-    expect(entry).toEqual({ kind: 'settingsSheet', factor });
+    // What was varied is its recipe, not one of the cells.
+    expect(entry!.factor).toBe(factor);
+    expect(JSON.parse(entry!.recipe)).toEqual(plain);
+    // Judged or not, it stands for none of its recipes: the book answers without it.
+    const right = { sharpness: '0', grain: '0', halos: '0', tone: '0', colour: '0' };
+    expect(
+      await judgePrint({ entryId: String(entry!.id), ...right, remarks: '' }),
+    ).toMatchObject({ ok: true });
+    const { answer } = await loadPrints({ factor: String(factor) });
+    expect(answer!.near.length).toBeGreaterThan(0);
+    expect(answer!.near.map((n) => n.kind)).not.toContain('settingsSheet');
+    expect(answer!.proposed).toBeNull();
     const { place, recipe } = cells[1]!;
     expect(recipe.steps).toEqual(plain.steps);
     const there = {

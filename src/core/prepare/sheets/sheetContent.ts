@@ -58,8 +58,9 @@ export interface SettingsSheet {
   sheet: { width: number; height: number };
   sizeKey: string;
   sizeLabel: string;
-  /** Linear enlargement of what the cells show; sheets of before do not say it. */
+  /** Linear enlargement of what the cells show, and what they vary; sheets of before do not say it. */
   factor?: number;
+  recipe?: Recipe;
   axes: SettingAxis[];
   /** The printer's media setting that the sheet is to be printed with; empty: not said. */
   media: string;
