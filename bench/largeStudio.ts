@@ -1,7 +1,7 @@
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { link } from '@/core/edition';
 import type { LedgerEntry } from '@/core/edition';
-import { plainLayout } from '@/core/sizing';
+import { plainLayout } from '@/core/size';
 import { gsm, minor, mm } from '@/core/units';
 import type { OpenDatabase, Writing } from '@/data';
 import * as t from '@/data/schema';

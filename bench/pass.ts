@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { rm, stat } from 'node:fs/promises';
 import { Worker } from 'node:worker_threads';
 import { plainRecipe, printPlan } from '@/core/prepare';
-import { fitToSheet, plainLayout } from '@/core/sizing';
+import { fitToSheet, plainLayout } from '@/core/size';
 import { mm, size } from '@/core/units';
 import {
   WORKERS,

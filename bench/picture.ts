@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
-import { createTiff } from '@/engine/tiffWriter';
+import { createTiff } from '@/engine/tiff/tiffWriter';
 
 /** Writes a square 16-bit TIFF of about so many megapixels: waves, ramps and grain. */
 export async function writePicture(path: string, megapixels: number): Promise<number> {

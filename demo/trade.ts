@@ -1,4 +1,4 @@
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import {
   addFinish,
   assignNumber,
@@ -8,7 +8,7 @@ import {
   spoilImpression,
 } from '@/data';
 import { editRow } from '@/data';
-import type { Studio } from '@/studio/open';
+import type { Studio } from '@/studio/running/open';
 import { crop, daysAgo, number, offer, order, price, printFile, proof } from './tradeSteps';
 import type { Say } from './tradeSteps';
 import { bench, errand, opinions, proofSheet } from './printBook';

@@ -1,7 +1,7 @@
-import { promisedDay } from '@/core/packing';
+import { promisedDay } from '@/core/pack';
 import { plainRecipe, printPlan, suggestedRadius } from '@/core/prepare';
-import { SIZING_RULES, judgedNow, nominalSize, plainLayout, rung } from '@/core/sizing';
-import type { CropChoice, CropRect, Fit } from '@/core/sizing';
+import { SIZING_RULES, judgedNow, nominalSize, plainLayout, rung } from '@/core/size';
+import type { CropChoice, CropRect, Fit } from '@/core/size';
 import { minor, mm } from '@/core/units';
 import {
   addCropChoice,
@@ -22,9 +22,9 @@ import {
   readSettings,
 } from '@/data';
 import { quoteAll } from '@/standins';
-import { offeredRung } from '@/studio/offered';
-import type { Studio } from '@/studio/open';
-import { writePrintFile } from '@/studio/printFileWork';
+import { offeredRung } from '@/studio/reads/offered';
+import type { Studio } from '@/studio/running/open';
+import { writePrintFile } from '@/studio/jobs/printFile';
 import { reckonParcel } from '@/stations/pack/parcel';
 import { handOver, sealOrder } from '@/stations/pack/sealOrder';
 import { priceInput, reckon } from '@/stations/price/reckon';

@@ -1,4 +1,4 @@
-import type { Fit } from '@/core/sizing';
+import type { Fit } from '@/core/size';
 import type { CropPlan, Round } from './tradeSteps';
 
 export const SALT = 'metricFrames-50x70';

@@ -4,7 +4,7 @@ import { createClient } from '@libsql/client';
 import { expect, test } from '@playwright/test';
 import type { Download, Page } from '@playwright/test';
 import sharp from 'sharp';
-import { readProfile } from '../src/engine/colourEngine';
+import { readProfile } from '../src/engine/colour/colourEngine';
 import { HOME } from '../playwright.config';
 import { pdfCode, pdfSize, pdfText, writeMaster } from './fixtures';
 import { opened } from './support/opened';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { expect, test } from '@playwright/test';
 import { checkLedger, openDatabase } from '@/data';
-import { unpackArchive } from '@/engine/archive';
+import { unpackArchive } from '@/engine/store/archive';
 import { writeMaster } from './fixtures';
 import { PACK, PICK_LINES, PREPARE, printOrder } from './support/errands';
 import { seedStudio } from './support/seedStudio';

@@ -6,7 +6,7 @@ import { layOnBed } from '../demo/capture/bed';
 import { boardShot } from '../demo/capture/board';
 import { plantSpecks } from '../demo/capture/dust';
 import { RGB_SPACES, iccProfile } from '../src/core/colour';
-import { createTiff } from '../src/engine/tiffWriter';
+import { createTiff } from '../src/engine/tiff/tiffWriter';
 import { scratch } from './fixtures';
 import { opened } from './support/opened';
 import { plain, withNoise } from './support/pictures';

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { RGB_SPACES, iccProfile } from '../src/core/colour';
-import { createTiff } from '../src/engine/tiffWriter';
+import { createTiff } from '../src/engine/tiff/tiffWriter';
 
 export const scratch = mkdtempSync(join(tmpdir(), 'glassine-files-'));
 

@@ -6,13 +6,13 @@ import { createInterface } from 'node:readline/promises';
 import { Worker } from 'node:worker_threads';
 import { startWorkersBy } from '@/engine';
 import { SHORTEST, keepPassphrase } from '@/gate';
-import { exportEverything } from '@/studio/exportWork';
-import { startJob } from '@/studio/jobRuns';
-import { attachStudio, now } from '@/studio/open';
-import type { Studio } from '@/studio/open';
-import { filesIn, inspectFile } from '@/studio/inspectFiles';
-import { restoreBackup } from '@/studio/safekeeping';
-import type { BackupResult, CheckResult } from '@/studio/safekeeping';
+import { exportEverything } from '@/studio/jobs/export';
+import { startJob } from '@/studio/running/jobRuns';
+import { attachStudio, now } from '@/studio/running/open';
+import type { Studio } from '@/studio/running/open';
+import { filesIn, inspectFile } from '@/studio/reads/inspectFiles';
+import { restoreBackup } from '@/studio/jobs/safekeeping';
+import type { BackupResult, CheckResult } from '@/studio/jobs/safekeeping';
 import { getJob } from '@/data';
 
 const USAGE = `npm run -s glassine -- <command>

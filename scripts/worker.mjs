@@ -2,4 +2,4 @@ import { register } from 'tsx/esm/api';
 
 // A worker thread of a program that runs from source: compiles as it imports.
 register();
-await import('../src/engine/pixel.worker.ts');
+await import('../src/engine/jobs/pixel.worker.ts');

@@ -6,9 +6,9 @@ import { Worker } from 'node:worker_threads';
 import type { MasterFacts } from '@/core/image';
 import { addMaster, currentMaster } from '@/data';
 import { receive, startWorkersBy } from '@/engine';
-import { takeMaster } from '@/studio/masterWork';
-import { studio } from '@/studio/open';
-import type { Studio } from '@/studio/open';
+import { takeMaster } from '@/studio/jobs/master';
+import { studio } from '@/studio/running/open';
+import type { Studio } from '@/studio/running/open';
 import { writeSamples } from './master';
 import { seedStudio } from './seedStudio';
 
@@ -47,7 +47,7 @@ const threadFile = join(process.cwd(), `test-results/threads/${process.pid}.mjs`
 export function startRealWorkers(): void {
   // As one file they start in a fraction of the time of their sources.
   execFileSync('node_modules/.bin/esbuild', [
-    'src/engine/pixel.worker.ts',
+    'src/engine/jobs/pixel.worker.ts',
     '--bundle',
     '--platform=node',
     '--packages=external',

@@ -1,10 +1,10 @@
 import { join } from 'node:path';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
-import type { MasterColour } from '@/engine/masterColour';
-import { readMaster } from '@/engine/readMaster';
-import { createTiff } from '@/engine/tiffWriter';
-import { decodeMaster } from '@/engine/workingCopy';
+import type { MasterColour } from '@/engine/colour/masterColour';
+import { readMaster } from '@/engine/decode/readMaster';
+import { createTiff } from '@/engine/tiff/tiffWriter';
+import { decodeMaster } from '@/engine/decode/workingCopy';
 
 /** A 16-bit RGB master of given samples, written as a TIFF. */
 export async function writeSamples(

@@ -1,4 +1,4 @@
-import { plainLayout } from '@/core/sizing';
+import { plainLayout } from '@/core/size';
 import { gsm, minor, mm } from '@/core/units';
 import {
   addMaterial,

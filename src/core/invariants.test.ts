@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { adviseSize, adviseTags, sampledPpi } from './capture';
-import { planMat } from './finishing';
+import { planMat } from './finish';
 import {
   PACKING_RULES,
   billableWeight,
@@ -10,10 +10,10 @@ import {
   liesInside,
   parcelWeight,
   promisedDay,
-} from './packing';
-import type { PackingMaterial } from './packing';
+} from './pack';
+import type { PackingMaterial } from './pack';
 import { printPlan } from './prepare';
-import { breakEven, costOfImpression, priceForMargin, saleAt } from './pricing';
+import { breakEven, costOfImpression, priceForMargin, saleAt } from './price';
 import {
   SIZING_RULES,
   fitToSheet,
@@ -22,7 +22,7 @@ import {
   largestEnlarged,
   nominalSize,
   rung,
-} from './sizing';
+} from './size';
 import { grams, gsm, minor, mm, pixelsFor, ppi, size, toInches } from './units';
 
 const side = fc.integer({ min: 100, max: 2000 });

@@ -3,14 +3,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { plainRecipe } from '@/core/prepare';
-import { plainLayout } from '@/core/sizing';
+import { plainLayout } from '@/core/size';
 import { mm } from '@/core/units';
 import { openDatabase } from './database';
-import { newestJob } from './repositories/jobs';
-import { readEntries } from './repositories/logBook';
-import { printFilesOf } from './repositories/printFiles';
-import { offeredSizes } from './repositories/sizes';
-import { undoStep } from './repositories/undo';
+import { newestJob } from './running/jobs';
+import { readEntries } from './log/printEntries';
+import { printFilesOf } from './prepare/printFiles';
+import { offeredSizes } from './size/sizes';
+import { undoStep } from './running/undo';
 
 let home: string;
 beforeEach(() => {

@@ -8,8 +8,8 @@ import {
   View,
   renderToBuffer,
 } from '@react-pdf/renderer';
-import type { DrawnLine, LineKind, TilePlan } from '@/core/sizing';
-import { PAGE_MARGIN, PAGE_OVERLAP, clipped } from '@/core/sizing';
+import type { DrawnLine, LineKind, TilePlan } from '@/core/size';
+import { PAGE_MARGIN, PAGE_OVERLAP, clipped } from '@/core/size';
 import { SANS, SERIF, pt, registerFonts } from './fonts';
 
 /** A figure or word of a drawing, mm; `upright` reads from below. */

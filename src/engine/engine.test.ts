@@ -6,18 +6,18 @@ import type { Sharp } from 'sharp';
 import { RGB_SPACES, SPACE_IDS, iccProfile, readMatrixProfile } from '@/core/colour';
 import { zoomLevels } from '@/core/image';
 import type { MasterFacts } from '@/core/image';
-import { createTransform, littleCms, readProfile } from './colourEngine';
+import { createTransform, littleCms, readProfile } from './colour/colourEngine';
 import { FileRefusal } from './fileRefusal';
-import { PixelSource } from './pixelSource';
-import { readMaster } from './readMaster';
+import { PixelSource } from './decode/pixelSource';
+import { readMaster } from './decode/readMaster';
 import type { Progress } from './progress';
 import { sharp } from './sharpSetup';
-import { keep, receive, storePaths } from './store';
-import { createTiff } from './tiffWriter';
+import { keep, receive, storePaths } from './store/store';
+import { createTiff } from './tiff/tiffWriter';
 import { halve } from '@/core/image';
-import { TILE } from './pyramid';
-import { joinTiles, layOutTiles, tileColumns } from './tilesPass';
-import { decodeMaster } from './workingCopy';
+import { TILE } from './passes/pyramid';
+import { joinTiles, layOutTiles, tileColumns } from './passes/tilesPass';
+import { decodeMaster } from './decode/workingCopy';
 
 let folder: string;
 beforeAll(async () => {

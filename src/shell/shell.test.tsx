@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { STATIONS, markStations } from '@/core/work';
 import type { WorkFacts } from '@/core/work';
-import { fitToSheet, plainLayout } from '@/core/sizing';
+import { fitToSheet, plainLayout } from '@/core/size';
 import { mm, size } from '@/core/units';
 import { draw } from '../../e2e/support/draw';
 import {

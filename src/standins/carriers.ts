@@ -1,5 +1,5 @@
-import type { Parcel } from '@/core/packing';
-import { billableWeight } from '@/core/packing';
+import type { Parcel } from '@/core/pack';
+import { billableWeight } from '@/core/pack';
 import { minor } from '@/core/units';
 import type { Grams, Minor } from '@/core/units';
 

@@ -5,7 +5,7 @@ import { basename, join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import sharp from 'sharp';
 import { readMatrixProfile } from '@/core/colour';
-import { promisedDay } from '@/core/packing';
+import { promisedDay } from '@/core/pack';
 import type { HandOverManifest, ManifestItem } from '@/core/prepare';
 
 export type LabReason =

@@ -1,4 +1,4 @@
-import type { Parcel } from '@/core/packing';
+import type { Parcel } from '@/core/pack';
 import { grams } from '@/core/units';
 import type { Grams } from '@/core/units';
 

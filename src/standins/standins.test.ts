@@ -1,4 +1,4 @@
-import type { Parcel } from '@/core/packing';
+import type { Parcel } from '@/core/pack';
 import { grams, mm } from '@/core/units';
 import { CARRIERS, quoteAll, simulatedScales } from '.';
 

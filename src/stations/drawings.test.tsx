@@ -1,9 +1,9 @@
 import type { ReactElement } from 'react';
 import { draw, drawnRects, readDrawing } from '../../e2e/support/draw';
 import { figuresUnsaid } from '../../e2e/support/drawing';
-import { choosePacking, checkScales, PACKING_RULES, parcelWeight } from '@/core/packing';
-import type { PackingMaterial } from '@/core/packing';
-import { FAMILIES, fitToSheet, plainLayout, ladder, SIZING_RULES } from '@/core/sizing';
+import { choosePacking, checkScales, PACKING_RULES, parcelWeight } from '@/core/pack';
+import type { PackingMaterial } from '@/core/pack';
+import { FAMILIES, fitToSheet, plainLayout, ladder, SIZING_RULES } from '@/core/size';
 import { grams, gsm, mm, size } from '@/core/units';
 import { MatDrawing } from './finish/MatDrawing';
 import { planFinish } from './finish/plan';

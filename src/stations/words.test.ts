@@ -1,9 +1,9 @@
 import type { MasterCaution } from '@/core/capture';
-import { PACKING_RULES, checkScales } from '@/core/packing';
-import type { Parcel } from '@/core/packing';
-import { SIZING_RULES, fitToSheet, plainLayout, judgeSize } from '@/core/sizing';
+import { PACKING_RULES, checkScales } from '@/core/pack';
+import type { Parcel } from '@/core/pack';
+import { SIZING_RULES, fitToSheet, plainLayout, judgeSize } from '@/core/size';
 import { grams, mm, size } from '@/core/units';
-import { formatOf } from '@/shell/format';
+import { formatOf } from '@/shell/figures/format';
 import { cautionWords } from './capture/words';
 import { packingWords, scaleWords } from './pack/words';
 import { adviceTone, adviceWord, judgementWords } from './size/words';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { chain, wholeOf } from '../image';
 import type { Box } from '../image';
-import { fitToSheet, plainLayout } from '../sizing';
+import { fitToSheet, plainLayout } from '../size';
 import { mm, pixelsFor, size } from '../units';
 import {
   DEFAULT_NAME,

@@ -1,4 +1,4 @@
-import type { FitResult } from '../sizing';
+import type { FitResult } from '../size';
 import { mm, pixelsFor } from '../units';
 
 export interface PixelRect {

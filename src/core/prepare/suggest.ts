@@ -1,4 +1,4 @@
-import { crispFrom } from '../sizing';
+import { crispFrom } from '../size';
 import { ppi as asPpi } from '../units';
 
 /** Print pixels in the smallest angle an eye parts (one arc minute) at a distance, mm. */

@@ -1,4 +1,4 @@
-import { daysUntil } from '../packing';
+import { daysUntil } from '../pack';
 
 export type Urgency = 'late' | 'due' | 'low' | 'waiting';
 

@@ -11,7 +11,7 @@ import type { Derivation } from '@/core/capture/derivation';
 import type { SpaceId } from '@/core/colour';
 import type { IccRemark, MasterFormat } from '@/core/image';
 import type { Check, Recipe, SheetContent } from '@/core/prepare';
-import type { CropChoice, CropRect, JudgedThen, Layout } from '@/core/sizing';
+import type { CropChoice, CropRect, JudgedThen, Layout } from '@/core/size';
 import type { WorkKind } from '@/core/work';
 import { id, mm, money, at } from './columns';
 

@@ -1,4 +1,4 @@
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import { ALL, askedOf, readSettings, salesPage, salesSums } from '@/data';
 import { studio } from '@/studio';
 

@@ -1,4 +1,4 @@
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import { impressionLabel } from '@/core/edition';
 import {
   askedOf,

@@ -1,4 +1,4 @@
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import { findAll } from '@/data';
 import type { Hit } from '@/data';
 import { studio } from '@/studio';

@@ -4,7 +4,7 @@ import type { Aspect } from '@/core/prepare';
 import { addPrintOpinion, addRecipe, getPrintEntry } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { defineInput, optional, text, whole } from '@/studio/input';
+import { defineInput, optional, text, whole } from '@/studio/wayIn/input';
 
 const aspect = (name: Aspect) =>
   optional(whole(name, { min: ASPECTS[name][0], max: ASPECTS[name][1] }));

@@ -1,6 +1,6 @@
 import { nearestPrints, proposedRecipe } from '@/core/prepare';
 import type { PrintCase, RememberedPrint } from '@/core/prepare';
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import {
   MOST_CHOICES,
   PAGE_LINES,
@@ -15,7 +15,7 @@ import {
 } from '@/data';
 import type { EntryFilter, PrintEntry, Reading } from '@/data';
 import { rowId, studio } from '@/studio';
-import { defineInput, decimal, optional, text, whole } from '@/studio/input';
+import { defineInput, decimal, optional, text, whole } from '@/studio/wayIn/input';
 import { ENTRY_KINDS } from './words';
 
 type Query = Record<string, string | undefined>;

@@ -1,9 +1,9 @@
 'use server';
-import { promisedDay } from '@/core/packing';
+import { promisedDay } from '@/core/pack';
 import { addOrder, getEdition, getPaper } from '@/data';
 import { act, refuse, rowId } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, money, text, whole } from '@/studio/input';
+import { choice, defineInput, money, text, whole } from '@/studio/wayIn/input';
 
 const WORDS: Record<string, string> = {
   notFree: 'This impression has gone into another order meanwhile. Choose another.',

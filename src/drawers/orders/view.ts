@@ -1,6 +1,6 @@
 import { impressionLabel } from '@/core/edition';
-import { daysUntil } from '@/core/packing';
-import { nominalSize } from '@/core/sizing';
+import { daysUntil } from '@/core/pack';
+import { nominalSize } from '@/core/size';
 import { formatAmount } from '@/core/units';
 import {
   MOST_CHOICES,

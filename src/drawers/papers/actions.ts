@@ -12,7 +12,7 @@ import {
 } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, text, whole } from '@/studio/input';
+import { choice, defineInput, text, whole } from '@/studio/wayIn/input';
 import { PAPER_TITLES, paperForm } from './paperForm';
 import { PAPER_FIELDS, paperInput } from './paperInput';
 import type { PaperInput } from './paperInput';

@@ -1,5 +1,13 @@
-import type { ValueOf } from '@/studio/input';
-import { choice, decimal, defineInput, length, money, text, whole } from '@/studio/input';
+import type { ValueOf } from '@/studio/wayIn/input';
+import {
+  choice,
+  decimal,
+  defineInput,
+  length,
+  money,
+  text,
+  whole,
+} from '@/studio/wayIn/input';
 import { BASES, SURFACES } from './kinds';
 
 /** What is noted of a paper, typed by hand or brought in a list. */

@@ -1,4 +1,4 @@
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import { askedOf, proofCounts, proofsOut, proofsPage } from '@/data';
 import { studio } from '@/studio';
 

@@ -4,7 +4,7 @@ import { isAbsolute, join } from 'node:path';
 import { saveSettings } from '@/data';
 import { act, backupFolder, backupName, refuse, startJob } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { defineInput, text } from '@/studio/input';
+import { defineInput, text } from '@/studio/wayIn/input';
 
 const nothing = defineInput({});
 

@@ -10,7 +10,7 @@ import {
   percent,
   text,
   whole,
-} from '@/studio/input';
+} from '@/studio/wayIn/input';
 import { BENCH_TITLES, benchForm } from './benchForm';
 
 const switches = defineInput({

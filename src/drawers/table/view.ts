@@ -1,5 +1,5 @@
 import { todayLines } from '@/core/today';
-import { lyingLabel, nominalSize } from '@/core/sizing';
+import { lyingLabel, nominalSize } from '@/core/size';
 import {
   cutOffJobs,
   drawerCounts,

@@ -1,5 +1,5 @@
 import type { TodayLine } from '@/core/today';
-import type { JobSpecs } from '@/studio/jobRuns';
+import type { JobSpecs } from '@/studio/running/jobRuns';
 
 /** A line of the table in words: what, the figure, and where it is dealt with. */
 export interface Said {

@@ -1,7 +1,7 @@
 'use server';
 import { undoStep } from '@/data';
 import { act } from '@/studio';
-import { defineInput, optional, whole } from '@/studio/input';
+import { defineInput, optional, whole } from '@/studio/wayIn/input';
 
 const WORDS: Record<string, string> = {
   alreadyUndone: 'This was taken back already.',

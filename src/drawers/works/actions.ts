@@ -3,7 +3,7 @@ import { WORK_KINDS } from '@/core/work';
 import { addWork, editRow, getWork, removeRow } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, length, money, text, whole } from '@/studio/input';
+import { choice, defineInput, length, money, text, whole } from '@/studio/wayIn/input';
 import { WORK_TITLES, workForm } from './workForm';
 
 /** Larger originals than 20 m are a typing mistake. */

@@ -23,7 +23,7 @@ import {
   optional,
   text,
   whole,
-} from '@/studio/input';
+} from '@/studio/wayIn/input';
 import { receiveNamedFile } from './intake';
 
 const workId = whole('Work', { min: 1 });

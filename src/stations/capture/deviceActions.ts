@@ -12,7 +12,7 @@ import {
   optional,
   text,
   whole,
-} from '@/studio/input';
+} from '@/studio/wayIn/input';
 import { DEVICE_FIELDS } from './deviceForm';
 
 const FIELDS = {

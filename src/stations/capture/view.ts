@@ -11,7 +11,7 @@ import { gridsOf } from '@/core/capture/reading';
 import { verdictsFor } from '@/core/capture/specks';
 import { zoomLevels } from '@/core/image';
 import type { MasterFacts } from '@/core/image';
-import { largestEnlarged } from '@/core/sizing';
+import { largestEnlarged } from '@/core/size';
 import {
   boardShotOf,
   listDevices,

@@ -24,7 +24,7 @@ import {
   useFormat,
   useToast,
 } from '@/shell';
-import { signCaution } from '@/studio/signWords';
+import { signCaution } from '@/studio/words/signWords';
 import { assign, verifyLedger } from './actions';
 import { DeclareForm } from './DeclareForm';
 import { EditionSheets } from './EditionSheets';

@@ -9,7 +9,7 @@ import {
 } from '@/data';
 import { act, refuse, studio } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, optional, text, whole } from '@/studio/input';
+import { choice, defineInput, optional, text, whole } from '@/studio/wayIn/input';
 import { EDITION_WORDS, checkWords, movedOnWords } from './words';
 
 const declaration = defineInput({

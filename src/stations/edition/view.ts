@@ -1,6 +1,6 @@
 import { impressionLabel, nextLabel, usualArtistsProofs } from '@/core/edition';
 import { referenceProof } from '@/core/proof';
-import { signPlan } from '@/core/sizing';
+import { signPlan } from '@/core/size';
 import { editionFor, editionsOf, proofsOf, readLog, signatureOf } from '@/data';
 import { loadWorkPage, logContext, offeredRungs, sayLogLine } from '@/studio';
 

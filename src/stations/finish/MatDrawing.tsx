@@ -1,6 +1,6 @@
 'use client';
-import type { MatInput, MatPlan } from '@/core/finishing';
-import type { FitResult } from '@/core/sizing';
+import type { MatInput, MatPlan } from '@/core/finish';
+import type { FitResult } from '@/core/size';
 import { Dimension, PrintOnSheet, useFormat } from '@/shell';
 
 const WIDTH = 770;

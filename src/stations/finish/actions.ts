@@ -2,7 +2,7 @@
 import { addFinish, currentMaster } from '@/data';
 import { act, offeredRung, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, length, text, whole } from '@/studio/input';
+import { choice, defineInput, length, text, whole } from '@/studio/wayIn/input';
 import { planFinish } from './plan';
 
 const off = (title: string) => length(title, { min: 0, max: 50 });

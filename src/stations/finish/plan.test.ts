@@ -1,4 +1,4 @@
-import { fitToSheet, plainLayout } from '@/core/sizing';
+import { fitToSheet, plainLayout } from '@/core/size';
 import { mm, size } from '@/core/units';
 import { planFinish } from './plan';
 import type { FinishValues } from './plan';

@@ -1,6 +1,6 @@
-import { planMat } from '@/core/finishing';
-import type { MatInput, MatPlan } from '@/core/finishing';
-import type { FitResult } from '@/core/sizing';
+import { planMat } from '@/core/finish';
+import type { MatInput, MatPlan } from '@/core/finish';
+import type { FitResult } from '@/core/size';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { daysUntil } from '@/core/packing';
+import { daysUntil } from '@/core/pack';
 import {
   Bench,
   Button,

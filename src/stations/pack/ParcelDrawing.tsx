@@ -1,5 +1,5 @@
 'use client';
-import type { Packing } from '@/core/packing';
+import type { Packing } from '@/core/pack';
 import { Dimension, Pencil, PrintOnSheet, useFormat } from '@/shell';
 import type { ReckonedParcel } from './parcel';
 

@@ -11,7 +11,7 @@ import type { Order, Writing } from '@/data';
 import { simulatedScales } from '@/standins';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, decimal, defineInput, optional, text } from '@/studio/input';
+import { choice, decimal, defineInput, optional, text } from '@/studio/wayIn/input';
 import { laidParts, reckonParcel } from './parcel';
 import { handOver, sealOrder } from './sealOrder';
 import { USUAL_PIECES, USUAL_STOCK } from './usualStock';

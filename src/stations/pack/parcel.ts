@@ -6,13 +6,13 @@ import {
   parcelWeight,
   pickList,
   ticked,
-} from '@/core/packing';
+} from '@/core/pack';
 import { grams } from '@/core/units';
 import { getEdition, getPaper, listMaterials, readSettings } from '@/data';
 import type { Order, Reading } from '@/data';
-import { layOut } from '@/studio/offered';
+import { layOut } from '@/studio/reads/offered';
 import { currentMaster, offeredSizes } from '@/data';
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import { quoteAll } from '@/standins';
 
 /** Everything that is known of one order's parcel, reckoned anew from the facts. */

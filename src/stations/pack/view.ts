@@ -1,4 +1,4 @@
-import { ticked } from '@/core/packing';
+import { ticked } from '@/core/pack';
 import { documentsOf, getOrder, ordersOf } from '@/data';
 import { loadWorkPage, now } from '@/studio';
 import { reckonParcel } from './parcel';

@@ -1,4 +1,4 @@
-import type { NoPacking, ScaleCheck } from '@/core/packing';
+import type { NoPacking, ScaleCheck } from '@/core/pack';
 import type { Format } from '@/shell';
 import type { ReckonedParcel } from './parcel';
 

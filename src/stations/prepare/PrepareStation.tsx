@@ -10,8 +10,8 @@ import {
   Surface,
   TitleBlock,
 } from '@/shell';
-import type { MasterView } from '@/studio/workPage';
-import type { OfferedRung } from '@/studio/offered';
+import type { MasterView } from '@/studio/reads/workPage';
+import type { OfferedRung } from '@/studio/reads/offered';
 import { FilesSheet } from './sheets/FilesSheet';
 import { HandOverSheet } from './sheets/HandOverSheet';
 import { ProofSheet } from './sheets/ProofSheet';

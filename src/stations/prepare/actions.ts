@@ -21,7 +21,7 @@ import {
   targetFor,
 } from '@/studio';
 import type { ActionResult, ActionTools, PrintFileOrder } from '@/studio';
-import { defineInput, json, optional, text, whole } from '@/studio/input';
+import { defineInput, json, optional, text, whole } from '@/studio/wayIn/input';
 import { RECIPE, recipeRefusal } from './recipeInput';
 import { sourceOf } from './sourceOf';
 

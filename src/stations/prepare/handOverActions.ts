@@ -13,7 +13,7 @@ import {
 import { TIDEWRACK } from '@/standins';
 import { act, dropFolder, folderRefusal, refuse, startJob } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, json, text, whole } from '@/studio/input';
+import { choice, defineInput, json, text, whole } from '@/studio/wayIn/input';
 
 const route = defineInput({
   name: text('Name', { max: 60 }),

@@ -1,7 +1,7 @@
 'use server';
 import { act, refuse, startJob } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { defineInput, json, optional, whole } from '@/studio/input';
+import { defineInput, json, optional, whole } from '@/studio/wayIn/input';
 import { proofOrder } from './proofOrder';
 import type { ProofDesk } from './proofWish';
 import { RECIPE, recipeRefusal } from './recipeInput';

@@ -1,7 +1,7 @@
 import { printPlan } from '@/core/prepare';
 import type { ProofPlace, ProofProblem, ProofWish, SheetChoice } from '@/core/prepare';
-import { PAGES, nominalSize } from '@/core/sizing';
-import type { FitResult } from '@/core/sizing';
+import { PAGES, nominalSize } from '@/core/size';
+import type { FitResult } from '@/core/size';
 import { PIECE_WORDS } from './sheetWords';
 
 /** What a proof sheet is asked for, as it is kept in the tab and sent. */

@@ -12,7 +12,7 @@ import { formatDay, mm, pixelsFor } from '@/core/units';
 import { MOST_CHOICES, papersToPrintOn } from '@/data';
 import { act, offeredRung, refuse, startJob, targetFor } from '@/studio';
 import type { ActionResult, SheetOrder } from '@/studio';
-import { defineInput, json, text, whole } from '@/studio/input';
+import { defineInput, json, text, whole } from '@/studio/wayIn/input';
 import { SHEET_CHOICES } from './proofWish';
 import { RECIPE, recipeRefusal } from './recipeInput';
 import type { SettingsDesk } from './settingsDesk';

@@ -1,7 +1,15 @@
-import { costOfImpression, priceForMargin, saleAt } from '@/core/pricing';
+import { costOfImpression, priceForMargin, saleAt } from '@/core/price';
 import { minor } from '@/core/units';
-import type { ActionResult } from '@/studio/action';
-import { choice, decimal, defineInput, money, percent, text, whole } from '@/studio/input';
+import type { ActionResult } from '@/studio/wayIn/action';
+import {
+  choice,
+  decimal,
+  defineInput,
+  money,
+  percent,
+  text,
+  whole,
+} from '@/studio/wayIn/input';
 
 const MOST = 1e10;
 

@@ -3,7 +3,7 @@ import { nextRound, openRound } from '@/core/proof';
 import { addProofReturn, addProofRound, getPaper, printFilesOf, proofsOf } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, day, defineInput, money, text, whole } from '@/studio/input';
+import { choice, day, defineInput, money, text, whole } from '@/studio/wayIn/input';
 
 const send = defineInput({
   workId: whole('Work', { min: 1 }),

@@ -2,8 +2,8 @@
 import { memo } from 'react';
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import { FAMILY_IDS } from '@/core/sizing';
-import type { FamilyId } from '@/core/sizing';
+import { FAMILY_IDS } from '@/core/size';
+import type { FamilyId } from '@/core/size';
 import { Button, Field, partCss, stripCss, useActionForm } from '@/shell';
 import { addOwnSize } from './ruleActions';
 import type { Sizing } from './useSizing';

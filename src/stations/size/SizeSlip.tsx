@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { largestCrisp, largestEnlarged, sameLayout, signPlan } from '@/core/sizing';
+import { largestCrisp, largestEnlarged, sameLayout, signPlan } from '@/core/size';
 import {
   Button,
   ButtonLink,
@@ -19,7 +19,7 @@ import {
   useAction,
   useFormat,
 } from '@/shell';
-import { SIGN_WORDS } from '@/studio/signWords';
+import { SIGN_WORDS } from '@/studio/words/signWords';
 import { offerSize } from './actions';
 import { layoutTyped, sizeAsked } from './layoutForm';
 import { removeOwnSize } from './ruleActions';

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import {
   Bench,
   ButtonLink,

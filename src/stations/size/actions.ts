@@ -1,11 +1,11 @@
 'use server';
-import { judgedNow, leavesRoom, nominalSize, rung } from '@/core/sizing';
-import type { JudgedThen, Layout, NominalSize } from '@/core/sizing';
+import { judgedNow, leavesRoom, nominalSize, rung } from '@/core/size';
+import type { JudgedThen, Layout, NominalSize } from '@/core/size';
 import { addSizeEvent, currentMaster, sizeStands } from '@/data';
 import type { SizeEvent, UndoStep } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { defineInput, text, whole } from '@/studio/input';
+import { defineInput, text, whole } from '@/studio/wayIn/input';
 import { layoutOf } from './layoutForm';
 import { LAYOUT_FIELDS } from './layoutInput';
 

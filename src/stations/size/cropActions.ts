@@ -1,10 +1,10 @@
 'use server';
-import { LEAST_ZOOM } from '@/core/sizing';
+import { LEAST_ZOOM } from '@/core/size';
 import { addCropChoice, addKeptArea, currentMaster, cropChoicesNow } from '@/data';
 import type { Reading, Writing } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { decimal, defineInput, text, whole } from '@/studio/input';
+import { decimal, defineInput, text, whole } from '@/studio/wayIn/input';
 
 const workId = whole('Work', { min: 1 });
 const RATIO = /^1:√2$|^\d{1,2}:\d{1,2}$|^1:\d+\.\d{3}$/;

@@ -6,8 +6,8 @@ import {
   rung,
   sheetDrawing,
   tilePages,
-} from '@/core/sizing';
-import type { DrawnMeasure, Rung } from '@/core/sizing';
+} from '@/core/size';
+import type { DrawnMeasure, Rung } from '@/core/size';
 import { formatDay, formatLength, formatSize } from '@/core/units';
 import type { UnitMode } from '@/core/units';
 import { readSettings } from '@/data';
@@ -17,7 +17,7 @@ import type { DrawingContent } from '@/documents';
 import { storePaths } from '@/engine';
 import { loadWorkPage, now, offeredRungs, studio } from '@/studio';
 import type { WorkPage } from '@/studio';
-import { choice, defineInput, text } from '@/studio/input';
+import { choice, defineInput, text } from '@/studio/wayIn/input';
 import { slug } from '@/core/prepare';
 import { layoutOf } from './layoutForm';
 import { LAYOUT_FIELDS } from './layoutInput';

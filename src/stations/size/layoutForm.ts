@@ -1,4 +1,4 @@
-import type { Fit, Layout, Place, Rung } from '@/core/sizing';
+import type { Fit, Layout, Place, Rung } from '@/core/size';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 

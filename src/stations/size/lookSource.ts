@@ -1,5 +1,5 @@
 import { pixelsFor } from '@/core/units';
-import type { FitResult } from '@/core/sizing';
+import type { FitResult } from '@/core/size';
 
 /** Edge of a window that is asked for at once, device pixels. */
 export const LOOK_TILE = 256;

@@ -1,12 +1,12 @@
 'use server';
-import { nominalSize, ownSizeFault, ownSizeKey } from '@/core/sizing';
+import { nominalSize, ownSizeFault, ownSizeKey } from '@/core/size';
 import { formatLength, parseSize } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import { saveSettings, storedSettings } from '@/data';
 import type { BenchSettings } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { choice, decimal, defineInput, length, text } from '@/studio/input';
+import { choice, decimal, defineInput, length, text } from '@/studio/wayIn/input';
 import { OWN_SIZE_WORDS } from './words';
 
 /** Keeps settings of the studio, as a step that can be taken back. */

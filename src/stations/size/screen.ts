@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
-import { isScreenPpi, screenPpi } from '@/core/sizing';
+import { isScreenPpi, screenPpi } from '@/core/size';
 
 /** How large a CSS pixel of this screen is, and from where it is looked at. Kept by the browser: it is the screen's, not the studio's. */
 export interface ScreenFacts {

@@ -1,4 +1,4 @@
-import type { FitResult, SheetCaution, SignPlace } from '@/core/sizing';
+import type { FitResult, SheetCaution, SignPlace } from '@/core/size';
 import type { Format } from '@/shell';
 
 /** What is pencilled where below the image. */

@@ -2,7 +2,7 @@ import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { undo } from '@/drawers/undo/actions';
 import { noteSignature } from '@/stations/capture/actions';
-import { plainLayout } from '@/core/sizing';
+import { plainLayout } from '@/core/size';
 import { mm } from '@/core/units';
 import { offerSize, withdrawSize } from './actions';
 import { loadSize } from './view';

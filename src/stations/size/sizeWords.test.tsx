@@ -1,11 +1,11 @@
 import { draw as markupOf, drawnRects, readDrawing } from '../../../e2e/support/draw';
 import { figuresUnsaid } from '../../../e2e/support/drawing';
-import { planMat } from '@/core/finishing';
-import { SIZING_RULES, WHOLE, fitToSheet, plainLayout, sheetCautions } from '@/core/sizing';
-import type { Fit, JudgedThen, Layout } from '@/core/sizing';
+import { planMat } from '@/core/finish';
+import { SIZING_RULES, WHOLE, fitToSheet, plainLayout, sheetCautions } from '@/core/size';
+import type { Fit, JudgedThen, Layout } from '@/core/size';
 import { mm, size } from '@/core/units';
 import type { UnitMode } from '@/core/units';
-import { formatOf } from '@/shell/format';
+import { formatOf } from '@/shell/figures/format';
 import { lookOf, lookSource } from './lookSource';
 import { sheetCautionWords, sheetWords } from './sheetWords';
 import { SheetDrawing } from './sheets/SheetDrawing';

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { MIDDLE, choiceOf, cropAt, heldInside, holds, scaled, slid } from '@/core/sizing';
-import type { CropRect } from '@/core/sizing';
+import { MIDDLE, choiceOf, cropAt, heldInside, holds, scaled, slid } from '@/core/size';
+import type { CropRect } from '@/core/size';
 import { useAction } from '@/shell';
 import { dropCrop, freeArea, keepArea, keepCrop } from './cropActions';
 import type { SheetProps } from './useSizing';

@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { plainLayout } from '@/core/sizing';
-import type { Fit, Layout, Place } from '@/core/sizing';
+import { plainLayout } from '@/core/size';
+import type { Fit, Layout, Place } from '@/core/size';
 import { mm, parseLength } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import { keepInTab, keptInTab, useBench, useFormat } from '@/shell';

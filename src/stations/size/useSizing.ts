@@ -9,8 +9,8 @@ import {
   reopened,
   rung,
   sizesOf,
-} from '@/core/sizing';
-import type { CropChoice, FamilyId, Reopened, Rung, SizingRules } from '@/core/sizing';
+} from '@/core/size';
+import type { CropChoice, FamilyId, Reopened, Rung, SizingRules } from '@/core/size';
 import { printFileBytes } from '@/core/prepare';
 import { turnedLike } from '@/core/units';
 import { useKept } from '@/shell';

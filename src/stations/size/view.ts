@@ -1,4 +1,4 @@
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import { zoomLevels } from '@/core/image';
 import { cropChoicesNow, decidedSizes, keptAreaOf, signatureOf } from '@/data';
 import { TILE, readyAtOnce } from '@/engine';

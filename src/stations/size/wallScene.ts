@@ -1,4 +1,4 @@
-import type { FitResult, SizingRules } from '@/core/sizing';
+import type { FitResult, SizingRules } from '@/core/size';
 
 /** A print on the wall, mm: x to the right, y down from the middle of the prints. */
 export interface Hung {

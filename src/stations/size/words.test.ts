@@ -5,9 +5,9 @@ import {
   fitToSheet,
   judgeSize,
   plainLayout,
-} from '@/core/sizing';
+} from '@/core/size';
 import { mm, size } from '@/core/units';
-import { formatOf } from '@/shell/format';
+import { formatOf } from '@/shell/figures/format';
 import { OWN_SIZE_WORDS, verdictShort, worthWords } from './words';
 
 const format = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR' });

@@ -8,8 +8,8 @@ import type {
   Reopened,
   SizeJudgement,
   SizingRules,
-} from '@/core/sizing';
-import { LEAST_EDGE, MOST_EDGE, MOST_RATIO, lostEdges } from '@/core/sizing';
+} from '@/core/size';
+import { LEAST_EDGE, MOST_EDGE, MOST_RATIO, lostEdges } from '@/core/size';
 import type { Format } from '@/shell';
 
 const VERDICTS = {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { plainRecipe, printPlan, stepIn } from '..';
-import { fitToSheet, plainLayout } from '../../sizing';
+import { fitToSheet, plainLayout } from '../../size';
 import { mm, size } from '../../units';
 import {
   axisPoints,

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { stepIn } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { Strips, isTyping, useFormat } from '@/shell';
-import type { MasterView } from '@/studio/workPage';
+import type { MasterView } from '@/studio/reads/workPage';
 import { STEP_NAMES } from '../words';
 import { PatchPlaceMap } from './PatchPlaceMap';
 import { usePatch } from './usePatch';

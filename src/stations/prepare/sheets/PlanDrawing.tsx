@@ -1,7 +1,7 @@
 'use client';
 import type { PrintPlan } from '@/core/prepare';
 import { Dimension, PrintOnSheet, useFormat } from '@/shell';
-import type { OfferedRung } from '@/studio/offered';
+import type { OfferedRung } from '@/studio/reads/offered';
 
 /** The print file to scale, with its sheet in lengths and in pixels. */
 export function PlanDrawing({

@@ -8,7 +8,7 @@ import {
   isScreenPpi,
   screenPpi,
   screenScale,
-} from '@/core/sizing';
+} from '@/core/size';
 import { parseLength } from '@/core/units';
 import { Button, Problem, Small, TableHead, useBench, useFormat } from '@/shell';
 import type { ScreenDesk } from '../screen';

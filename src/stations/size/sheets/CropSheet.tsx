@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { STANDARD_SIZES, lyingLabel, nearestRatios } from '@/core/sizing';
+import { STANDARD_SIZES, lyingLabel, nearestRatios } from '@/core/size';
 import { turnedLike } from '@/core/units';
 import {
   Bench,

@@ -2,7 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import styled from 'styled-components';
-import type { CropRect } from '@/core/sizing';
+import type { CropRect } from '@/core/size';
 
 const Stage = styled.div`
   flex: 1;

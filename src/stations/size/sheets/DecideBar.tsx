@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
-import { nominalSize } from '@/core/sizing';
+import { nominalSize } from '@/core/size';
 import { Button, Field, Problem, useAction, useActionForm } from '@/shell';
 import { offerSize, withdrawSize } from '../actions';
 import { sizeAsked } from '../layoutForm';

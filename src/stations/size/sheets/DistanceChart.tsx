@@ -1,6 +1,6 @@
 'use client';
 import { scaleLinear } from 'd3';
-import type { Rung } from '@/core/sizing';
+import type { Rung } from '@/core/size';
 import { useBench, useFormat } from '@/shell';
 
 const WIDTH = 770;

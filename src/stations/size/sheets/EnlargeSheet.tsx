@@ -2,8 +2,8 @@
 import { useRef, useState } from 'react';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import styled from 'styled-components';
-import { WHOLE, crispFrom } from '@/core/sizing';
-import type { SizingRules } from '@/core/sizing';
+import { WHOLE, crispFrom } from '@/core/size';
+import type { SizingRules } from '@/core/size';
 import { ppi as asPpi } from '@/core/units';
 import {
   Bench,

@@ -1,6 +1,6 @@
 'use client';
 import { memo, useMemo } from 'react';
-import type { SizingRules } from '@/core/sizing';
+import type { SizingRules } from '@/core/size';
 import { MM_PER_INCH, formatSizeFigures } from '@/core/units';
 import type { Size } from '@/core/units';
 import { DataTable, useBench, useFormat } from '@/shell';

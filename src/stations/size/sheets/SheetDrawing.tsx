@@ -1,7 +1,7 @@
 'use client';
-import type { MatPlan } from '@/core/finishing';
-import { boxesOf, sheetDrawing } from '@/core/sizing';
-import type { DrawnLine, FitResult, LineKind, SizingRules } from '@/core/sizing';
+import type { MatPlan } from '@/core/finish';
+import { boxesOf, sheetDrawing } from '@/core/size';
+import type { DrawnLine, FitResult, LineKind, SizingRules } from '@/core/size';
 import { Dimension, PrintOnSheet, useFormat } from '@/shell';
 import { SIGN_PLACES } from '../sheetWords';
 

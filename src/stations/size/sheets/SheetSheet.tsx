@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
-import { planMat } from '@/core/finishing';
-import type { MatPlan } from '@/core/finishing';
-import { sheetCautions, signPlan } from '@/core/sizing';
-import type { FitResult } from '@/core/sizing';
+import { planMat } from '@/core/finish';
+import type { MatPlan } from '@/core/finish';
+import { sheetCautions, signPlan } from '@/core/size';
+import type { FitResult } from '@/core/size';
 import { mm } from '@/core/units';
 import {
   Bench,
@@ -21,7 +21,7 @@ import {
   Surface,
   useFormat,
 } from '@/shell';
-import { SIGN_WORDS } from '@/studio/signWords';
+import { SIGN_WORDS } from '@/studio/words/signWords';
 import { SizeActions } from '../SizeSlip';
 import { sheetCautionWords, sheetWords } from '../sheetWords';
 import { WEIGHTINGS } from '../useLayout';

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Standing } from '@/core/sizing';
+import type { Standing } from '@/core/size';
 import { parseLength } from '@/core/units';
 import { Button, Problem, Small, Strips, useAction, useBench, useFormat } from '@/shell';
 import { keepStanding } from '../ruleActions';

@@ -1,6 +1,6 @@
 'use client';
 import { memo } from 'react';
-import type { Rung } from '@/core/sizing';
+import type { Rung } from '@/core/size';
 import { Dimension, PrintOnSheet, useFormat } from '@/shell';
 
 const WIDTH = 770;

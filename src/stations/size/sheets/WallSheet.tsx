@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
-import { angularScale, stepFrom, subtends } from '@/core/sizing';
+import { angularScale, stepFrom, subtends } from '@/core/size';
 import { mm, parseLength } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import {

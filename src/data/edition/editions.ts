@@ -1,0 +1,300 @@
+import { createHash } from 'node:crypto';
+import { and, asc, desc, eq, gt } from 'drizzle-orm';
+import {
+  assign,
+  declare,
+  impressionsOf,
+  link,
+  reserve,
+  spoil,
+  verifyChain,
+} from '@/core/edition';
+import type {
+  ChainCheck,
+  Decision,
+  Declaration,
+  Impression,
+  LedgerEntry,
+  LedgerFact,
+  Series,
+} from '@/core/edition';
+import type { Reading, Writing } from '../database';
+import { Refused } from '../refused';
+import { editions, ledger } from '../schema';
+import { addLogLine } from '../log/log';
+import { addImpressionEntry } from './impressionEntry';
+
+export interface EditionState {
+  id: number;
+  workId: number;
+  sizeKey: string;
+  declaration: Declaration;
+  declaredAt: string;
+  impressions: Impression[];
+}
+
+const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
+
+const entriesOf = (db: Reading, editionId: number): Promise<LedgerEntry[]> =>
+  db.select().from(ledger).where(eq(ledger.editionId, editionId)).orderBy(asc(ledger.seq));
+
+/** Appends a fact to the one chain of the studio, and a line to the log book. */
+async function append(
+  tx: Writing,
+  fact: LedgerFact,
+  edition: { workId: number; sizeKey: string },
+  orderId?: number,
+): Promise<void> {
+  const [last] = await tx.select().from(ledger).orderBy(desc(ledger.seq)).limit(1);
+  await tx.insert(ledger).values(link(fact, last, sha256));
+  await addLogLine(tx, {
+    at: fact.at,
+    what: `edition.${fact.kind}`,
+    workId: edition.workId,
+    sizeKey: edition.sizeKey,
+    editionId: fact.editionId,
+    series: fact.series ?? undefined,
+    impression: fact.number ?? undefined,
+    orderId,
+    detail: fact.payload,
+  });
+}
+
+const toPayload = (d: Declaration): LedgerFact['payload'] => ({ ...d });
+const fromPayload = (p: LedgerFact['payload']): Declaration => ({
+  kind: p.kind as Declaration['kind'],
+  scope: p.scope as Declaration['scope'],
+  size: Number(p.size),
+  artistsProofs: Number(p.artistsProofs),
+});
+
+function stateOf(
+  row: { id: number; workId: number; sizeKey: string },
+  entries: LedgerEntry[],
+): EditionState | null {
+  const declared = entries.filter((e) => e.kind === 'declared').at(-1);
+  return declared
+    ? {
+        ...row,
+        declaration: fromPayload(declared.payload),
+        declaredAt: declared.at,
+        impressions: impressionsOf(entries),
+      }
+    : null;
+}
+
+const allowed = <T>(decision: Decision<T>): T => {
+  if (!decision.allowed) throw new Refused(decision.refusal);
+  return decision.value;
+};
+
+/** An edition as its ledger tells it. */
+export async function getEdition(db: Reading, id: number): Promise<EditionState | null> {
+  const row = await db.query.editions.findFirst({ where: eq(editions.id, id) });
+  return row ? stateOf(row, await entriesOf(db, id)) : null;
+}
+
+async function existing(tx: Writing, id: number): Promise<EditionState> {
+  const edition = await getEdition(tx, id);
+  if (!edition) throw new Refused('noEdition');
+  return edition;
+}
+
+/** The editions of one work. */
+export async function editionsOf(db: Reading, workId: number): Promise<EditionState[]> {
+  const rows = await db
+    .select()
+    .from(editions)
+    .where(eq(editions.workId, workId))
+    .orderBy(asc(editions.id));
+  const entries = await db
+    .select()
+    .from(ledger)
+    .innerJoin(editions, eq(editions.id, ledger.editionId))
+    .where(eq(editions.workId, workId))
+    .orderBy(asc(ledger.seq));
+  const byEdition = new Map<number, LedgerEntry[]>();
+  for (const { ledger: entry } of entries) {
+    const list = byEdition.get(entry.editionId);
+    if (list) list.push(entry);
+    else byEdition.set(entry.editionId, [entry]);
+  }
+  return rows
+    .map((row) => stateOf(row, byEdition.get(row.id) ?? []))
+    .filter((e) => e !== null);
+}
+
+/** The edition a print of that size belongs to: its own, or the one over all sizes. */
+export async function editionFor(
+  db: Reading,
+  workId: number,
+  sizeKey: string,
+): Promise<EditionState | null> {
+  const found = await editionsOf(db, workId);
+  return (
+    found.find((e) => e.sizeKey === sizeKey) ??
+    found.find((e) => e.sizeKey === 'all') ??
+    null
+  );
+}
+
+/** Declares an edition, or changes it as far as the rules allow. Throws Refused. */
+export async function declareEdition(
+  tx: Writing,
+  wanted: { workId: number; sizeKey: string; declaration: Declaration; at: string },
+): Promise<number> {
+  const { workId, sizeKey, declaration, at } = wanted;
+  const others = await editionsOf(tx, workId);
+  const own = others.find((e) => e.sizeKey === sizeKey);
+  if (!own && others.some((e) => e.sizeKey === 'all' || sizeKey === 'all'))
+    throw new Refused('otherSchool');
+  allowed(declare(declaration, own?.declaration ?? null, own?.impressions ?? []));
+  const editionId =
+    own?.id ??
+    (await tx.insert(editions).values({ workId, sizeKey, createdAt: at }).returning())[0]!
+      .id;
+  const payload = toPayload(declaration);
+  await append(
+    tx,
+    { editionId, kind: 'declared', series: null, number: null, at, payload },
+    { workId, sizeKey },
+  );
+  return editionId;
+}
+
+/** Gives out a number: the next free one, or the one asked for. Throws Refused. */
+export async function assignNumber(
+  tx: Writing,
+  wanted: {
+    editionId: number;
+    series: Series;
+    requested?: number;
+    sizeKey: string;
+    at: string;
+  },
+): Promise<number> {
+  const { editionId, series, requested, sizeKey, at } = wanted;
+  const edition = await existing(tx, editionId);
+  const number = allowed(
+    assign(edition.declaration, edition.impressions, series, requested),
+  );
+  const printing =
+    1 +
+    (edition.impressions.find((i) => i.series === series && i.number === number)
+      ?.printing ?? 0);
+  await append(
+    tx,
+    { editionId, kind: 'assigned', series, number, at, payload: { printing, sizeKey } },
+    edition,
+  );
+  await addImpressionEntry(tx, edition, { series, number, sizeKey, at });
+  return number;
+}
+
+const impressionIn = (edition: EditionState, series: Series, number: number) =>
+  edition.impressions.find((i) => i.series === series && i.number === number);
+
+/** Records that an impression was spoiled and destroyed. Throws Refused. */
+export async function spoilImpression(
+  tx: Writing,
+  wanted: { editionId: number; series: Series; number: number; reason: string; at: string },
+): Promise<void> {
+  const { editionId, series, number, reason, at } = wanted;
+  const edition = await existing(tx, editionId);
+  allowed(spoil(impressionIn(edition, series, number)));
+  await append(
+    tx,
+    { editionId, kind: 'spoiled', series, number, at, payload: { reason } },
+    edition,
+  );
+}
+
+/** Reserves a numbered impression for an order. Throws Refused. */
+export async function reserveImpression(
+  tx: Writing,
+  wanted: {
+    editionId: number;
+    series: Series;
+    number: number;
+    order: string;
+    orderId: number;
+    at: string;
+  },
+): Promise<void> {
+  const { editionId, series, number, order, orderId, at } = wanted;
+  const edition = await existing(tx, editionId);
+  allowed(reserve(impressionIn(edition, series, number)));
+  await append(
+    tx,
+    { editionId, kind: 'ordered', series, number, at, payload: { order } },
+    edition,
+    orderId,
+  );
+}
+
+/** Records that an ordered impression went out: it is sold for good. */
+export async function shipImpression(
+  tx: Writing,
+  wanted: {
+    editionId: number;
+    series: Series;
+    number: number;
+    order: string;
+    orderId: number;
+    at: string;
+  },
+): Promise<void> {
+  const { editionId, series, number, order, orderId, at } = wanted;
+  const edition = await existing(tx, editionId);
+  const impression = impressionIn(edition, series, number);
+  if (impression?.state !== 'ordered' || impression.order !== order)
+    throw new Refused('notFree');
+  await append(
+    tx,
+    { editionId, kind: 'shipped', series, number, at, payload: { order } },
+    edition,
+    orderId,
+  );
+}
+
+const PIECE = 500;
+
+/** Walks the whole ledger, piece by piece so that others are served meanwhile, and names the first broken entry. */
+export async function checkLedger(db: Reading): Promise<ChainCheck> {
+  let last: LedgerEntry | undefined;
+  for (;;) {
+    const piece = await db
+      .select()
+      .from(ledger)
+      .where(gt(ledger.seq, last?.seq ?? 0))
+      .orderBy(asc(ledger.seq))
+      .limit(PIECE);
+    const check = verifyChain(piece, sha256, last);
+    if (!check.sound || piece.length < PIECE) return check;
+    last = piece.at(-1);
+    await new Promise(setImmediate);
+  }
+}
+
+/** Hash of the entry that gave an impression its number in its present printing; what a certificate's code carries. */
+export async function numberingHash(
+  db: Reading,
+  editionId: number,
+  series: Series,
+  number: number,
+): Promise<string | null> {
+  const [row] = await db
+    .select({ hash: ledger.hash })
+    .from(ledger)
+    .where(
+      and(
+        eq(ledger.editionId, editionId),
+        eq(ledger.kind, 'assigned'),
+        eq(ledger.series, series),
+        eq(ledger.number, number),
+      ),
+    )
+    .orderBy(desc(ledger.seq))
+    .limit(1);
+  return row?.hash ?? null;
+}

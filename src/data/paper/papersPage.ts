@@ -1,0 +1,81 @@
+import { sql } from 'drizzle-orm';
+import { stockLevel } from '@/core/paper';
+import type { StockLevel } from '@/core/paper';
+import type { Reading } from '../database';
+import { PAGE_LINES, matchOf, offsetOf, orderOf } from '../page';
+import type { Asked, Page } from '../page';
+import type { PaperRow } from './papers';
+import { papers } from '../schema';
+
+export type Paper = PaperRow & { sheets: number; level: StockLevel };
+
+const BY_NAME = sql`lower(${papers.name})`;
+const SHEETS = sql<number>`coalesce((SELECT n.pieces FROM stock_now n WHERE n.of = 'paper' AND n.ref = ${papers.id}), 0)`;
+/** At or under the reorder point, or out: as the core has it. */
+const NOT_ENOUGH = sql`${SHEETS} <= max(${papers.reorderPoint}, 0)`;
+const IN_USE = sql`(${papers.discontinuedAt} IS NULL OR ${SHEETS} > 0)`;
+
+const COLUMNS = {
+  name: BY_NAME,
+  base: sql`${papers.base}`,
+  surface: sql`${papers.surface}`,
+  weight: sql`${papers.weight}`,
+  sheet: sql`${papers.sheetWidth} * ${papers.sheetHeight}`,
+  price: sql`${papers.price}`,
+  sheets: SHEETS,
+  level: sql`${SHEETS} - ${papers.reorderPoint}`,
+};
+
+const asPaper = ({ paper, sheets }: { paper: PaperRow; sheets: number }): Paper => ({
+  ...paper,
+  ...stockLevel([sheets], paper.reorderPoint),
+});
+
+const found = (find: string) => {
+  const match = matchOf(find);
+  return match === null
+    ? sql`true`
+    : sql`${papers.id} IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'paper')`;
+};
+
+const selected = (db: Reading) => db.select({ paper: papers, sheets: SHEETS }).from(papers);
+
+/** One page of papers with what is left of each: by name unless asked otherwise. */
+export async function papersPage(db: Reading, asked: Asked): Promise<Page<Paper>> {
+  const where = found(asked.find);
+  const rows = await selected(db)
+    .where(where)
+    .orderBy(orderOf(asked, COLUMNS, BY_NAME))
+    .limit(PAGE_LINES)
+    .offset(offsetOf(asked));
+  const [count] = await db.all<{ n: number }>(
+    sql`SELECT count(*) AS n FROM ${papers} WHERE ${where}`,
+  );
+  return { rows: rows.map(asPaper), total: count?.n ?? 0, page: asked.page };
+}
+
+/** One paper with what is left of it. */
+export async function paperWithStock(db: Reading, id: number): Promise<Paper | null> {
+  const [row] = await selected(db).where(sql`${papers.id} = ${id}`);
+  return row ? asPaper(row) : null;
+}
+
+/** Papers, and those of them that are at or under their reorder point. */
+export async function paperCounts(db: Reading): Promise<{ all: number; low: number }> {
+  const [row] = await db.all<{ all: number; low: number }>(sql`
+    SELECT count(*) AS "all", coalesce(sum(${NOT_ENOUGH}), 0) AS low FROM ${papers}`);
+  return row!;
+}
+
+/** Papers to be reordered or replaced, the scarcest first. */
+export const papersLow = async (db: Reading, limit: number): Promise<Paper[]> =>
+  (
+    await selected(db)
+      .where(sql`${NOT_ENOUGH} AND ${IN_USE}`)
+      .orderBy(sql`${SHEETS} - ${papers.reorderPoint}, ${BY_NAME}`)
+      .limit(limit)
+  ).map(asPaper);
+
+/** Papers there is still something to print on: a discontinued one only while sheets are left. */
+export const papersToPrintOn = async (db: Reading, limit: number): Promise<Paper[]> =>
+  (await selected(db).where(IN_USE).orderBy(BY_NAME).limit(limit)).map(asPaper);

@@ -1,0 +1,95 @@
+import { desc, eq, sql } from 'drizzle-orm';
+import type { Reading, Writing } from '../database';
+import { errandAnswers, errandItems, errands, routes } from '../schema';
+import { addLogLine } from '../log/log';
+
+export type Route = typeof routes.$inferSelect;
+export type Errand = typeof errands.$inferSelect;
+type ErrandItem = typeof errandItems.$inferSelect;
+
+/** Keeps a route, or what it asks for from now on. */
+export async function addRoute(tx: Writing, route: Omit<Route, 'id'>): Promise<number> {
+  const [row] = await tx.insert(routes).values(route).returning({ id: routes.id });
+  await addLogLine(tx, { at: route.at, what: 'route.kept', detail: { name: route.name } });
+  return row!.id;
+}
+
+/** The routes as they stand, in the order of their names. */
+export const routesNow = (db: Reading): Promise<Route[]> =>
+  db
+    .select()
+    .from(routes)
+    .where(sql`${routes.id} IN (SELECT max(id) FROM route GROUP BY name)`)
+    .orderBy(sql`lower(${routes.name})`);
+
+export const getRoute = (db: Reading, id: number): Promise<Route | undefined> =>
+  db.query.routes.findFirst({ where: eq(routes.id, id) });
+
+/** The number that the next errand gets. */
+export async function nextErrandNumber(db: Reading): Promise<string> {
+  const [row] = await db
+    .select({ most: sql<number>`coalesce(max(${errands.id}), 0)` })
+    .from(errands);
+  return `H-${String(1 + (row?.most ?? 0)).padStart(4, '0')}`;
+}
+
+export async function addErrand(
+  tx: Writing,
+  errand: Omit<Errand, 'id'>,
+  items: Omit<ErrandItem, 'id' | 'errandId'>[],
+): Promise<number> {
+  const [row] = await tx.insert(errands).values(errand).returning({ id: errands.id });
+  const errandId = row!.id;
+  for (const item of items) await tx.insert(errandItems).values({ ...item, errandId });
+  await addLogLine(tx, {
+    at: errand.at,
+    what: 'errand.handedOver',
+    workId: errand.workId,
+    detail: {
+      number: errand.number,
+      to: errand.manifest.to,
+      files: errand.manifest.items.length,
+    },
+  });
+  return errandId;
+}
+
+export async function addErrandAnswer(
+  tx: Writing,
+  errand: Pick<Errand, 'id' | 'workId' | 'number'>,
+  answer: unknown,
+  said: { accepted: number; refused: number; stage: string },
+  at: string,
+): Promise<void> {
+  await tx.insert(errandAnswers).values({ errandId: errand.id, answer, at });
+  await addLogLine(tx, {
+    at,
+    what: 'errand.answered',
+    workId: errand.workId,
+    detail: { number: errand.number, ...said },
+  });
+}
+
+export interface ErrandNow extends Errand {
+  answer: unknown;
+  answeredAt: string | null;
+}
+
+/** Errands of a work with the newest answer to each, newest first. */
+export async function errandsOf(db: Reading, workId: number): Promise<ErrandNow[]> {
+  const newest = sql`${errandAnswers.id} = (SELECT max(a.id) FROM errand_answer a WHERE a.errand_id = ${errands.id})`;
+  const rows = await db
+    .select({ errand: errands, answer: errandAnswers })
+    .from(errands)
+    .leftJoin(errandAnswers, newest)
+    .where(eq(errands.workId, workId))
+    .orderBy(desc(errands.id));
+  return rows.map(({ errand, answer }) => ({
+    ...errand,
+    answer: answer?.answer ?? null,
+    answeredAt: answer?.at ?? null,
+  }));
+}
+
+export const getErrand = (db: Reading, id: number): Promise<Errand | undefined> =>
+  db.query.errands.findFirst({ where: eq(errands.id, id) });

@@ -1,0 +1,75 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { ppiOf, resampling, stepIn } from '@/core/prepare';
+import type { Recipe } from '@/core/prepare';
+import type { Reading, Writing } from '../database';
+import { printFiles } from '../schema';
+import { addLogLine } from '../log/log';
+import { addPrintEntry } from '../log/printEntries';
+import { getRecipe } from './recipes';
+
+export type PrintFile = typeof printFiles.$inferSelect;
+
+const sharpening = (recipe: Recipe): string => {
+  const step = stepIn(recipe, 'output');
+  return step ? `${step.amount} %, ${step.radius} px, threshold ${step.threshold}` : 'none';
+};
+
+export async function addPrintFile(
+  tx: Writing,
+  file: Omit<PrintFile, 'id'>,
+): Promise<number> {
+  const [row] = await tx.insert(printFiles).values(file).returning({ id: printFiles.id });
+  const { recipe } = file;
+  await addLogLine(tx, {
+    at: file.at,
+    what: file.kind === 'print' ? 'printFile.written' : 'screenCopy.written',
+    workId: file.workId,
+    sizeKey: file.sizeKey,
+    detail: {
+      name: file.name,
+      factor: Number(file.factor.toFixed(3)),
+      kernel: resampling(recipe).kernel,
+      sharpen: sharpening(recipe),
+      space: recipe.convert.target,
+      intent: recipe.convert.intent,
+      ppi: ppiOf(recipe),
+      failedChecks: file.checks.filter((c) => !c.passed).length,
+      sha256: file.sha256,
+    },
+  });
+  if (file.kind === 'print') {
+    const named = file.recipeId ? await getRecipe(tx, file.recipeId) : undefined;
+    await addPrintEntry(tx, {
+      kind: 'printFile',
+      ref: row!.id,
+      what: file.name,
+      workId: file.workId,
+      masterId: file.masterId,
+      sizeKey: file.sizeKey,
+      recipe,
+      recipeName: named ? `${named.name}, version ${named.version}` : '',
+      factor: file.factor,
+      at: file.at,
+    });
+  }
+  return row!.id;
+}
+
+/** Print files and screen copies of a work, newest first. */
+export const filesOf = (db: Reading, workId: number): Promise<PrintFile[]> =>
+  db
+    .select()
+    .from(printFiles)
+    .where(eq(printFiles.workId, workId))
+    .orderBy(desc(printFiles.id));
+
+/** Print files of a work, newest first. */
+export const printFilesOf = (db: Reading, workId: number): Promise<PrintFile[]> =>
+  db
+    .select()
+    .from(printFiles)
+    .where(and(eq(printFiles.workId, workId), eq(printFiles.kind, 'print')))
+    .orderBy(desc(printFiles.id));
+
+export const getPrintFile = (db: Reading, id: number): Promise<PrintFile | undefined> =>
+  db.query.printFiles.findFirst({ where: eq(printFiles.id, id) });

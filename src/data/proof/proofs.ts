@@ -1,0 +1,95 @@
+import { asc, eq } from 'drizzle-orm';
+import type { Reading, Writing } from '../database';
+import { papers, proofReturns, proofRounds } from '../schema';
+import { addLogLine } from '../log/log';
+import { addPrintEntry } from '../log/printEntries';
+import { getPrintFile } from '../prepare/printFiles';
+
+export type NewProofRound = Omit<typeof proofRounds.$inferSelect, 'id'>;
+export type NewProofReturn = typeof proofReturns.$inferSelect;
+export type Proof = typeof proofRounds.$inferSelect & {
+  paper: string;
+  backAt: string | null;
+  seen: string | null;
+  toChange: string | null;
+  verdict: NewProofReturn['verdict'] | null;
+};
+
+export async function addProofRound(tx: Writing, round: NewProofRound): Promise<number> {
+  const [row] = await tx
+    .insert(proofRounds)
+    .values(round)
+    .returning({ id: proofRounds.id });
+  await addLogLine(tx, {
+    at: round.sentAt,
+    what: 'proof.sent',
+    workId: round.workId,
+    sizeKey: round.sizeKey,
+    detail: {
+      round: round.round,
+      paperId: round.paperId,
+      route: round.route,
+      cost: round.cost,
+    },
+  });
+  const file = round.printFileId ? await getPrintFile(tx, round.printFileId) : undefined;
+  await addPrintEntry(tx, {
+    kind: 'proofRound',
+    ref: row!.id,
+    what: `proof round ${round.round}`,
+    workId: round.workId,
+    masterId: file?.masterId ?? null,
+    sizeKey: round.sizeKey,
+    recipe: file?.recipe ?? null,
+    factor: file?.factor ?? null,
+    paperId: round.paperId,
+    route: round.route,
+    cost: round.cost,
+    at: round.sentAt,
+  });
+  return row!.id;
+}
+
+export async function addProofReturn(
+  tx: Writing,
+  back: NewProofReturn,
+  round: NewProofRound,
+): Promise<void> {
+  await tx.insert(proofReturns).values(back);
+  await addLogLine(tx, {
+    at: back.backAt,
+    what: `proof.${back.verdict}`,
+    workId: round.workId,
+    sizeKey: round.sizeKey,
+    detail: {
+      round: round.round,
+      paperId: round.paperId,
+      seen: back.seen,
+      toChange: back.toChange,
+    },
+  });
+}
+
+const joined = (db: Reading) =>
+  db
+    .select({ round: proofRounds, back: proofReturns, paper: papers.name })
+    .from(proofRounds)
+    .innerJoin(papers, eq(papers.id, proofRounds.paperId))
+    .leftJoin(proofReturns, eq(proofReturns.roundId, proofRounds.id));
+
+type Joined = Awaited<ReturnType<typeof joined>>[number];
+
+const asProof = ({ round, back, paper }: Joined): Proof => ({
+  ...round,
+  paper,
+  backAt: back?.backAt ?? null,
+  seen: back?.seen ?? null,
+  toChange: back?.toChange ?? null,
+  verdict: back?.verdict ?? null,
+});
+
+/** Rounds of one work, oldest first. */
+export const proofsOf = async (db: Reading, workId: number): Promise<Proof[]> =>
+  (await joined(db).where(eq(proofRounds.workId, workId)).orderBy(asc(proofRounds.id))).map(
+    asProof,
+  );

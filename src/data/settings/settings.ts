@@ -1,0 +1,96 @@
+import { CAPTURE_RULES } from '@/core/capture/plan';
+import type { CaptureRules, HireInput } from '@/core/capture/plan';
+import type { PackingRules } from '@/core/pack';
+import { PACKING_RULES } from '@/core/pack';
+import type { SizingRules } from '@/core/size';
+import { SIZING_RULES } from '@/core/size';
+import type { TodayRules } from '@/core/today';
+import { TODAY_RULES } from '@/core/today';
+import { minor } from '@/core/units';
+import type { UnitMode } from '@/core/units';
+import type { Reading, Writing } from '../database';
+import { settings } from '../schema';
+
+export type Tone = 'light' | 'middle' | 'dark';
+
+/** How the bench is set: the reader's units and the rules of thumb in force. */
+export interface BenchSettings {
+  units: UnitMode;
+  tone: Tone;
+  currency: string;
+  locale: string;
+  studio: string;
+  handlingDays: number;
+  /** Keys of sizes that are the studio's own. */
+  ownSizes: string[];
+  /** Where backups go; empty for a folder beside the data. */
+  backupFolder: string;
+  capture: CaptureRules;
+  /** What hiring a capture out and doing it oneself cost. */
+  hire: HireInput;
+  sizing: SizingRules;
+  packing: PackingRules;
+  today: TodayRules;
+}
+
+export const DEFAULT_SETTINGS: BenchSettings = {
+  units: 'metric',
+  tone: 'middle',
+  currency: 'EUR',
+  locale: 'en-GB',
+  studio: '',
+  handlingDays: 3,
+  ownSizes: [],
+  backupFolder: '',
+  capture: CAPTURE_RULES,
+  hire: {
+    feePerWork: minor(0),
+    equipment: minor(0),
+    hoursPerWork: 1,
+    hourlyRate: minor(0),
+    works: 10,
+  },
+  sizing: SIZING_RULES,
+  packing: PACKING_RULES,
+  today: TODAY_RULES,
+};
+
+/** The settings, defaults where nothing was chosen. */
+export async function readSettings(db: Reading): Promise<BenchSettings> {
+  const rows = await db.select().from(settings);
+  const chosen = Object.fromEntries(
+    rows.map((r) => [r.key, r.value]),
+  ) as Partial<BenchSettings>;
+  return {
+    ...DEFAULT_SETTINGS,
+    ...chosen,
+    capture: { ...CAPTURE_RULES, ...chosen.capture },
+    sizing: { ...SIZING_RULES, ...chosen.sizing },
+    packing: { ...PACKING_RULES, ...chosen.packing },
+    today: { ...TODAY_RULES, ...chosen.today },
+  };
+}
+
+/** What is stored for the given keys; undefined where the default holds. */
+export async function storedSettings(
+  db: Reading,
+  keys: string[],
+): Promise<Record<string, unknown>> {
+  const rows = await db.select().from(settings);
+  const stored = new Map(rows.map((r) => [r.key, r.value]));
+  return Object.fromEntries(
+    keys.filter((k) => stored.has(k)).map((k) => [k, stored.get(k)]),
+  );
+}
+
+/** Keeps the given settings, leaving the others as they are. */
+export async function saveSettings(
+  tx: Writing,
+  chosen: Partial<BenchSettings>,
+): Promise<void> {
+  for (const [key, value] of Object.entries(chosen))
+    await tx
+      .insert(settings)
+      .values({ key, value })
+      .onConflictDoUpdate({ target: settings.key, set: { value } });
+}

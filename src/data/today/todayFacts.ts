@@ -1,0 +1,126 @@
+import { sql } from 'drizzle-orm';
+import { derivedSize } from '@/core/capture/derivation';
+import type { Derivation } from '@/core/capture/derivation';
+import { READING_VERSION } from '@/core/capture/reading';
+import type { Layout, MasterPixels } from '@/core/size';
+import type { Reading } from '../database';
+import { cropsOf } from '../capture/masters';
+import { cropChoicesNow } from '../size/sizes';
+
+/** Open orders, the earliest day first. */
+export const ordersDue = (
+  db: Reading,
+  limit: number,
+): Promise<
+  { number: string; workId: number; work: string; customer: string; due: string }[]
+> =>
+  db.all(sql`
+    SELECT o.number AS number, o.work_id AS workId, w.title AS work, c.name AS customer, n.due_on AS due
+    FROM order_now n CROSS JOIN orders o ON o.id = n.order_id
+    JOIN work w ON w.id = o.work_id JOIN customer c ON c.id = o.customer_id
+    WHERE n.shipped_at IS NULL ORDER BY n.due_on LIMIT ${limit}`);
+
+/** Open orders that are late, and that leave from `today` to `until`; ISO days. */
+export async function dueCounts(
+  db: Reading,
+  today: string,
+  until: string,
+): Promise<{ late: number; due: number }> {
+  const [row] = await db.all<{ late: number; due: number }>(sql`
+    SELECT (SELECT count(*) FROM order_now WHERE shipped_at IS NULL AND due_on < ${today}) AS late,
+      (SELECT count(*) FROM order_now WHERE shipped_at IS NULL AND due_on BETWEEN ${today} AND ${until}) AS due`);
+  return row!;
+}
+
+type Named = { workId: number; work: string };
+
+/** Works whose master carries no profile and about which nothing was said. */
+export const untaggedWorks = (db: Reading, limit: number): Promise<Named[]> =>
+  db.all(sql`
+    SELECT w.id AS workId, w.title AS work FROM master_now n
+    JOIN master m ON m.id = n.master_id JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
+    WHERE f.icc_description IS NULL AND m.assumed_space IS NULL ORDER BY w.id LIMIT ${limit}`);
+
+export const worksWithoutMaster = (db: Reading, limit: number): Promise<Named[]> =>
+  db.all(sql`
+    SELECT w.id AS workId, w.title AS work FROM work w
+    WHERE NOT EXISTS (SELECT 1 FROM master_now n WHERE n.work_id = w.id) ORDER BY w.id LIMIT ${limit}`);
+
+export const worksWithoutSizes = (db: Reading, limit: number): Promise<Named[]> =>
+  db.all(sql`
+    SELECT w.id AS workId, w.title AS work FROM master_now m JOIN work w ON w.id = m.work_id
+    WHERE NOT EXISTS (SELECT 1 FROM size_now s WHERE s.work_id = w.id AND s.kind = 'offered')
+    ORDER BY w.id LIMIT ${limit}`);
+
+interface OfferedRow {
+  workId: number;
+  work: string;
+  sizeKey: string;
+  layout: Layout;
+}
+
+/** Every size on offer with the pixels it would be printed from, and how much of them is detail. */
+export async function offeredWithPixels(
+  db: Reading,
+): Promise<(OfferedRow & { pixels: MasterPixels })[]> {
+  const crops = await cropChoicesNow(db, null);
+  const rows = await db.all<
+    Omit<OfferedRow, 'layout'> & {
+      layout: string;
+      width: number;
+      height: number;
+      derivation: string | null;
+      detail: number | null;
+    }
+  >(sql`
+    SELECT w.id AS workId, w.title AS work, e.size_key AS sizeKey, e.layout AS layout,
+      f.width_px AS width, f.height_px AS height,
+      m.derivation AS derivation, r.detail AS detail
+    FROM size_now n JOIN size_event e ON e.id = n.event_id
+    JOIN master_now mn ON mn.work_id = n.work_id JOIN master m ON m.id = mn.master_id
+    JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
+    LEFT JOIN reading r ON r.sha256 = m.sha256 AND r.version = ${READING_VERSION}
+    WHERE n.kind = 'offered' ORDER BY w.id, e.size_key`);
+  return rows.map(({ width, height, derivation, detail, layout, ...row }) => {
+    const file = { width, height };
+    const size = derivation
+      ? derivedSize(file, JSON.parse(derivation) as Derivation)
+      : file;
+    const pixels = { ...size, detail, crops: cropsOf(row.workId, crops) };
+    return { ...row, layout: JSON.parse(layout) as Layout, pixels };
+  });
+}
+
+/** Changes whenever a size on offer, a master or a title may have changed. */
+export async function offeredMark(db: Reading): Promise<(number | string | null)[]> {
+  const [row] = await db.all<Record<string, number>>(sql`
+    SELECT (SELECT max(id) FROM size_event) AS sizes, (SELECT max(id) FROM master) AS masters,
+      (SELECT count(*) FROM reading) AS readings, (SELECT max(id) FROM crop_choice) AS crops,
+      (SELECT max(id) FROM log_line WHERE what LIKE 'work.%') AS lines`);
+  return Object.values(row!);
+}
+
+/** When the first and the last line of the log book were written. */
+export async function writtenSpan(
+  db: Reading,
+): Promise<{ first: string | null; last: string | null }> {
+  const [row] = await db.all<{ first: string | null; last: string | null }>(
+    sql`SELECT (SELECT min(at) FROM log_line) AS first, (SELECT max(at) FROM log_line) AS last`,
+  );
+  return row!;
+}
+
+/** How much lies in each drawer. */
+export async function drawerCounts(db: Reading): Promise<{
+  works: number;
+  papers: number;
+  proofsOut: number;
+  editions: number;
+  ordersOpen: number;
+}> {
+  const [row] = await db.all<Awaited<ReturnType<typeof drawerCounts>>>(sql`
+    SELECT (SELECT count(*) FROM work) AS works, (SELECT count(*) FROM paper) AS papers,
+      (SELECT count(*) FROM proof_out) AS proofsOut, (SELECT count(*) FROM edition) AS editions,
+      (SELECT count(*) FROM order_now WHERE shipped_at IS NULL) AS ordersOpen`);
+  return row!;
+}

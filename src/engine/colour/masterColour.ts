@@ -1,0 +1,68 @@
+import type { SpaceId } from '@/core/colour';
+import { RGB_SPACES, iccProfile } from '@/core/colour';
+import { createTransform } from './colourEngine';
+import type { ConvertOptions } from './colourEngine';
+import { spaceTarget } from './printTarget';
+import type { PrintTarget } from './printTarget';
+import { readMaster } from '../decode/readMaster';
+
+/** How a master's numbers are to be understood: its own profile, or the space it was said to be in. */
+export interface MasterColour {
+  icc: Uint8Array | null;
+  assumedSpace: SpaceId | null;
+}
+
+/** Turns rows of a master into RGB or CMYK of a target, 16 bit, or 8 bit for the screen. */
+export interface RowConverter {
+  toTarget(rows: Uint16Array, pixels: number): Uint16Array;
+  toScreen(rows: Uint16Array, pixels: number, out: Uint8Array): void;
+  close(): void;
+}
+
+/** Grey values three times over, for grey files without a grey profile. */
+function expand(grey: Uint16Array, pixels: number): Uint16Array {
+  const rgb = new Uint16Array(pixels * 3);
+  for (let i = 0; i < pixels; i += 1) rgb.fill(grey[i] ?? 0, i * 3, i * 3 + 3);
+  return rgb;
+}
+
+/**
+ * Joins a master's colour to a target space with Little CMS at 16 bit. An untagged master
+ * about which nothing was said is read as sRGB (for the screen only: print files ask first).
+ */
+export async function rowConverter(
+  colour: MasterColour,
+  channels: 1 | 3,
+  target: SpaceId | PrintTarget,
+  options: ConvertOptions,
+): Promise<RowConverter> {
+  const into = typeof target === 'string' ? spaceTarget(target) : target;
+  const source = colour.icc ?? iccProfile(RGB_SPACES[colour.assumedSpace ?? 'srgb']);
+  const native = colour.icc !== null ? channels : 3;
+  const transform = await createTransform(
+    source,
+    into.icc,
+    { from: native, to: into.channels },
+    options,
+  );
+  const samples = (rows: Uint16Array, pixels: number) =>
+    native === channels ? rows : expand(rows, pixels);
+  return {
+    toTarget(rows, pixels) {
+      const out = new Uint16Array(pixels * into.channels);
+      transform.convert(samples(rows, pixels), out, pixels);
+      return out;
+    },
+    toScreen: (rows, pixels, out) => transform.toEight(samples(rows, pixels), out, pixels),
+    close: () => transform.close(),
+  };
+}
+
+/** The colour of a stored original: its embedded profile, if it fits, else what was said of it. */
+export async function masterColourOf(
+  path: string,
+  assumedSpace: SpaceId | null,
+): Promise<MasterColour> {
+  const { icc } = await readMaster(path, 0);
+  return { icc, assumedSpace };
+}

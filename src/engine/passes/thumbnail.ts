@@ -1,0 +1,112 @@
+import { adjust, intoSixteenBits } from '@/core/image';
+import { stepIn } from '@/core/prepare';
+import type { PrintPlan, Recipe } from '@/core/prepare';
+import { createTransform } from '../colour/colourEngine';
+import { rowConverter } from '../colour/masterColour';
+import type { MasterColour } from '../colour/masterColour';
+import { PixelSource } from '../decode/pixelSource';
+import { spaceTarget } from '../colour/printTarget';
+import type { PrintTarget } from '../colour/printTarget';
+import type { Looked } from './reopenPrintFile';
+
+/** What the picture of a file was made from. */
+export interface ExpectedPicture {
+  pixels: string;
+  colour: MasterColour;
+  recipe: Recipe;
+  into: PrintTarget;
+}
+
+/** Cells of a thumbnail along each side, and places that are looked at along each side of a cell. */
+const CELLS = 24;
+const PLACES = 16;
+const SIDE = CELLS * PLACES;
+
+/** Means of 8-bit RGB in the cells of a picture. */
+function cellMeans(rgb: Uint8Array, width: number, height: number): Float64Array {
+  const sums = new Float64Array(CELLS * CELLS * 3);
+  const counts = new Float64Array(CELLS * CELLS);
+  for (let y = 0, i = 0; y < height; y += 1) {
+    const row = Math.floor((y / height) * CELLS) * CELLS;
+    for (let x = 0; x < width; x += 1, i += 3) {
+      const cell = row + Math.floor((x / width) * CELLS);
+      counts[cell]! += 1;
+      for (let c = 0; c < 3; c += 1) sums[cell * 3 + c]! += rgb[i + c]!;
+    }
+  }
+  return sums.map((sum, i) => sum / Math.max(1, counts[Math.floor(i / 3)]!));
+}
+
+/** Target values as a screen shows them. */
+async function onScreen(deep: Uint16Array, pixels: number, into: PrintTarget) {
+  const screen = spaceTarget('srgb');
+  const options = { intent: 'relative', blackPoint: true, exact: true } as const;
+  const transform = await createTransform(
+    into.icc,
+    screen.icc,
+    { from: into.channels, to: 3 },
+    options,
+  );
+  const out = new Uint8Array(pixels * 3);
+  transform.toEight(deep, out, pixels);
+  transform.close();
+  return out;
+}
+
+/** The master's own pixels at places spread over what is printed, adjusted and converted. */
+async function expectedMeans(
+  plan: PrintPlan,
+  expected: ExpectedPicture,
+): Promise<Float64Array> {
+  const { recipe, into } = expected;
+  const source = await PixelSource.open(expected.pixels);
+  const { channels, width, height } = source;
+  const converter = await rowConverter(expected.colour, channels, into, {
+    ...recipe.convert,
+    exact: true,
+  });
+  try {
+    const place = (from: number, span: number, i: number, most: number) =>
+      Math.max(0, Math.min(most - 1, Math.floor(from + ((i + 0.5) / SIDE) * span)));
+    const step = stepIn(recipe, 'adjust');
+    const line = new Float32Array(SIDE * channels);
+    const deep = new Uint16Array(SIDE * channels);
+    const shape = { width: SIDE, height: SIDE, channels };
+    const whole = { left: 0, right: SIDE, top: 0, bottom: SIDE };
+    const keep = (row: Float32Array) => intoSixteenBits(row, deep, 0);
+    const take = step ? adjust(shape, step).run(whole, keep) : keep;
+    const made = new Uint16Array(SIDE * SIDE * into.channels);
+    for (let y = 0; y < SIDE; y += 1) {
+      const top = place(plan.source.top, plan.source.height, y, height);
+      const row = await source.rows(top, 1);
+      for (let x = 0; x < SIDE; x += 1) {
+        const at = place(plan.source.left, plan.source.width, x, width) * channels;
+        for (let c = 0; c < channels; c += 1) line[x * channels + c] = row[at + c]!;
+      }
+      take(line);
+      made.set(converter.toTarget(deep, SIDE), y * SIDE * into.channels);
+    }
+    return cellMeans(await onScreen(made, SIDE * SIDE, into), SIDE, SIDE);
+  } finally {
+    converter.close();
+    await source.close();
+  }
+}
+
+/**
+ * Mean difference, of 255, between a written picture and what was to be expected of it, over
+ * cells of a thumbnail on the screen. Small in spite of sharpening and resizing; large when
+ * the picture is another, or lies elsewhere.
+ */
+export async function thumbnailDifference(
+  { data, width, height, whole }: Looked,
+  plan: PrintPlan,
+  expected: ExpectedPicture,
+): Promise<number> {
+  const deep =
+    whole === 65535 ? Uint16Array.from(data) : Uint16Array.from(data, (v) => v * 257);
+  const shown = await onScreen(deep, width * height, expected.into);
+  const found = cellMeans(shown, width, height);
+  const wanted = await expectedMeans(plan, expected);
+  return found.reduce((sum, v, i) => sum + Math.abs(v - wanted[i]!), 0) / found.length;
+}

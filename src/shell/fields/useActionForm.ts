@@ -1,0 +1,94 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState, useTransition } from 'react';
+import { useForm } from 'react-hook-form';
+import type { Form, TypedValues } from './fields';
+import { useToast } from '../frame/Toasts';
+
+/** What a server action answers. */
+export type Answer<T> =
+  | { ok: true; value: T; undo?: number }
+  | {
+      ok: false;
+      message: string;
+      fields: Record<string, string>;
+      fresh?: Record<string, string>;
+    };
+
+export interface ActionForm {
+  form: Form;
+  /** Sends what was typed; refused, everything typed stays and errors stand at their fields. */
+  submit: () => void;
+  sending: boolean;
+  /** The sentence that belongs to no single field. */
+  problem: string | null;
+}
+
+/** Joins a form to a server action. `fixed` goes along unseen; `done` is said when it worked. */
+export function useActionForm<T>(
+  action: (typed: TypedValues) => Promise<Answer<T>>,
+  defaults: TypedValues,
+  options: { fixed?: TypedValues; done?: string; onDone?: (value: T) => void } = {},
+): ActionForm {
+  const form = useForm<TypedValues>({ defaultValues: defaults });
+  const [sending, start] = useTransition();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { say } = useToast();
+  /** What the server told a stale form to send along from now on. */
+  const fresh = useRef<TypedValues>({});
+  const key = JSON.stringify(defaults);
+  useEffect(() => {
+    fresh.current = {};
+    form.reset(JSON.parse(key) as TypedValues, { keepDirtyValues: true });
+  }, [form, key]);
+  const send = form.handleSubmit((typed) => {
+    start(async () => {
+      try {
+        const answer = await action({ ...options.fixed, ...fresh.current, ...typed });
+        if (!answer.ok) {
+          fresh.current = { ...fresh.current, ...answer.fresh };
+          const own = Object.keys(defaults);
+          for (const [name, message] of Object.entries(answer.fields))
+            form.setError(name, { message });
+          const first = own.find((name) => answer.fields[name]);
+          if (first) form.setFocus(first);
+          setProblem(first && !answer.fresh ? null : answer.message);
+          return;
+        }
+        setProblem(null);
+        form.reset(typed);
+        if (options.done) say(options.done, answer.undo);
+        options.onDone?.(answer.value);
+      } catch {
+        setProblem('Glassine did not answer. What you typed is still here: try again.');
+      }
+    });
+  });
+  return { form, submit: () => void send(), sending, problem };
+}
+
+/** The same for a press without a form. */
+export function useAction<T>(
+  action: (typed: TypedValues) => Promise<Answer<T>>,
+  done?: string,
+  onDone?: (value: T) => void,
+): { run: (typed: TypedValues) => void; sending: boolean; problem: string | null } {
+  const [sending, start] = useTransition();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { say } = useToast();
+  const router = useRouter();
+  const run = (typed: TypedValues) =>
+    start(async () => {
+      try {
+        const answer = await action(typed);
+        setProblem(answer.ok ? null : answer.message);
+        // Refused, things are not as the page shows them: it is read again.
+        if (!answer.ok) return router.refresh();
+        if (done) say(done, answer.undo);
+        onDone?.(answer.value);
+      } catch {
+        setProblem('Glassine did not answer. Try again.');
+      }
+    });
+  return { run, sending, problem };
+}

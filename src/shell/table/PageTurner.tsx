@@ -1,0 +1,46 @@
+'use client';
+import styled from 'styled-components';
+import { Button } from '../fields/Button';
+import { useAddress } from './listAddress';
+import type { ListAsked } from './listAddress';
+
+const Pages = styled.div`
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 8px 0;
+`;
+
+/** Steps through the pages of a list, with what is shown and of how many. */
+export function PageTurner({ asked, total }: { asked: ListAsked; total: number }) {
+  const address = useAddress();
+  const turn = (page: number) => address({ page: page === 1 ? null : String(page) });
+  const last = Math.max(1, Math.ceil(total / asked.lines));
+  if (last === 1 && asked.page === 1) return null;
+  const from = (asked.page - 1) * asked.lines + 1;
+  return (
+    <Pages>
+      <Button
+        $plain
+        $small
+        isDisabled={asked.page <= 1}
+        onPress={() => turn(Math.min(last, asked.page - 1))}
+      >
+        Earlier lines
+      </Button>
+      <span>
+        {from > total
+          ? `${total} lines, none on page ${asked.page}`
+          : `${from} to ${Math.min(total, from + asked.lines - 1)} of ${total}`}
+      </span>
+      <Button
+        $plain
+        $small
+        isDisabled={asked.page >= last}
+        onPress={() => turn(asked.page + 1)}
+      >
+        Further lines
+      </Button>
+    </Pages>
+  );
+}

@@ -1,0 +1,171 @@
+import { mkdir, rm, stat } from 'node:fs/promises';
+import { checksumCheck, fileName, ppiOf, verifyPrintFile } from '@/core/prepare';
+import type { PrintPlan, Recipe } from '@/core/prepare';
+import { addPrintFile, filesOf, getMaster, getRecipe, getWork } from '@/data';
+import type { PrintFile, Writing } from '@/data';
+import { fillPrintFile, keep, partOf, runInWorker, storePaths } from '@/engine';
+import type { PrintTarget, Progress } from '@/engine';
+import { colourOf, ensureWorkingCopy } from './master';
+import { now } from '../running/open';
+import type { Studio } from '../running/open';
+import { targetFor } from '../reads/targets';
+
+export interface PrintFileOrder {
+  workId: number;
+  title: string;
+  sizeKey: string;
+  sizeLabel: string;
+  masterId: number;
+  plan: PrintPlan;
+  recipe: Recipe;
+  /** The named recipe that this is, if it is one. */
+  recipeId?: number | null;
+  /** A print file, unless it is a copy for a screen. */
+  kind?: PrintFile['kind'];
+  /** Words over the picture of a screen copy. */
+  watermark?: string;
+  /** When it was ordered; now, unless told otherwise. */
+  at?: string;
+}
+
+/** What a file says of who made the picture. */
+export const aboutOf = (work: { title: string; artist: string; year: number }) => ({
+  title: work.title,
+  artist: work.artist,
+  copyright: `© ${work.year} ${work.artist}`,
+});
+
+/** The name that a file of this order gets, and its version. */
+export async function nameOfFile(
+  tx: Writing | Studio['db']['read'],
+  order: PrintFileOrder,
+  into: Pick<PrintTarget, 'name' | 'channels'>,
+  at: string,
+): Promise<{ name: string; version: number; taken: boolean }> {
+  const kind = order.kind ?? 'print';
+  const files = await filesOf(tx, order.workId);
+  // The files in ink and the ones in light are counted apart: a pair has the same number.
+  const version =
+    1 +
+    files.filter(
+      (f) => f.sizeKey === order.sizeKey && f.kind === kind && f.channels === into.channels,
+    ).length;
+  const [work, recipe] = await Promise.all([
+    getWork(tx, order.workId),
+    order.recipeId ? getRecipe(tx, order.recipeId) : null,
+  ]);
+  const { format, name: pattern } = order.recipe.file;
+  const ink = into.channels === 4 ? '_cmyk' : '';
+  const name = fileName(`${pattern}${ink}`, format, {
+    size: order.sizeLabel,
+    title: order.title,
+    artist: work?.artist ?? '',
+    ppi: ppiOf(order.recipe),
+    version,
+    space: into.name,
+    recipe: recipe?.name ?? 'own',
+    date: at.slice(0, 10),
+  });
+  return { name, version, taken: files.some((f) => f.name === name) };
+}
+
+export const nameTaken = (name: string): string =>
+  `File name: this work has a file ${name} already, and two files must not carry one name. Put {version} into the name, then write it again.`;
+
+/**
+ * Writes a print file, reopens and checks it, keeps it under its hash and notes it down
+ * with its recipe. Cancelled or failed, it leaves nothing.
+ */
+export async function writePrintFile(
+  open: Studio,
+  order: PrintFileOrder,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<number> {
+  const { plan, recipe, workId, sizeKey, kind = 'print' } = order;
+  const paths = storePaths(open.home);
+  const target = paths.temporary();
+  const [master, work] = await Promise.all([
+    getMaster(open.db.read, order.masterId),
+    getWork(open.db.read, workId),
+  ]);
+  if (!master || !work)
+    throw new Error('the master it was ordered from is not there any more');
+  const silent = () => undefined;
+  const at = order.at ?? now();
+  try {
+    const into = await targetFor(open, recipe.convert.target);
+    const colour = await colourOf(open, master);
+    const pixels = paths.pixels(master.picture);
+    await mkdir(paths.tmp, { recursive: true });
+    await ensureWorkingCopy(open, master, silent, signal);
+    await fillPrintFile(
+      { pixels, colour, plan, recipe, into, about: aboutOf(work), target },
+      partOf(progress, 0, 0.94),
+      signal,
+      order.watermark,
+    );
+    progress('reopening and checking', 0.94);
+    const expected = { pixels, colour, recipe, into };
+    const found = await runInWorker(
+      'reopen',
+      { path: target, plan, expected },
+      silent,
+      signal,
+    );
+    const checks = verifyPrintFile(
+      {
+        width: plan.width,
+        height: plan.height,
+        ppi: ppiOf(recipe),
+        profile: into.name,
+        channels: into.channels,
+        bits: recipe.file.format === 'jpeg' ? 8 : recipe.file.bits,
+        format: recipe.file.format,
+        title: work.title,
+      },
+      found,
+    );
+    progress('taking its checksum', 0.97);
+    const sha256 = await runInWorker('hash', { path: target }, silent, signal);
+    const { size: bytes } = await stat(target);
+    await keep(open.home, { path: target, sha256, bytes });
+    const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
+    checks.push(checksumCheck(sha256, kept));
+    return await open.db.write(async (tx) => {
+      const { name, version, taken } = await nameOfFile(tx, order, into, at);
+      if (taken) throw new Error(nameTaken(name));
+      return addPrintFile(tx, {
+        workId,
+        sizeKey,
+        masterId: master.id,
+        version,
+        name,
+        sha256,
+        bytes,
+        width: plan.width,
+        height: plan.height,
+        kind,
+        channels: into.channels,
+        factor: plan.factor,
+        recipe,
+        recipeId: order.recipeId ?? null,
+        checks,
+        at,
+      });
+    });
+  } catch (error) {
+    await rm(target, { force: true });
+    throw error;
+  }
+}
+
+/** The same as a job. */
+export async function printFileRun(
+  open: Studio,
+  order: PrintFileOrder,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  await writePrintFile(open, order, progress, signal);
+}

@@ -1,0 +1,84 @@
+import { getMaster } from '@/data';
+import { INTENTS } from '@/core/prepare';
+import type { TargetId } from '@/core/prepare';
+import { runAtOnce, storePaths } from '@/engine';
+import { choice, defineInput, text, whole } from '../wayIn/input';
+import { colourKept } from './looks';
+import { studio } from '../running/open';
+import { targetFor } from '../reads/targets';
+
+/** Most pixels of the picture that one patch may be made of. */
+export const MOST_PATCH_PIXELS = 8e6;
+const MOST_EDGE = 100_000;
+
+const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
+const edge = (title: string) => whole(title, { min: 0, max: MOST_EDGE });
+const part = defineInput({
+  left: edge('Left'),
+  top: edge('Top'),
+  right: edge('Right'),
+  bottom: edge('Bottom'),
+});
+const colours = defineInput({
+  target: text('Target', { min: 0, max: 80 }),
+  intent: choice('Intent', INTENTS),
+  blackPoint: choice('Black point', ['yes', 'no']),
+});
+
+/** Samples of a part of a master's picture, 16 bit little-endian; null when there is none. */
+export async function patchPixels(
+  masterId: number,
+  asked: Record<string, string>,
+  signal: AbortSignal,
+): Promise<Uint8Array | null> {
+  const read = part.read(asked, context);
+  if (!read.ok) return null;
+  const box = read.value;
+  const [wide, high] = [box.right - box.left, box.bottom - box.top];
+  const open = await studio();
+  const master = await getMaster(open.db.read, masterId);
+  if (!master || wide <= 0 || high <= 0 || wide * high > MOST_PATCH_PIXELS) return null;
+  const { width, height } = master.facts;
+  if (box.right > width || box.bottom > height) return null;
+  const pixels = storePaths(open.home).pixels(master.picture);
+  const samples = await runAtOnce('part', { pixels, box }, () => undefined, signal);
+  return new Uint8Array(samples.buffer, samples.byteOffset, samples.byteLength);
+}
+
+/**
+ * The table by which a screen shows a master's picture: as it is (no target), or as it is
+ * once converted. Floats, little-endian, behind the number of channels and of places.
+ */
+export async function patchColours(
+  masterId: number,
+  asked: Record<string, string>,
+  signal: AbortSignal,
+): Promise<Uint8Array | null> {
+  const read = colours.read(asked, context);
+  if (!read.ok) return null;
+  const { target, intent, blackPoint } = read.value;
+  const open = await studio();
+  const master = await getMaster(open.db.read, masterId);
+  if (!master) return null;
+  const by =
+    target === ''
+      ? null
+      : {
+          into: await targetFor(open, target as TargetId),
+          convert: { intent, blackPoint: blackPoint === 'yes' },
+        };
+  const channels = master.facts.colourModel === 'grey' ? 1 : 3;
+  const colour = await colourKept(open, master);
+  const table = await runAtOnce(
+    'colourTable',
+    { colour, channels, by },
+    () => undefined,
+    signal,
+  );
+  const out = new Uint8Array(8 + table.values.byteLength);
+  const view = new DataView(out.buffer);
+  view.setUint32(0, table.channels, true);
+  view.setUint32(4, table.points, true);
+  out.set(new Uint8Array(table.values.buffer), 8);
+  return out;
+}

@@ -1,0 +1,110 @@
+import { inProcess } from '../../../e2e/support/inProcess';
+import type { InProcess } from '../../../e2e/support/inProcess';
+import { Refused, addLogLine, saveSettings } from '@/data';
+import { act, refuse } from './action';
+import { defineInput, text, whole } from './input';
+import { rowId } from './rowId';
+
+const revalidatePath = jest.fn();
+jest.mock('next/cache', () => ({
+  revalidatePath: (...a: unknown[]) => void revalidatePath(...a),
+}));
+
+let here: InProcess;
+beforeAll(async () => {
+  here = await inProcess();
+});
+afterAll(() => here.end());
+beforeEach(() => revalidatePath.mockClear());
+
+const input = defineInput({
+  name: text('Name'),
+  count: whole('Count', { min: 0, max: 9 }),
+});
+const typed = { name: 'gull', count: '3' };
+const written = async () =>
+  (
+    await here.rows<{ n: number }>(
+      "SELECT count(*) AS n FROM log_line WHERE what = 'tested'",
+    )
+  )[0]!.n;
+const line = { at: '2026-11-02T10:00:00.000Z', what: 'tested', detail: {} };
+
+it('reads, writes, and makes the views read again', async () => {
+  const answer = await act(input, typed, {}, async (v, { write }) => {
+    await write((tx) => addLogLine(tx, line));
+    return v.count + 1;
+  });
+  expect(answer).toEqual({ ok: true, value: 4 });
+  expect(await written()).toBe(1);
+  expect(revalidatePath).toHaveBeenCalledTimes(1);
+});
+
+it('runs nothing of what it could not read, and says so at the fields', async () => {
+  const run = jest.fn();
+  const answer = await act(input, { name: '', count: '12' }, {}, run);
+  expect(answer).toMatchObject({ ok: false });
+  expect(Object.keys((answer as { fields: object }).fields).sort()).toEqual([
+    'count',
+    'name',
+  ]);
+  expect(run).not.toHaveBeenCalled();
+  for (const nonsense of [null, 7, 'x', [], { name: {} }])
+    expect((await act(input, nonsense, {}, run)).ok).toBe(false);
+});
+
+it.each([
+  [
+    'answers with a refusal',
+    () => refuse('Not like this.', { name: 'Name: no.' }),
+    'Not like this.',
+  ],
+  [
+    'meets a rule',
+    () => {
+      throw new Refused('soldOut');
+    },
+    'All are gone.',
+  ],
+  [
+    'finds the disk full',
+    () => {
+      throw Object.assign(new Error('write failed'), { code: 'ENOSPC' });
+    },
+    /disk with the data folder is full/,
+  ],
+] as const)(
+  'a write that %s leaves nothing of what it wrote before',
+  async (_, end, message) => {
+    const before = await written();
+    const answer = await act(input, typed, { soldOut: 'All are gone.' }, (_v, { write }) =>
+      write(async (tx) => {
+        await addLogLine(tx, line);
+        await saveSettings(tx, { handlingDays: 9 });
+        return end();
+      }),
+    );
+    expect(answer).toMatchObject({ ok: false, message: expect.stringMatching(message) });
+    expect(await written()).toBe(before);
+    expect(await here.rows("SELECT * FROM setting WHERE key = 'handlingDays'")).toEqual([]);
+    expect(revalidatePath).not.toHaveBeenCalled();
+    // The next write goes through.
+    expect((await act(input, typed, {}, () => Promise.resolve('on'))).ok).toBe(true);
+  },
+);
+
+it('hides no mistake of its own', async () => {
+  const broken = () => Promise.reject(new TypeError('a mistake'));
+  await expect(act(input, typed, {}, broken)).rejects.toThrow('a mistake');
+});
+
+it.each([
+  ['7', 7],
+  ['0', 0],
+  ['-7', 0],
+  ['7.5', 0],
+  ['1e3', 0],
+  ['٧', 0],
+  ['9'.repeat(16), 0],
+  ['9'.repeat(15), 999_999_999_999_999],
+])('an address with %p is of row %i', (text_, id) => expect(rowId(text_)).toBe(id));

@@ -1,0 +1,101 @@
+import { revalidatePath } from 'next/cache';
+import { Refused, noteUndo, readSettings } from '@/data';
+import type { BenchSettings, UndoStep, Writing } from '@/data';
+import { faultWords } from '../words/faults';
+import type { Input } from './input';
+import { now, studio } from '../running/open';
+import type { Studio } from '../running/open';
+
+/** What an action tells the form: done, or a sentence and sentences by field. */
+export type ActionResult<T = unknown> =
+  | { ok: true; value: T; undo?: number }
+  | {
+      ok: false;
+      message: string;
+      fields: Record<string, string>;
+      /** What the form should send along from now on, when it had gone stale. */
+      fresh?: Record<string, string>;
+    };
+
+export const refuse = (
+  message: string,
+  fields: Record<string, string> = {},
+  fresh?: Record<string, string>,
+): ActionResult<never> => ({
+  ok: false,
+  message,
+  fields,
+  ...(fresh ? { fresh } : {}),
+});
+
+export interface ActionTools {
+  studio: Studio;
+  settings: BenchSettings;
+  at: string;
+  write: <T>(work: (tx: Writing) => Promise<T>) => Promise<T>;
+  /** Keeps how to take this step back, within its write; the answer then offers to. */
+  undoable: (tx: Writing, label: string, step: UndoStep) => Promise<void>;
+}
+
+/** Carries a refusal out of a write, so that what was written before it is taken back. */
+class RefusedWrite extends Error {
+  constructor(readonly result: ActionResult<never>) {
+    super('refused');
+  }
+}
+
+/** One write: kept whole, or, where the work answers with a refusal, not at all. */
+async function wholly<T>(open: Studio, work: (tx: Writing) => Promise<T>): Promise<T> {
+  try {
+    return await open.db.write(async (tx) => {
+      const result = await work(tx);
+      if (isRefusal(result)) throw new RefusedWrite(result);
+      return result;
+    });
+  } catch (error) {
+    if (error instanceof RefusedWrite) return error.result as T;
+    throw error;
+  }
+}
+
+/**
+ * The one way in: reads and validates what was typed, runs the write, puts a refused rule
+ * into the room's words, and makes the views read again.
+ */
+export async function act<T, R>(
+  input: Input<T>,
+  typed: unknown,
+  words: Record<string, string>,
+  run: (value: T, tools: ActionTools) => Promise<R | ActionResult<never>>,
+): Promise<ActionResult<R>> {
+  const open = await studio();
+  const settings = await readSettings(open.db.read);
+  const read = input.read(typed, settings);
+  if (!read.ok)
+    return refuse(Object.values(read.fields)[0] ?? 'Nothing was given.', read.fields);
+  const at = now();
+  let undo: number | undefined;
+  try {
+    const result = await run(read.value, {
+      studio: open,
+      settings,
+      at,
+      write: (work) => wholly(open, work),
+      undoable: async (tx, label, step) => {
+        undo = await noteUndo(tx, { at, label, step });
+      },
+    });
+    if (isRefusal(result)) return result;
+    revalidatePath('/', 'layout');
+    return { ok: true, value: result, ...(undo === undefined ? {} : { undo }) };
+  } catch (error) {
+    if (error instanceof Refused)
+      return refuse(words[error.code] ?? `This is not possible: ${error.code}.`);
+    const fault = faultWords(error);
+    if (fault) return refuse(fault);
+    throw error;
+  }
+}
+
+const isRefusal = (result: unknown): result is ActionResult<never> =>
+  typeof result === 'object' && result !== null && 'ok' in result && result.ok === false;

@@ -1,0 +1,82 @@
+import { rm } from 'node:fs/promises';
+import { basename } from 'node:path';
+import type { Readable } from 'node:stream';
+import { getWork } from '@/data';
+import { Cancelled, FileRefusal, MAX_BYTES, receive } from '@/engine';
+import type { Received } from '@/engine';
+import { faultWords } from '../words/faults';
+import { studio } from '../running/open';
+import type { Studio } from '../running/open';
+import { refusalWords } from '../words/refusalWords';
+import { rowId } from './rowId';
+
+export type IntakeAnswer = { ok: true; name: string } | { ok: false; message: string };
+
+export const no = (message: string): IntakeAnswer => ({ ok: false, message });
+
+/** An outside name as it may be shown and kept: its last part, no control characters. */
+export const shownName = (name: string): string =>
+  basename(name.replaceAll('\\', '/'))
+    .replace(/\p{Cc}/gu, '')
+    .slice(0, 200) || 'file without a name';
+
+/** A file that has arrived; its bytes are kept only if whoever takes it keeps them. */
+export interface ArrivedFile {
+  open: Studio;
+  name: string;
+  received: Received;
+}
+
+/** One that has arrived for a work. */
+export interface Arrived extends ArrivedFile {
+  work: { id: number; title: string };
+}
+
+/** What happened to a file that did not get through, in a sentence. */
+function wordsFor(error: unknown, name: string): string {
+  if (error instanceof FileRefusal) return refusalWords(name, error.refused);
+  if (error instanceof RangeError && error.message === 'tooLarge')
+    return refusalWords(name, { code: 'tooLarge', limitGigabytes: MAX_BYTES / 1e9 });
+  if (error instanceof Cancelled) return `${name}: stopped. Nothing of it was kept.`;
+  const fault = faultWords(error);
+  if (fault) return `${name}: ${fault}`;
+  const { code } = error as NodeJS.ErrnoException;
+  return `${name}: it did not arrive whole (${code ?? 'connection broken'}). Nothing of it was kept; drop it again.`;
+}
+
+/**
+ * Streams bytes to disk and hands them to `take`. Whatever is refused leaves nothing behind
+ * and is answered in a sentence.
+ */
+export async function receiveFile(
+  givenName: string,
+  source: Readable,
+  take: (arrived: ArrivedFile) => Promise<IntakeAnswer>,
+): Promise<IntakeAnswer> {
+  const open = await studio();
+  const name = shownName(givenName);
+  let received: Received | undefined;
+  try {
+    received = await receive(open.home, source, MAX_BYTES);
+    return await take({ open, name, received });
+  } catch (error) {
+    return no(wordsFor(error, name));
+  } finally {
+    if (received) await rm(received.path, { force: true });
+  }
+}
+
+/** The same for a file of a work. */
+export async function receiveFor(
+  workId: string,
+  givenName: string,
+  source: Readable,
+  take: (arrived: Arrived) => Promise<IntakeAnswer>,
+): Promise<IntakeAnswer> {
+  const work = await getWork((await studio()).db.read, rowId(workId));
+  if (work) return receiveFile(givenName, source, (arrived) => take({ ...arrived, work }));
+  source.resume();
+  return no(
+    `${shownName(givenName)}: the work it was meant for is not there. Open the work and drop it again.`,
+  );
+}
