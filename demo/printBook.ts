@@ -20,9 +20,9 @@ import {
 import { keepBytes } from '@/engine';
 import { TIDEWRACK } from '@/standins';
 import { proofOrder } from '@/stations/prepare/proofOrder';
-import { handOver } from '@/studio/jobs/handOver';
-import type { Studio } from '@/studio/running/open';
-import { writeSheetFile } from '@/studio/jobs/sheet';
+import { handOver } from '@/studio/jobs/kinds/handOver';
+import type { Studio } from '@/studio/open/open';
+import { writeSheetFile } from '@/studio/jobs/kinds/sheet';
 import { COTTON, OFFSET } from './profiles/profiles';
 import { daysAgo } from './tradeSteps';
 

@@ -16,9 +16,9 @@ import {
 } from '@/data';
 import { hashFile, receive, runInWorker, startWorkersBy } from '@/engine';
 import { boardShot } from './capture/board';
-import { openStudio } from '@/studio/running/open';
-import type { Studio } from '@/studio/running/open';
-import { takeMaster } from '@/studio/jobs/master';
+import { openStudio } from '@/studio/open/open';
+import type { Studio } from '@/studio/open/open';
+import { takeMaster } from '@/studio/jobs/takeMaster';
 import { ORIGINALS } from './originals';
 import type { Original } from './originals';
 import { ARTIST, MATERIALS, PAPERS, STUDIO } from './scenario';

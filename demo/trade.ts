@@ -8,7 +8,7 @@ import {
   spoilImpression,
 } from '@/data';
 import { editRow } from '@/data';
-import type { Studio } from '@/studio/running/open';
+import type { Studio } from '@/studio/open/open';
 import { crop, daysAgo, number, offer, order, price, printFile, proof } from './tradeSteps';
 import type { Say } from './tradeSteps';
 import { bench, errand, opinions, proofSheet } from './printBook';

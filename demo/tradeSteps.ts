@@ -1,6 +1,6 @@
 import { promisedDay } from '@/core/pack';
 import { plainRecipe, printPlan, suggestedRadius } from '@/core/prepare';
-import { SIZING_RULES, judgedNow, nominalSize, plainLayout, rung } from '@/core/size';
+import { SIZE_RULES, judgedNow, nominalSize, plainLayout, rung } from '@/core/size';
 import type { CropChoice, CropRect, Fit } from '@/core/size';
 import { minor, mm } from '@/core/units';
 import {
@@ -23,8 +23,8 @@ import {
 } from '@/data';
 import { quoteAll } from '@/standins';
 import { offeredRung } from '@/studio/reads/offered';
-import type { Studio } from '@/studio/running/open';
-import { writePrintFile } from '@/studio/jobs/printFile';
+import type { Studio } from '@/studio/open/open';
+import { writePrintFile } from '@/studio/jobs/kinds/printFile';
 import { reckonParcel } from '@/stations/pack/parcel';
 import { handOver, sealOrder } from '@/stations/pack/sealOrder';
 import { priceInput, reckon } from '@/stations/price/reckon';
@@ -114,7 +114,7 @@ export async function printFile(
       plan,
       at: daysAgo(days, 10),
       recipe: {
-        ...plainRecipe(300, suggestedRadius(300, SIZING_RULES.handDistanceMm)),
+        ...plainRecipe(300, suggestedRadius(300, SIZE_RULES.handDistanceMm)),
         convert: { target: space, intent: 'relative', blackPoint: true },
       },
     },

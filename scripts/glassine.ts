@@ -6,13 +6,14 @@ import { createInterface } from 'node:readline/promises';
 import { Worker } from 'node:worker_threads';
 import { startWorkersBy } from '@/engine';
 import { SHORTEST, keepPassphrase } from '@/gate';
-import { exportEverything } from '@/studio/jobs/export';
-import { startJob } from '@/studio/running/jobRuns';
-import { attachStudio, now } from '@/studio/running/open';
-import type { Studio } from '@/studio/running/open';
+import { exportEverything } from '@/studio/safekeeping/export';
+import { startJob } from '@/studio/jobs/startJob';
+import { attachStudio, now } from '@/studio/open/open';
+import type { Studio } from '@/studio/open/open';
 import { filesIn, inspectFile } from '@/studio/reads/inspectFiles';
-import { restoreBackup } from '@/studio/jobs/safekeeping';
-import type { BackupResult, CheckResult } from '@/studio/jobs/safekeeping';
+import { restoreBackup } from '@/studio/safekeeping/backup';
+import type { BackupResult } from '@/studio/jobs/kinds/backup';
+import type { CheckResult } from '@/studio/jobs/kinds/check';
 import { getJob } from '@/data';
 
 const USAGE = `npm run -s glassine -- <command>

@@ -4,7 +4,7 @@ export async function register(): Promise<void> {
   // Without its gate it would answer any site and any machine.
   if (process.env.NODE_ENV === 'production' && process.env.GLASSINE_GATED !== '1')
     throw new Error('Start Glassine with `npm start`: it is not served without its gate.');
-  const { studio } = await import('@/studio/running/open');
-  const { remakeMissing } = await import('@/studio/running/remake');
+  const { studio } = await import('@/studio/open/open');
+  const { remakeMissing } = await import('@/studio/open/remake');
   await remakeMissing(await studio());
 }

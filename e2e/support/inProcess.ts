@@ -6,9 +6,9 @@ import { Worker } from 'node:worker_threads';
 import type { MasterFacts } from '@/core/image';
 import { addMaster, currentMaster } from '@/data';
 import { receive, startWorkersBy } from '@/engine';
-import { takeMaster } from '@/studio/jobs/master';
-import { studio } from '@/studio/running/open';
-import type { Studio } from '@/studio/running/open';
+import { takeMaster } from '@/studio/jobs/takeMaster';
+import { studio } from '@/studio/open/open';
+import type { Studio } from '@/studio/open/open';
 import { writeSamples } from './master';
 import { seedStudio } from './seedStudio';
 

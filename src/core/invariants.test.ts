@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { adviseSize, adviseTags, sampledPpi } from './capture';
 import { planMat } from './finish';
 import {
-  PACKING_RULES,
+  PACK_RULES,
   billableWeight,
   checkScales,
   choosePacking,
@@ -15,7 +15,7 @@ import type { PackingMaterial } from './pack';
 import { printPlan } from './prepare';
 import { breakEven, costOfImpression, priceForMargin, saleAt } from './price';
 import {
-  SIZING_RULES,
+  SIZE_RULES,
   fitToSheet,
   plainLayout,
   judgeSize,
@@ -67,8 +67,8 @@ describe('a print on its sheet', () => {
     fc.assert(
       fc.property(pixels, pixels, side, side, (pw, ph, w, h) => {
         const fit = fitToSheet(size(w, h), pw / ph, plainLayout('within', mm(10)));
-        const one = judgeSize({ width: pw, height: ph }, fit, SIZING_RULES);
-        const two = judgeSize({ width: 2 * pw, height: 2 * ph }, fit, SIZING_RULES);
+        const one = judgeSize({ width: pw, height: ph }, fit, SIZE_RULES);
+        const two = judgeSize({ width: 2 * pw, height: 2 * ph }, fit, SIZE_RULES);
         expect(two.figures.ppi / one.figures.ppi).toBeCloseTo(2, 6);
         expect(two.figures.crispFrom / one.figures.crispFrom).toBeCloseTo(0.5, 6);
         const ranks = ['inHand', 'whereStand', 'softUpClose', 'fallsShort'];
@@ -79,8 +79,8 @@ describe('a print on its sheet', () => {
   it('at its largest native size has exactly the resolution that the printer is fed with', () =>
     fc.assert(
       fc.property(pixels, pixels, (width, height) => {
-        const largest = largestEnlarged('native', { width, height }, SIZING_RULES);
-        expect(width / toInches(largest.width)).toBeCloseTo(SIZING_RULES.printPpi, 6);
+        const largest = largestEnlarged('native', { width, height }, SIZE_RULES);
+        expect(width / toInches(largest.width)).toBeCloseTo(SIZE_RULES.printPpi, 6);
         expect(largest.width / largest.height).toBeCloseTo(width / height, 6);
       }),
     ));
@@ -91,18 +91,18 @@ describe('a print on its sheet', () => {
       a3,
       { width: 3000, height: 4000 },
       plainLayout('within', mm(10)),
-      SIZING_RULES,
+      SIZE_RULES,
     )!;
     const landscape = rung(
       a3,
       { width: 4000, height: 3000 },
       plainLayout('within', mm(10)),
-      SIZING_RULES,
+      SIZE_RULES,
     )!;
     expect(portrait.fit.sheet).toEqual({ width: 297, height: 420 });
     expect(landscape.fit.sheet).toEqual({ width: 420, height: 297 });
     expect(
-      rung(a3, { width: 1, height: 1 }, plainLayout('within', mm(149)), SIZING_RULES),
+      rung(a3, { width: 1, height: 1 }, plainLayout('within', mm(149)), SIZE_RULES),
     ).toBeNull();
   });
 });
@@ -255,35 +255,31 @@ describe('a parcel', () => {
   it('takes the print inside each part, weighs the sum of them, and is found right by the scales', () =>
     fc.assert(
       fc.property(print, (p) => {
-        const packing = choosePacking(p, stock, PACKING_RULES);
+        const packing = choosePacking(p, stock, PACK_RULES);
         if (packing.way === 'none') return;
         if (packing.way === 'flat') {
           expect(liesInside(p, packing.sleeve, 0)).toBe(true);
-          expect(liesInside(p, packing.board, 2 * PACKING_RULES.boardMargin)).toBe(true);
-          expect(liesInside(packing.board, packing.mailer, PACKING_RULES.mailerPlay)).toBe(
+          expect(liesInside(p, packing.board, 2 * PACK_RULES.boardMargin)).toBe(true);
+          expect(liesInside(packing.board, packing.mailer, PACK_RULES.mailerPlay)).toBe(
             true,
           );
-          expect(packing.spare).toBeGreaterThanOrEqual(PACKING_RULES.mailerPlay - 1e-9);
+          expect(packing.spare).toBeGreaterThanOrEqual(PACK_RULES.mailerPlay - 1e-9);
         } else {
           expect(packing.tube.length).toBeGreaterThan(Math.min(p.width, p.height));
           expect(packing.tube.diameter).toBeGreaterThanOrEqual(
-            p.weight > PACKING_RULES.thinTubeUpTo ? 75 : 50,
+            p.weight > PACK_RULES.thinTubeUpTo ? 75 : 50,
           );
         }
         const parcel = parcelWeight(p, packing);
         expect(parcel.parts.reduce((t, x) => t + x.mass, 0)).toBeCloseTo(parcel.total, 6);
-        expect(billableWeight(parcel, PACKING_RULES.volumeDivisor)).toBeGreaterThanOrEqual(
+        expect(billableWeight(parcel, PACK_RULES.volumeDivisor)).toBeGreaterThanOrEqual(
           parcel.total,
         );
-        expect(checkScales(parcel, parcel.total, PACKING_RULES).agrees).toBe(true);
+        expect(checkScales(parcel, parcel.total, PACK_RULES).agrees).toBe(true);
         // Without its heaviest part it is never taken for whole, and that part is suspected.
         const [heaviest] = [...parcel.parts].sort((a, b) => b.mass - a.mass);
-        const short = checkScales(
-          parcel,
-          grams(parcel.total - heaviest!.mass),
-          PACKING_RULES,
-        );
-        expect(short.agrees).toBe(heaviest!.mass <= PACKING_RULES.scaleTolerance);
+        const short = checkScales(parcel, grams(parcel.total - heaviest!.mass), PACK_RULES);
+        expect(short.agrees).toBe(heaviest!.mass <= PACK_RULES.scaleTolerance);
         if (!short.agrees) expect(short.suspects).toContain(heaviest!.part);
       }),
     ));

@@ -1,9 +1,9 @@
 import type { ReactElement } from 'react';
 import { draw, drawnRects, readDrawing } from '../../e2e/support/draw';
 import { figuresUnsaid } from '../../e2e/support/drawing';
-import { choosePacking, checkScales, PACKING_RULES, parcelWeight } from '@/core/pack';
+import { choosePacking, checkScales, PACK_RULES, parcelWeight } from '@/core/pack';
 import type { PackingMaterial } from '@/core/pack';
-import { FAMILIES, fitToSheet, plainLayout, ladder, SIZING_RULES } from '@/core/size';
+import { FAMILIES, fitToSheet, plainLayout, ladder, SIZE_RULES } from '@/core/size';
 import { grams, gsm, mm, size } from '@/core/units';
 import { MatDrawing } from './finish/MatDrawing';
 import { planFinish } from './finish/plan';
@@ -18,7 +18,7 @@ const rungs = ladder(
   FAMILIES.metricFrames,
   MASTER,
   plainLayout('within', mm(15)),
-  SIZING_RULES,
+  SIZE_RULES,
 );
 const fit = fitToSheet(size(500, 700), 3 / 4, plainLayout('within', mm(25)));
 const mat = planFinish(fit, {
@@ -43,7 +43,7 @@ const stock = USUAL_STOCK.map((m, id): PackingMaterial => {
 
 function parcelOf(width: number, height: number) {
   const print = { ...size(width, height), weight: gsm(308), thickness: mm(0.5) };
-  const packing = choosePacking(print, stock, PACKING_RULES);
+  const packing = choosePacking(print, stock, PACK_RULES);
   if (packing.way === 'none') throw new Error('nothing takes it');
   const parcel = parcelWeight(print, packing);
   return {
@@ -52,7 +52,7 @@ function parcelOf(width: number, height: number) {
     packing,
     parcel,
     fit: fitToSheet(size(width, height), 3 / 4, plainLayout('within', mm(20))),
-    scales: checkScales(parcel, grams(parcel.total - 31), PACKING_RULES),
+    scales: checkScales(parcel, grams(parcel.total - 31), PACK_RULES),
   } as never;
 }
 

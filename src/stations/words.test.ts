@@ -1,7 +1,7 @@
 import type { MasterCaution } from '@/core/capture';
-import { PACKING_RULES, checkScales } from '@/core/pack';
+import { PACK_RULES, checkScales } from '@/core/pack';
 import type { Parcel } from '@/core/pack';
-import { SIZING_RULES, fitToSheet, plainLayout, judgeSize } from '@/core/size';
+import { SIZE_RULES, fitToSheet, plainLayout, judgeSize } from '@/core/size';
 import { grams, mm, size } from '@/core/units';
 import { formatOf } from '@/shell/figures/format';
 import { cautionWords } from './capture/words';
@@ -12,7 +12,7 @@ const format = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR' });
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 
 /** The judgement of a 50 x 70 cm print of a master of so many pixels across. */
-const judged = (across: number, rules = SIZING_RULES) => {
+const judged = (across: number, rules = SIZE_RULES) => {
   const master = { width: across, height: Math.round(across * 1.4) };
   return judgeSize(
     master,
@@ -20,7 +20,7 @@ const judged = (across: number, rules = SIZING_RULES) => {
     rules,
   );
 };
-const say = (across: number, rules = SIZING_RULES) =>
+const say = (across: number, rules = SIZE_RULES) =>
   plain(judgementWords(judged(across, rules), rules, format));
 
 describe('a size is judged in one sentence, with its figure and its reason', () => {
@@ -57,11 +57,11 @@ describe('a size is judged in one sentence, with its figure and its reason', () 
   });
 
   it('by the rules in force, not by fixed ones', () => {
-    const rules = { ...SIZING_RULES, printPpi: 200, proofFirst: 4 };
+    const rules = { ...SIZE_RULES, printPpi: 200, proofFirst: 4 };
     expect(say(5000, rules)).toBe('Crisp where people stand, and when they step up.');
     expect(say(2000, rules)).toContain('order a resolution proof');
     // Who looks from nearer sees more.
-    const near = { ...SIZING_RULES, standingFactor: 1, proofFirst: 9 };
+    const near = { ...SIZE_RULES, standingFactor: 1, proofFirst: 9 };
     expect(say(2100, near)).toContain('soft up close');
     expect(say(2100, { ...near, standingFactor: 2 })).toContain('when they step up');
   });
@@ -109,9 +109,9 @@ it.each([
   [476, '110 g too light. Something is missing: look again before sealing.'],
   [650, '64 g too heavy. Something is in that does not belong: look again before sealing.'],
 ])('at %d g the scales say %p', (weighed, words) =>
-  expect(
-    plain(scaleWords(checkScales(PARCEL, grams(weighed), PACKING_RULES), format)),
-  ).toBe(words),
+  expect(plain(scaleWords(checkScales(PARCEL, grams(weighed), PACK_RULES), format))).toBe(
+    words,
+  ),
 );
 
 it.each([

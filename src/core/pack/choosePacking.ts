@@ -1,6 +1,6 @@
 import { mm, minus, sum } from '../units';
 import type { GramsPerSquareMetre, Millimetres, Size } from '../units';
-import type { PackingRules } from './rules';
+import type { PackRules } from './rules';
 import type { FlatMaterial, PackingMaterial, Tube } from './stock';
 
 export interface PrintToPack extends Size {
@@ -52,10 +52,8 @@ function smallest(
 }
 
 /** Tube inside diameter from the paper's weight: about 50 mm to 250 g/m2, 75 mm above. */
-export const tubeDiameter = (
-  weight: GramsPerSquareMetre,
-  rules: PackingRules,
-): Millimetres => mm(weight <= rules.thinTubeUpTo ? rules.thinTube : rules.thickTube);
+export const tubeDiameter = (weight: GramsPerSquareMetre, rules: PackRules): Millimetres =>
+  mm(weight <= rules.thinTubeUpTo ? rules.thinTube : rules.thickTube);
 
 /**
  * Flat (sleeve, board, rigid mailer) when the print is not over the limit and the stock has
@@ -64,7 +62,7 @@ export const tubeDiameter = (
 export function choosePacking(
   print: PrintToPack,
   materials: readonly PackingMaterial[],
-  rules: PackingRules,
+  rules: PackRules,
 ): Packing | NoPacking {
   const sleeve = smallest(materials, 'sleeve', print, 0);
   const board = smallest(materials, 'board', print, 2 * rules.boardMargin);

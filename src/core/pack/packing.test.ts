@@ -1,6 +1,6 @@
 import { grams, gsm, minor, mm, size } from '../units';
 import {
-  PACKING_RULES,
+  PACK_RULES,
   billableWeight,
   checkScales,
   choosePacking,
@@ -50,7 +50,7 @@ const materials: PackingMaterial[] = [
 ];
 const print = { ...size(400, 500), weight: gsm(308), thickness: mm(0.5) };
 const pack = (over = {}): Packing => {
-  const packing = choosePacking({ ...print, ...over }, materials, PACKING_RULES);
+  const packing = choosePacking({ ...print, ...over }, materials, PACK_RULES);
   if (packing.way === 'none') throw new Error('nothing fits');
   return packing;
 };
@@ -76,7 +76,7 @@ it('rolls what is too large, in a tube wide enough for the paper', () => {
 });
 
 it('says what is missing when nothing takes it', () => {
-  const result = choosePacking({ ...print, ...size(900, 1200) }, materials, PACKING_RULES);
+  const result = choosePacking({ ...print, ...size(900, 1200) }, materials, PACK_RULES);
   expect(result).toMatchObject({
     way: 'none',
     missing: ['tube'],
@@ -89,11 +89,11 @@ it('weighs the parcel part by part and finds what the scales miss', () => {
   expect(parcel.parts[0]?.mass).toBeCloseTo(61.6);
   expect(parcel.total).toBeCloseTo(61.6 + 14 + 178 + 310 + 30 + 6);
   expect(parcel.depth).toBeCloseTo(6 + 2 + 0.1 + 0.5);
-  expect(checkScales(parcel, grams(parcel.total - 31), PACKING_RULES)).toMatchObject({
+  expect(checkScales(parcel, grams(parcel.total - 31), PACK_RULES)).toMatchObject({
     agrees: false,
     suspects: ['certificate'],
   });
-  expect(checkScales(parcel, grams(parcel.total + 9), PACKING_RULES).agrees).toBe(true);
+  expect(checkScales(parcel, grams(parcel.total + 9), PACK_RULES).agrees).toBe(true);
   expect(billableWeight(parcel, 1)).toBeCloseTo(
     parcel.width * parcel.height * parcel.depth,
   );

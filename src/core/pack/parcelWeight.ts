@@ -1,7 +1,7 @@
 import { area, grams, mm, sum } from '../units';
 import type { Grams, Millimetres } from '../units';
 import type { Packing, PrintToPack } from './choosePacking';
-import type { PackingRules } from './rules';
+import type { PackRules } from './rules';
 
 export type ParcelPart =
   'print' | 'sleeve' | 'board' | 'mailer' | 'tube' | 'certificate' | 'note';
@@ -64,11 +64,7 @@ export interface ScaleCheck {
 }
 
 /** Holds what the scales say against the computed weight. */
-export function checkScales(
-  parcel: Parcel,
-  weighed: Grams,
-  rules: PackingRules,
-): ScaleCheck {
+export function checkScales(parcel: Parcel, weighed: Grams, rules: PackRules): ScaleCheck {
   const difference = grams(weighed - parcel.total);
   const tolerance = grams(rules.scaleTolerance);
   const off = (mass: number) => Math.abs(mass + difference);

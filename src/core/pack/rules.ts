@@ -1,5 +1,5 @@
 /** Rules of thumb of packing; each can be changed and is shown as one. */
-export interface PackingRules {
+export interface PackRules {
   /** Backing board larger than the print, mm a side. */
   boardMargin: number;
   /** Longest side that travels flat, mm. */
@@ -18,7 +18,7 @@ export interface PackingRules {
   volumeDivisor: number;
 }
 
-export const PACKING_RULES: PackingRules = {
+export const PACK_RULES: PackRules = {
   boardMargin: 3,
   flatLimit: 620,
   mailerPlay: 4,

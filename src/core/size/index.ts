@@ -1,3 +1,4 @@
+export * from './nominalSize';
 export * from './families';
 export * from './ownSize';
 export * from './ratios';

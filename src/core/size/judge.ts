@@ -2,7 +2,7 @@ import { ratio, ppi, toInches } from '../units';
 import type { Millimetres, Ppi, Size } from '../units';
 import type { CropChoice } from './crop';
 import type { FitResult } from './fit';
-import type { SizingRules } from './rules';
+import type { SizeRules } from './rules';
 import { crispFrom, standsAt } from './viewing';
 
 export type Crispness = 'inHand' | 'whereStand' | 'softUpClose' | 'fallsShort';
@@ -57,7 +57,7 @@ export const resolutionOnPaper = (
 });
 
 /** What is asked of a print of that size: by the route, else by how long it is (folk thresholds). */
-export const nominalDemand = (sheet: Size, rules: SizingRules): Ppi =>
+export const nominalDemand = (sheet: Size, rules: SizeRules): Ppi =>
   ppi(
     rules.routePpi > 0
       ? rules.routePpi
@@ -72,17 +72,13 @@ export const againstOriginal = (
   fit: Pick<FitResult, 'crop' | 'image'>,
 ): number => fit.image.width / (original.width * fit.crop.width);
 
-function crispness(
-  from: Millimetres,
-  standing: Millimetres,
-  rules: SizingRules,
-): Crispness {
+function crispness(from: Millimetres, standing: Millimetres, rules: SizeRules): Crispness {
   if (from <= rules.handDistanceMm) return 'inHand';
   if (from <= standing * rules.stepUpShare) return 'whereStand';
   return from <= standing * rules.shortBeyond ? 'softUpClose' : 'fallsShort';
 }
 
-function enlargingBand(enlargement: number, rules: SizingRules): Enlarging {
+function enlargingBand(enlargement: number, rules: SizeRules): Enlarging {
   if (enlargement <= 1) return 'native';
   if (enlargement <= rules.resamplerHolds) return 'resamplerHolds';
   return enlargement <= rules.proofFirst ? 'proofFirst' : 'tooFar';
@@ -96,7 +92,7 @@ function enlargingBand(enlargement: number, rules: SizingRules): Enlarging {
 export function judgeSize(
   master: MasterPixels,
   fit: FitResult,
-  rules: SizingRules,
+  rules: SizeRules,
 ): SizeJudgement {
   const { across, down } = resolutionOnPaper(master, fit);
   const resolution = ppi(Math.min(across, down));

@@ -1,13 +1,13 @@
 import { turnedLike } from '../units';
 import { lyingLabel } from './families';
-import type { NominalSize } from './families';
+import type { NominalSize } from './nominalSize';
 import { fitToSheet } from './fit';
 import type { FitResult } from './fit';
 import { judgeSize } from './judge';
 import type { MasterPixels, SizeJudgement } from './judge';
 import type { Layout } from './layout';
 import { ratioName } from './ratios';
-import type { SizingRules } from './rules';
+import type { SizeRules } from './rules';
 
 export interface Rung {
   key: string;
@@ -35,7 +35,7 @@ export function rung(
   nominal: NominalSize,
   master: MasterPixels,
   layout: Layout,
-  rules: SizingRules,
+  rules: SizeRules,
 ): Rung | null {
   const { width, height } = turnedLike(nominal, master);
   const sheet = { width, height };
@@ -61,6 +61,6 @@ export const ladder = (
   sizes: readonly NominalSize[],
   master: MasterPixels,
   layout: Layout,
-  rules: SizingRules,
+  rules: SizeRules,
 ): Rung[] =>
   sizes.map((nominal) => rung(nominal, master, layout, rules)).filter((r) => r !== null);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { mm } from '../units';
 import {
-  SIZING_RULES,
+  SIZE_RULES,
   WHOLE,
   cropAt,
   fitToSheet,
@@ -10,13 +10,13 @@ import {
   largestEnlarged,
   plainLayout,
 } from '.';
-import type { CrispGrade, CropRect, EnlargedGrade, MasterPixels, SizingRules } from '.';
+import type { CrispGrade, CropRect, EnlargedGrade, MasterPixels, SizeRules } from '.';
 
 const CRISP: CrispGrade[] = ['inHand', 'whereStand', 'softUpClose'];
 const ENLARGED: EnlargedGrade[] = ['native', 'resamplerHolds', 'proofFirst'];
 
 /** A print of a part of a master so wide, judged like any other. */
-function judged(master: MasterPixels, part: CropRect, width: number, rules: SizingRules) {
+function judged(master: MasterPixels, part: CropRect, width: number, rules: SizeRules) {
   const height = (width * master.height * part.height) / (master.width * part.width);
   const image = { width: mm(width), height: mm(height) };
   const whole = fitToSheet(image, width / height, plainLayout('fill', mm(0)));
@@ -51,7 +51,7 @@ const someRules = fc
     stepUpShare: fc.constantFrom(0.1, 0.5, 1),
     shortBeyond: fc.constantFrom(1, 1.25, 2),
   })
-  .map((r): SizingRules => ({ ...SIZING_RULES, ...r }));
+  .map((r): SizeRules => ({ ...SIZE_RULES, ...r }));
 const parts = fc.constantFrom(WHOLE, cropAt(0.7, 1, { x: 0.2, y: 0.9, zoom: 0.6 }));
 
 it('every largest crisp size is the one that trying finds', () =>
@@ -79,16 +79,16 @@ it('and so is every largest size by enlargement', () =>
     fc.property(masters, parts, fc.constantFrom(...ENLARGED), (master, part, grade) => {
       const good = ENLARGED.slice(0, ENLARGED.indexOf(grade) + 1) as string[];
       const found = byTrying((width) =>
-        good.includes(judged(master, part, width, SIZING_RULES).enlarging),
+        good.includes(judged(master, part, width, SIZE_RULES).enlarging),
       );
-      const solved = largestEnlarged(grade, master, SIZING_RULES, part);
+      const solved = largestEnlarged(grade, master, SIZE_RULES, part);
       expect(found / solved.width).toBeCloseTo(1, 6);
     }),
     { numRuns: 30 },
   ));
 
 it('7087 x 9449 px are crisp in the hand up to where 3438 / ppi inches are 30 cm', () => {
-  const solved = largestCrisp('inHand', { width: 7087, height: 9449 }, SIZING_RULES);
+  const solved = largestCrisp('inHand', { width: 7087, height: 9449 }, SIZE_RULES);
   // ppi = 3438 x 25.4 / 300 = 291.1; 7087 / 291.1 in = 618.4 mm.
   expect(solved).toMatchObject({ width: expect.closeTo(618.4, 1) as number });
 });

@@ -3,7 +3,7 @@ import type { Size } from '../units';
 import type { CropRect } from './crop';
 import { WHOLE } from './crop';
 import type { Crispness, Enlarging, MasterPixels } from './judge';
-import type { SizingRules } from './rules';
+import type { SizeRules } from './rules';
 import { crispFrom } from './viewing';
 
 /** A verdict of crispness that a print can still have; the worst has no largest size. */
@@ -23,7 +23,7 @@ const imageAt = (master: MasterPixels, part: CropRect, inchesPerPixel: number): 
 export function largestEnlarged(
   grade: EnlargedGrade,
   master: MasterPixels,
-  rules: SizingRules,
+  rules: SizeRules,
   part: CropRect = WHOLE,
 ): Size {
   const most = {
@@ -44,7 +44,7 @@ export function largestEnlarged(
 export function largestCrisp(
   grade: CrispGrade,
   master: MasterPixels,
-  rules: SizingRules,
+  rules: SizeRules,
   part: CropRect = WHOLE,
 ): Largest {
   /** mm of distance for each inch a pixel takes. */

@@ -3,7 +3,7 @@ import { printPlan } from '../prepare';
 import { mm, pixelsFor, size } from '../units';
 import { fitToSheet, plainLayout, rung, sameOnAllSides } from '.';
 import type { Fit, FitResult, Layout, NominalSize, Place } from '.';
-import { SIZING_RULES, nominalSize, sameLayout } from '.';
+import { SIZE_RULES, nominalSize, sameLayout } from '.';
 
 /** Fractions of whole numbers, exactly. */
 class Exact {
@@ -198,7 +198,7 @@ it('cropped to 4:5 with 20 mm to sign on, the foot is weighted', () => {
     nominalSize('metricFrames-40x50') as NominalSize,
     { width: 7087, height: 9449 },
     plainLayout('fill', mm(10), mm(20)),
-    SIZING_RULES,
+    SIZE_RULES,
   )!;
   expect(laid.ratio).toBe('4:5');
   expect(laid.fit.image).toEqual({ width: 380, height: 470 });

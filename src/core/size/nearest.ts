@@ -1,4 +1,4 @@
-import type { NominalSize } from './families';
+import type { NominalSize } from './nominalSize';
 import { cropLoss, cropAt } from './crop';
 import { ratioDistance, ratioName } from './ratios';
 

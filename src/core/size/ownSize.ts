@@ -1,6 +1,6 @@
 import { MM_PER_INCH, mm, size } from '../units';
 import type { SizeUnit } from '../units';
-import type { NominalSize } from './families';
+import type { NominalSize } from './nominalSize';
 
 /** Edges of a size that is printed: nothing under 2 cm, nothing over 10 m, no strip over 10 : 1. */
 export const LEAST_EDGE = mm(20);

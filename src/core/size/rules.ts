@@ -2,7 +2,7 @@
 export type Standing = 'diagonal' | 'fixed' | 'hand';
 
 /** Rules of thumb of sizing; each can be changed by the user and is shown as a rule of thumb. */
-export interface SizingRules {
+export interface SizeRules {
   standing: Standing;
   /** Standing distance as a multiple of the picture's diagonal: 1 immersive, 1.5, 2 formal. */
   standingFactor: number;
@@ -38,7 +38,7 @@ export interface SizingRules {
   sofaMm: number;
 }
 
-export const SIZING_RULES: SizingRules = {
+export const SIZE_RULES: SizeRules = {
   standing: 'diagonal',
   standingFactor: 1.5,
   standingFixedMm: 2000,

@@ -5,7 +5,7 @@ import {
   PAGES,
   PAGE_MARGIN,
   PAGE_OVERLAP,
-  SIZING_RULES,
+  SIZE_RULES,
   angularScale,
   boxesOf,
   clipped,
@@ -40,7 +40,7 @@ it('chains of measures add up to sheet and paper', () =>
       fc.integer({ min: 0, max: 30 }),
       (fit, border, bleed, deckle) => {
         const laid = torn(fit, border, bleed, deckle);
-        const { measures } = sheetDrawing(laid, SIZING_RULES, 8);
+        const { measures } = sheetDrawing(laid, SIZE_RULES, 8);
         for (const upright of [false, true]) {
           const own = measures.filter((m) => m.upright === upright);
           const nearest = upright
@@ -74,7 +74,7 @@ it('marks stand outside the sheet and its bleed, and point at its corners and mi
 it('is signed below the image: number left, title in the middle, signature right', () => {
   const laid = torn('within', 20, 0, 0);
   const { image, sheet } = boxesOf(laid);
-  const places = signPlaces(laid, SIZING_RULES);
+  const places = signPlaces(laid, SIZE_RULES);
   expect(places.map((p) => p.place)).toEqual(['number', 'title', 'signature']);
   for (const p of places) {
     expect(p.y).toBeGreaterThan(image.bottom);
@@ -82,12 +82,12 @@ it('is signed below the image: number left, title in the middle, signature right
   }
   expect(places[0]!.from).toBe(image.left);
   expect(places[2]!.to).toBe(image.right);
-  expect(signPlaces(torn('fill', 0, 3, 0), SIZING_RULES)).toEqual([]);
+  expect(signPlaces(torn('fill', 0, 3, 0), SIZE_RULES)).toEqual([]);
 });
 
 it('warns of what cannot be printed, cut or signed', () => {
   const codes = (...of: Parameters<typeof torn>) =>
-    sheetCautions(torn(...of), SIZING_RULES).map((c) => c.code);
+    sheetCautions(torn(...of), SIZE_RULES).map((c) => c.code);
   expect(codes('within', 20, 0, 0)).toEqual([]);
   expect(codes('fill', 0, 0, 0)).toEqual(['unprintable', 'noBleed', 'noRoomToSign']);
   // Bleed alone is not enough for a printer that leaves 5 mm blank; torn or trimmed from more, it is.

@@ -2,7 +2,7 @@ import { mm } from '../units';
 import type { Millimetres } from '../units';
 import type { FitResult } from './fit';
 import { eachSide } from './layout';
-import type { SizingRules } from './rules';
+import type { SizeRules } from './rules';
 
 /** What a line of the drawing is, for how it is drawn. */
 export type LineKind =
@@ -135,7 +135,7 @@ export function cutMarks(sheet: Box, bleed: number): DrawnLine[] {
 /** Where number, title and signature are pencilled: number left, title in the middle, signature right. */
 export function signPlaces(
   fit: FitResult,
-  rules: Pick<SizingRules, 'signingRoomMm'>,
+  rules: Pick<SizeRules, 'signingRoomMm'>,
 ): { place: SignPlace; from: number; to: number; y: number }[] {
   if (fit.below < rules.signingRoomMm) return [];
   const { image } = boxesOf(fit);
@@ -190,7 +190,7 @@ export function measureLines(m: DrawnMeasure, stroke: number): DrawnLine[] {
  */
 export function sheetDrawing(
   fit: FitResult,
-  rules: Pick<SizingRules, 'signingRoomMm' | 'printerMarginMm'>,
+  rules: Pick<SizeRules, 'signingRoomMm' | 'printerMarginMm'>,
   gap: number,
 ): SheetDrawing {
   const { paper, sheet, image } = boxesOf(fit);
@@ -260,7 +260,7 @@ export type SheetCaution =
  */
 export function sheetCautions(
   fit: FitResult,
-  rules: Pick<SizingRules, 'signingRoomMm' | 'printerMarginMm'>,
+  rules: Pick<SizeRules, 'signingRoomMm' | 'printerMarginMm'>,
 ): SheetCaution[] {
   const { bleed } = fit.printed;
   const sides = [

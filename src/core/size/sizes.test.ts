@@ -3,7 +3,7 @@ import { parseSize, size } from '../units';
 import {
   FAMILIES,
   FAMILY_IDS,
-  SIZING_RULES,
+  SIZE_RULES,
   STANDARD_SIZES,
   judgedNow,
   nearestRatios,
@@ -146,9 +146,9 @@ it('finds the nearest ratios by the logarithm, and what each costs', () => {
 });
 
 it('asks 300 ppi of small prints, 200 of large ones, or what the route says', () => {
-  expect(nominalDemand(size(297, 420), SIZING_RULES)).toBe(300);
-  expect(nominalDemand(size(500, 700), SIZING_RULES)).toBe(200);
-  expect(nominalDemand(size(500, 700), { ...SIZING_RULES, routePpi: 240 })).toBe(240);
+  expect(nominalDemand(size(297, 420), SIZE_RULES)).toBe(300);
+  expect(nominalDemand(size(500, 700), SIZE_RULES)).toBe(200);
+  expect(nominalDemand(size(500, 700), { ...SIZE_RULES, routePpi: 240 })).toBe(240);
 });
 
 describe('a decision is open again', () => {
@@ -158,7 +158,7 @@ describe('a decision is open again', () => {
         nominalSize('metricFrames-50x70')!,
         { width, height: (width * 4) / 3 },
         plainLayout('within', mm(20)),
-        SIZING_RULES,
+        SIZE_RULES,
       )!.judgement,
       masterId,
     );

@@ -5,7 +5,7 @@ import {
   FAMILY_IDS,
   STANDARD_SIZES,
   sizesOf,
-  SIZING_RULES,
+  SIZE_RULES,
   crispFrom,
   fitToSheet,
   plainLayout,
@@ -88,7 +88,7 @@ describe('judgeSize', () => {
     return judgeSize(
       pixels,
       fitToSheet(nominal, pixels.width / pixels.height, plainLayout('within', mm(0))),
-      SIZING_RULES,
+      SIZE_RULES,
     );
   };
 
@@ -132,7 +132,7 @@ describe('judgeSize', () => {
   });
 
   it('finds the largest size at an enlargement', () => {
-    expect(largestEnlarged('native', master, SIZING_RULES).width).toBeCloseTo(700.02, 1);
+    expect(largestEnlarged('native', master, SIZE_RULES).width).toBeCloseTo(700.02, 1);
   });
 });
 
@@ -141,7 +141,7 @@ it('ladders turn with the picture and leave out sheets the border would eat', ()
     FAMILIES.metricFrames,
     { width: 6000, height: 4000 },
     plainLayout('within', mm(70)),
-    SIZING_RULES,
+    SIZE_RULES,
   );
   expect(landscape[0]?.label).toBe('24 × 18 cm');
   expect(landscape).toHaveLength(FAMILIES.metricFrames.length - 1);

@@ -1,6 +1,6 @@
 import { diagonal, mm } from '../units';
 import type { Millimetres, Ppi, Size } from '../units';
-import type { SizingRules } from './rules';
+import type { SizeRules } from './rules';
 
 /** One arc minute of visual acuity: 1 inch / tan(1/60 degree), in inch-pixels. */
 const ACUITY_INCHES = 3438;
@@ -17,7 +17,7 @@ export const standingDistance = (print: Size, factor: number): Millimetres =>
 export function standsAt(
   image: Size,
   rules: Pick<
-    SizingRules,
+    SizeRules,
     'standing' | 'standingFactor' | 'standingFixedMm' | 'handDistanceMm'
   >,
 ): Millimetres {

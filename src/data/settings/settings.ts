@@ -1,9 +1,9 @@
 import { CAPTURE_RULES } from '@/core/capture/plan';
 import type { CaptureRules, HireInput } from '@/core/capture/plan';
-import type { PackingRules } from '@/core/pack';
-import { PACKING_RULES } from '@/core/pack';
-import type { SizingRules } from '@/core/size';
-import { SIZING_RULES } from '@/core/size';
+import type { PackRules } from '@/core/pack';
+import { PACK_RULES } from '@/core/pack';
+import type { SizeRules } from '@/core/size';
+import { SIZE_RULES } from '@/core/size';
 import type { TodayRules } from '@/core/today';
 import { TODAY_RULES } from '@/core/today';
 import { minor } from '@/core/units';
@@ -28,8 +28,8 @@ export interface BenchSettings {
   capture: CaptureRules;
   /** What hiring a capture out and doing it oneself cost. */
   hire: HireInput;
-  sizing: SizingRules;
-  packing: PackingRules;
+  sizing: SizeRules;
+  packing: PackRules;
   today: TodayRules;
 }
 
@@ -50,8 +50,8 @@ export const DEFAULT_SETTINGS: BenchSettings = {
     hourlyRate: minor(0),
     works: 10,
   },
-  sizing: SIZING_RULES,
-  packing: PACKING_RULES,
+  sizing: SIZE_RULES,
+  packing: PACK_RULES,
   today: TODAY_RULES,
 };
 
@@ -65,8 +65,8 @@ export async function readSettings(db: Reading): Promise<BenchSettings> {
     ...DEFAULT_SETTINGS,
     ...chosen,
     capture: { ...CAPTURE_RULES, ...chosen.capture },
-    sizing: { ...SIZING_RULES, ...chosen.sizing },
-    packing: { ...PACKING_RULES, ...chosen.packing },
+    sizing: { ...SIZE_RULES, ...chosen.sizing },
+    packing: { ...PACK_RULES, ...chosen.packing },
     today: { ...TODAY_RULES, ...chosen.today },
   };
 }

@@ -1,5 +1,5 @@
 import type { TodayLine } from '@/core/today';
-import type { JobSpecs } from '@/studio/running/jobRuns';
+import { jobKind } from '@/studio/jobs/jobKinds';
 
 /** A line of the table in words: what, the figure, and where it is dealt with. */
 export interface Said {
@@ -101,17 +101,6 @@ export function sayLine(line: TodayLine): Said {
   }
 }
 
-const JOBS: Record<keyof JobSpecs, string> = {
-  intake: 'Taking in the master',
-  read: 'Cutting tiles',
-  inspect: 'Reading the master',
-  printFile: 'Writing a print file',
-  sheet: 'Writing a sheet',
-  handOver: 'Handing over files',
-  backup: 'Making a backup',
-  check: 'Checking the stored files',
-};
-
 /** What long work is, and of which work. */
 export const jobWords = (kind: string, work: string | null): string =>
-  `${(JOBS as Record<string, string>)[kind] ?? kind}${work === null ? '' : ` of ${work}`}`;
+  `${jobKind(kind)?.called ?? kind}${work === null ? '' : ` of ${work}`}`;

@@ -3,19 +3,10 @@ import type { PixelRect, PrintFileFacts, PrintPlan } from '@/core/prepare';
 import { readProfile } from '../colour/colourEngine';
 import { openPicture } from '../sharpSetup';
 import { thumbnailDifference } from './thumbnail';
+import type { Looked } from './looked';
 import type { ExpectedPicture } from './thumbnail';
 
 const LOOK = 600;
-
-/** Samples of a part of a file, no more than `LOOK` pixels a side. */
-export interface Looked {
-  data: Uint8Array | Uint16Array;
-  width: number;
-  height: number;
-  channels: number;
-  /** Of 255 or 65535. */
-  whole: number;
-}
 
 type Meta = Awaited<ReturnType<ReturnType<typeof openPicture>['metadata']>>;
 

@@ -7,7 +7,7 @@ import type { MasterColour } from '../colour/masterColour';
 import { PixelSource } from '../decode/pixelSource';
 import { spaceTarget } from '../colour/printTarget';
 import type { PrintTarget } from '../colour/printTarget';
-import type { Looked } from './reopenPrintFile';
+import type { Looked } from './looked';
 
 /** What the picture of a file was made from. */
 export interface ExpectedPicture {

@@ -10,8 +10,6 @@ import {
   Surface,
   TitleBlock,
 } from '@/shell';
-import type { MasterView } from '@/studio/reads/workPage';
-import type { OfferedRung } from '@/studio/reads/offered';
 import { FilesSheet } from './sheets/FilesSheet';
 import { HandOverSheet } from './sheets/HandOverSheet';
 import { ProofSheet } from './sheets/ProofSheet';
@@ -20,18 +18,8 @@ import { SettingsSheetView } from './sheets/SettingsSheetView';
 import { SHEETS, SHEET_NAMES, sheetOf } from './sheetNames';
 import type { SheetId } from './sheetNames';
 import { useRecipe } from './useRecipe';
-import type { RecipeDesk } from './useRecipe';
+import type { SheetProps } from './sheetProps';
 import type { PrepareView } from './view';
-
-/** What every sheet of the station gets. */
-export interface SheetProps {
-  view: PrepareView;
-  master: MasterView;
-  picked: OfferedRung;
-  desk: RecipeDesk;
-  head: React.ReactNode;
-  turn: (sheet: SheetId) => void;
-}
 
 const SHEET: Record<SheetId, (props: SheetProps) => React.ReactNode> = {
   recipe: RecipeSheet,

@@ -27,7 +27,7 @@ import { storePaths } from '@/engine';
 import { keepCrop } from '@/stations/size/cropActions';
 import { offerSize } from '@/stations/size/actions';
 import type { SheetOrder } from '@/studio';
-import { writeSheetFile } from '@/studio/jobs/sheet';
+import { writeSheetFile } from '@/studio/jobs/kinds/sheet';
 import { keepRecipe, orderPrintFiles } from './actions';
 import { orderProofSheet } from './proofActions';
 import type { ProofDesk } from './proofWish';

@@ -1,7 +1,7 @@
 import { draw as markupOf, drawnRects, readDrawing } from '../../../e2e/support/draw';
 import { figuresUnsaid } from '../../../e2e/support/drawing';
 import { planMat } from '@/core/finish';
-import { SIZING_RULES, WHOLE, fitToSheet, plainLayout, sheetCautions } from '@/core/size';
+import { SIZE_RULES, WHOLE, fitToSheet, plainLayout, sheetCautions } from '@/core/size';
 import type { Fit, JudgedThen, Layout } from '@/core/size';
 import { mm, size } from '@/core/units';
 import type { UnitMode } from '@/core/units';
@@ -46,7 +46,7 @@ describe('the drawing of a sheet', () => {
     return markupOf(
       <SheetDrawing
         fit={fit}
-        rules={SIZING_RULES}
+        rules={SIZE_RULES}
         picture={null}
         presented={presented}
         mat={presented === 'mat' ? mat : null}
@@ -85,7 +85,7 @@ describe('the wall', () => {
         fit: fitToSheet(size(1000, 1400), 0.75, plainLayout('within', mm(30))),
       },
     ],
-    SIZING_RULES,
+    SIZE_RULES,
   );
   it('hangs prints in a row, none behind the sofa', () => {
     const [a, b] = scene.hung;
@@ -93,7 +93,7 @@ describe('the wall', () => {
     for (const h of scene.hung)
       expect(h.y + h.fit.sheet.height).toBeLessThan(scene.floor - scene.sofa.height);
     // A small one alone hangs with its middle at 150 cm.
-    expect(hangScene([scene.hung[0]!], SIZING_RULES).floor).toBe(1500);
+    expect(hangScene([scene.hung[0]!], SIZE_RULES).floor).toBe(1500);
   });
   it('is drawn to scale, and says what is on it', () => {
     const markup = markupOf(<WallSketch scene={scene} picture={null} picked="a" />);
@@ -104,10 +104,7 @@ describe('the wall', () => {
     expect(a!.width / 400).toBeCloseTo(b!.width / 1000, 6);
     const person = /scale\(([\d.]+)\)/g;
     const scales = [...markup.matchAll(person)].map((m) => Number(m[1]));
-    expect(scales[1]! / scales[0]!).toBeCloseTo(
-      SIZING_RULES.personMm / SIZING_RULES.sofaMm,
-      6,
-    );
+    expect(scales[1]! / scales[0]!).toBeCloseTo(SIZE_RULES.personMm / SIZE_RULES.sofaMm, 6);
     expect(plain(markup)).toContain('a person of 1.7 m and a sofa of 2 m');
   });
 });
@@ -141,13 +138,11 @@ describe('words', () => {
     expect(plain(lossWords(part, format))).toBe('10.0 % right, 5.0 % below, 10.0 % left');
   });
   it('say where people stand', () => {
-    expect(standingWords(SIZING_RULES, format)).toBe('at 1.5 × the diagonal');
-    expect(plain(standingWords({ ...SIZING_RULES, standing: 'fixed' }, format))).toBe(
+    expect(standingWords(SIZE_RULES, format)).toBe('at 1.5 × the diagonal');
+    expect(plain(standingWords({ ...SIZE_RULES, standing: 'fixed' }, format))).toBe(
       'at 2 m',
     );
-    expect(standingWords({ ...SIZING_RULES, standing: 'hand' }, format)).toBe(
-      'in the hand',
-    );
+    expect(standingWords({ ...SIZE_RULES, standing: 'hand' }, format)).toBe('in the hand');
   });
   it('say the largest size, and bytes', () => {
     expect(largestWords('any', format)).toBe('any size');
@@ -156,7 +151,7 @@ describe('words', () => {
     expect(plain(bytesWords(2.53e9, format))).toBe('2.5 GB');
   });
   it('each caution of a sheet has its figure and what to do', () => {
-    const said = sheetCautions(laid('fill', 0), SIZING_RULES).map((c) =>
+    const said = sheetCautions(laid('fill', 0), SIZE_RULES).map((c) =>
       plain(sheetCautionWords(c, format)),
     );
     expect(said[0]).toMatch(

@@ -10,7 +10,7 @@ import {
   rung,
   sizesOf,
 } from '@/core/size';
-import type { CropChoice, FamilyId, Reopened, Rung, SizingRules } from '@/core/size';
+import type { CropChoice, FamilyId, Reopened, Rung, SizeRules } from '@/core/size';
 import { printFileBytes } from '@/core/prepare';
 import { turnedLike } from '@/core/units';
 import { useKept } from '@/shell';
@@ -40,7 +40,7 @@ export function useSizing(view: SizeView) {
     nominalSize(view.picked ?? start?.sizeKey ?? '')?.family ?? 'metricFrames',
   ]);
   const [ratio, setRatio] = useState<string | null>(null);
-  const [standing, setStanding] = useState<Partial<SizingRules>>({});
+  const [standing, setStanding] = useState<Partial<SizeRules>>({});
   const [picked, pick] = useState<string | null>(view.picked ?? start?.sizeKey ?? null);
   const [draft, setDraft] = useKept<{ ratio: string; choice: CropChoice }>(
     `glassine.crop.${work.id}`,

@@ -1,4 +1,4 @@
-import type { FitResult, SizingRules } from '@/core/size';
+import type { FitResult, SizeRules } from '@/core/size';
 
 /** A print on the wall, mm: x to the right, y down from the middle of the prints. */
 export interface Hung {
@@ -30,7 +30,7 @@ const CLEAR_MM = 150;
 /** Prints in a row on a wall, with a sofa under them and a person beside it, all in mm. */
 export function hangScene(
   prints: { key: string; label: string; fit: FitResult }[],
-  rules: Pick<SizingRules, 'personMm' | 'sofaMm'>,
+  rules: Pick<SizeRules, 'personMm' | 'sofaMm'>,
 ): Scene {
   const across =
     prints.reduce((total, p) => total + p.fit.sheet.width, 0) +

@@ -1,7 +1,7 @@
 import {
   LEAST_EDGE,
   MOST_EDGE,
-  SIZING_RULES,
+  SIZE_RULES,
   fitToSheet,
   judgeSize,
   plainLayout,
@@ -18,7 +18,7 @@ const judged = (across: number) =>
   judgeSize(
     { width: across, height: Math.round(across * 1.4) },
     fitToSheet(size(500, 700), 1 / 1.4, plainLayout('within', mm(0))),
-    SIZING_RULES,
+    SIZE_RULES,
   );
 
 it('says what the resolution is worth only where pixels are missing in it', () => {

@@ -7,7 +7,7 @@ import type {
   Place,
   Reopened,
   SizeJudgement,
-  SizingRules,
+  SizeRules,
 } from '@/core/size';
 import { LEAST_EDGE, MOST_EDGE, MOST_RATIO, lostEdges } from '@/core/size';
 import type { Format } from '@/shell';
@@ -20,11 +20,7 @@ const VERDICTS = {
 } as const;
 
 /** The one sentence of judgement, with its figure and its reason. */
-export function judgementWords(
-  j: SizeJudgement,
-  rules: SizingRules,
-  format: Format,
-): string {
+export function judgementWords(j: SizeJudgement, rules: SizeRules, format: Format): string {
   const { figures } = j;
   const times = format.number(figures.enlargement, 2);
   const from = format.distance(figures.crispFrom);
@@ -112,7 +108,7 @@ export const largestWords = (largest: Largest, format: Format): string =>
   largest === 'any' ? 'any size' : format.size(largest);
 
 /** Where people stand by the rule in force. */
-export function standingWords(rules: SizingRules, format: Format): string {
+export function standingWords(rules: SizeRules, format: Format): string {
   if (rules.standing === 'hand') return 'in the hand';
   return rules.standing === 'fixed'
     ? `at ${format.distance(rules.standingFixedMm)}`

@@ -2,9 +2,9 @@ import { getMaster } from '@/data';
 import type { Master } from '@/data';
 import { runAtOnce, storePaths } from '@/engine';
 import type { LookWork, MasterColour } from '@/engine';
-import { colourOf } from '../jobs/master';
-import { studio } from '../running/open';
-import type { Studio } from '../running/open';
+import { colourOf } from '../jobs/picture';
+import { studio } from '../open/open';
+import type { Studio } from '../running/studio';
 import { decimal, defineInput, whole } from '../wayIn/input';
 
 /** Most pixels of a print, of the screen it covers, and of one window, along an edge. */

@@ -4,7 +4,7 @@ import type { TargetId } from '@/core/prepare';
 import { runAtOnce, storePaths } from '@/engine';
 import { choice, defineInput, text, whole } from '../wayIn/input';
 import { colourKept } from './looks';
-import { studio } from '../running/open';
+import { studio } from '../open/open';
 import { targetFor } from '../reads/targets';
 
 /** Most pixels of the picture that one patch may be made of. */

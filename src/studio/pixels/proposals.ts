@@ -3,7 +3,7 @@ import type { PieceTest } from '@/core/prepare';
 import { getMaster } from '@/data';
 import { runAtOnce, storePaths } from '@/engine';
 import { decimal, defineInput } from '../wayIn/input';
-import { studio } from '../running/open';
+import { studio } from '../open/open';
 
 const share = (title: string) => decimal(title, { above: 0, max: 1 });
 const asked = defineInput({ width: share('Width'), height: share('Height') });

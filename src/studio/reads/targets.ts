@@ -4,7 +4,7 @@ import type { TargetId } from '@/core/prepare';
 import { getProfile } from '@/data';
 import { spaceTarget, storePaths } from '@/engine';
 import type { PrintTarget } from '@/engine';
-import type { Studio } from '../running/open';
+import type { Studio } from '../running/studio';
 
 /** The hash of a stored profile that a target names; null for a space of our own. */
 export const profileOf = (target: TargetId): string | null =>

@@ -8,10 +8,10 @@ import { getWork, currentMaster, newestJob, readSettings } from '@/data';
 import type { BenchSettings, JobKind, PictureFacts, Reading } from '@/data';
 import type { JobNow } from '@/engine';
 import { storePaths } from '@/engine';
-import { followedJob } from '../running/jobRuns';
+import { followedJob } from '../jobs/startJob';
 import { rowId } from '../wayIn/rowId';
-import { studio } from '../running/open';
-import type { Studio } from '../running/open';
+import { studio } from '../open/open';
+import type { Studio } from '../running/studio';
 
 /** A master as the stations show it. */
 export interface MasterView {

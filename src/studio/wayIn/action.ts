@@ -3,8 +3,9 @@ import { Refused, noteUndo, readSettings } from '@/data';
 import type { BenchSettings, UndoStep, Writing } from '@/data';
 import { faultWords } from '../words/faults';
 import type { Input } from './input';
-import { now, studio } from '../running/open';
-import type { Studio } from '../running/open';
+import { studio } from '../open/open';
+import { now } from '../running/studio';
+import type { Studio } from '../running/studio';
 
 /** What an action tells the form: done, or a sentence and sentences by field. */
 export type ActionResult<T = unknown> =

@@ -5,8 +5,8 @@ import { getWork } from '@/data';
 import { Cancelled, FileRefusal, MAX_BYTES, receive } from '@/engine';
 import type { Received } from '@/engine';
 import { faultWords } from '../words/faults';
-import { studio } from '../running/open';
-import type { Studio } from '../running/open';
+import { studio } from '../open/open';
+import type { Studio } from '../running/studio';
 import { refusalWords } from '../words/refusalWords';
 import { rowId } from './rowId';
 

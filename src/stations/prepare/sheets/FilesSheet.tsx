@@ -27,7 +27,7 @@ import {
 import { orderPrintFiles, orderScreenCopy } from '../actions';
 import { targetChoices } from '../EndFields';
 import { PlainChoice } from '../PlainChoice';
-import type { SheetProps } from '../PrepareStation';
+import type { SheetProps } from '../sheetProps';
 import { CHECKS, checkWords } from '../words';
 import { PlanDrawing } from './PlanDrawing';
 

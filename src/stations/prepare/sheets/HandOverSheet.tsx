@@ -23,7 +23,7 @@ import { targetChoices } from '../EndFields';
 import { handOverFiles } from '../handOverActions';
 import { routeProblemWords } from '../handOverWords';
 import { PlainChoice } from '../PlainChoice';
-import type { SheetProps } from '../PrepareStation';
+import type { SheetProps } from '../sheetProps';
 import { Errands } from './Errands';
 import { RouteForm } from './RouteForm';
 

@@ -21,7 +21,7 @@ import {
 } from '@/shell';
 import { NumberRow } from '../NumberRow';
 import { PlainChoice } from '../PlainChoice';
-import type { SheetProps } from '../PrepareStation';
+import type { SheetProps } from '../sheetProps';
 import { orderProofSheet } from '../proofActions';
 import { SHEET_CHOICES, proofProblemWords, wishOf } from '../proofWish';
 import type { ProofDesk } from '../proofWish';

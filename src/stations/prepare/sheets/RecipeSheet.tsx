@@ -22,7 +22,7 @@ import {
 import { keepRecipe } from '../actions';
 import { PatchView } from '../patch/PatchView';
 import { RecipeSteps } from '../RecipeSteps';
-import type { SheetProps } from '../PrepareStation';
+import type { SheetProps } from '../sheetProps';
 import type { RecipeDesk } from '../useRecipe';
 import { CAUTIONS, limitWords } from '../words';
 

@@ -23,7 +23,7 @@ import {
   useToast,
 } from '@/shell';
 import { PlainChoice } from '../PlainChoice';
-import type { SheetProps } from '../PrepareStation';
+import type { SheetProps } from '../sheetProps';
 import { SHEET_CHOICES } from '../proofWish';
 import { orderSettingsSheet } from '../settingsActions';
 import { usualSettings } from '../settingsDesk';

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import styled from 'styled-components';
 import { WHOLE, crispFrom } from '@/core/size';
-import type { SizingRules } from '@/core/size';
+import type { SizeRules } from '@/core/size';
 import { ppi as asPpi } from '@/core/units';
 import {
   Bench,
@@ -78,7 +78,7 @@ const Overview = styled.div`
 
 const between = (value: number) => Math.max(0, Math.min(1, value));
 
-const bandOf = (factor: number, rules: SizingRules): string =>
+const bandOf = (factor: number, rules: SizeRules): string =>
   factor <= 1
     ? 'native'
     : factor <= rules.resamplerHolds

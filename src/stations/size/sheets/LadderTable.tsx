@@ -1,6 +1,6 @@
 'use client';
 import { memo, useMemo } from 'react';
-import type { SizingRules } from '@/core/size';
+import type { SizeRules } from '@/core/size';
 import { MM_PER_INCH, formatSizeFigures } from '@/core/units';
 import type { Size } from '@/core/units';
 import { DataTable, useBench, useFormat } from '@/shell';
@@ -10,7 +10,7 @@ import { adviceTone, adviceWord, bytesWords } from '../words';
 
 interface LadderTableProps {
   steps: Step[];
-  rules: SizingRules;
+  rules: SizeRules;
   picked: string | null;
   chosen: ReadonlySet<string>;
   onPick: (key: string) => void;

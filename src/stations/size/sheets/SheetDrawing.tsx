@@ -1,7 +1,7 @@
 'use client';
 import type { MatPlan } from '@/core/finish';
 import { boxesOf, sheetDrawing } from '@/core/size';
-import type { DrawnLine, FitResult, LineKind, SizingRules } from '@/core/size';
+import type { DrawnLine, FitResult, LineKind, SizeRules } from '@/core/size';
 import { Dimension, PrintOnSheet, useFormat } from '@/shell';
 import { SIGN_PLACES } from '../sheetWords';
 
@@ -31,7 +31,7 @@ export const FLOAT_GAP_MM = 10;
 
 interface SheetDrawingProps {
   fit: FitResult;
-  rules: SizingRules;
+  rules: SizeRules;
   picture: string | null;
   presented: Presented;
   mat: MatPlan | null;

@@ -5,10 +5,11 @@ import { addPrintFile, filesOf, getMaster, getRecipe, getWork } from '@/data';
 import type { PrintFile, Writing } from '@/data';
 import { fillPrintFile, keep, partOf, runInWorker, storePaths } from '@/engine';
 import type { PrintTarget, Progress } from '@/engine';
-import { colourOf, ensureWorkingCopy } from './master';
-import { now } from '../running/open';
-import type { Studio } from '../running/open';
-import { targetFor } from '../reads/targets';
+import { colourOf, ensureWorkingCopy } from '../picture';
+import { now } from '../../running/studio';
+import type { Studio } from '../../running/studio';
+import type { JobDefinition } from '../definition';
+import { targetFor } from '../../reads/targets';
 
 export interface PrintFileOrder {
   workId: number;
@@ -161,7 +162,7 @@ export async function writePrintFile(
 }
 
 /** The same as a job. */
-export async function printFileRun(
+async function printFileRun(
   open: Studio,
   order: PrintFileOrder,
   progress: Progress,
@@ -169,3 +170,8 @@ export async function printFileRun(
 ): Promise<void> {
   await writePrintFile(open, order, progress, signal);
 }
+
+export const printFile: JobDefinition<PrintFileOrder> = {
+  called: 'Writing a print file',
+  run: printFileRun,
+};

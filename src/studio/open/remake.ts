@@ -1,8 +1,8 @@
 import { access } from 'node:fs/promises';
 import { currentMasterFiles, masterReading, newestJob } from '@/data';
 import { storePaths } from '@/engine';
-import { startJob } from './jobRuns';
-import { pictureSpec } from '../jobs/master';
+import { startJob } from '../jobs/startJob';
+import { pictureSpec } from '../jobs/picture';
 import { now } from './open';
 import type { Studio } from './open';
 

@@ -1,14 +1,14 @@
 import { readdirSync } from 'node:fs';
 import sharp from 'sharp';
-import { OFFSET } from '../../../demo/profiles/profiles';
+import { OFFSET } from '../../../../demo/profiles/profiles';
 import {
   inProcess,
   SIZE,
   startRealWorkers,
   takePicture,
-} from '../../../e2e/support/inProcess';
-import type { InProcess } from '../../../e2e/support/inProcess';
-import { samplesBy } from '../../../e2e/support/master';
+} from '../../../../e2e/support/inProcess';
+import type { InProcess } from '../../../../e2e/support/inProcess';
+import { samplesBy } from '../../../../e2e/support/master';
 import { GET } from '@/app/api/print-files/[id]/route';
 import { plainRecipe, printPlan, screenPlan } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';

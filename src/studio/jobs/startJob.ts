@@ -1,51 +1,10 @@
 import { addJob, getJob, saveJob, saveResult } from '@/data';
 import type { JobRow, Writing } from '@/data';
-import type { EndedJob, JobNow, Progress } from '@/engine';
+import type { EndedJob, JobNow } from '@/engine';
+import type { Studio } from '../running/studio';
 import { faultWords } from '../words/faults';
-import { handOverRun } from '../jobs/handOver';
-import type { HandOverOrder } from '../jobs/handOver';
-import { intakeRun, readRun } from '../jobs/master';
-import type { IntakeSpec, ReadSpec } from '../jobs/master';
-import { inspectRun } from '../jobs/inspect';
-import type { InspectSpec } from '../jobs/inspect';
-import { printFileRun } from '../jobs/printFile';
-import type { PrintFileOrder } from '../jobs/printFile';
-import { sheetRun } from '../jobs/sheet';
-import type { SheetOrder } from '../jobs/sheet';
-import type { Studio } from './open';
-import { backupRun, checkRun } from '../jobs/safekeeping';
-import type { BackupSpec } from '../jobs/safekeeping';
-
-/** What each kind of job is told; plain data, kept in its row. */
-export interface JobSpecs {
-  intake: IntakeSpec;
-  read: ReadSpec;
-  inspect: InspectSpec;
-  printFile: PrintFileOrder;
-  sheet: SheetOrder;
-  handOver: HandOverOrder;
-  backup: BackupSpec;
-  check: Record<string, never>;
-}
-
-/** Does the work; may answer with what it found, and with a job that was noted to follow it. */
-type Run<Spec> = (
-  open: Studio,
-  spec: Spec,
-  progress: Progress,
-  signal: AbortSignal,
-) => Promise<{ following?: JobRow; result?: unknown } | void>;
-
-const RUNS: { [K in keyof JobSpecs]: Run<JobSpecs[K]> } = {
-  intake: intakeRun,
-  read: readRun,
-  inspect: inspectRun,
-  printFile: printFileRun,
-  sheet: sheetRun,
-  handOver: handOverRun,
-  backup: backupRun,
-  check: checkRun,
-};
+import { jobKind } from './jobKinds';
+import type { JobSpecs } from './jobKinds';
 
 /** Writes a job down; it runs once it is handed to `queueJob`, after the write. */
 export const noteJob = <K extends keyof JobSpecs>(
@@ -63,11 +22,10 @@ function inWords(error: unknown): never {
 /** Puts a noted job into the line. */
 export function queueJob(open: Studio, row: JobRow): Promise<EndedJob> {
   const { id, kind, workId, spec } = row;
-  const run = RUNS[kind] as Run<unknown>;
   return open.jobs.add(
     { id, kind, workId, state: 'queued', stage: 'waiting', share: 0, error: null },
     async (progress, signal) => {
-      const ended = await run(open, spec, progress, signal).catch(inWords);
+      const ended = await jobKind(kind).run(open, spec, progress, signal).catch(inWords);
       if (ended?.result !== undefined)
         await open.db.write((tx) => saveResult(tx, id, ended.result));
       if (ended?.following) void queueJob(open, ended.following);

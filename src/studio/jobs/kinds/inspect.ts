@@ -3,9 +3,10 @@ import { dirname } from 'node:path';
 import { masterReading, saveReading } from '@/data';
 import { inspect, partOf, settle, storePaths } from '@/engine';
 import type { Progress } from '@/engine';
-import { ensureWorkingCopy } from './master';
-import { now } from '../running/open';
-import type { Studio } from '../running/open';
+import { ensureWorkingCopy } from '../picture';
+import { now } from '../../running/studio';
+import type { Studio } from '../../running/studio';
+import type { JobDefinition } from '../definition';
 
 /** A stored file whose pixels are to be read. */
 export interface InspectSpec {
@@ -14,7 +15,7 @@ export interface InspectSpec {
 }
 
 /** Reads a master's pixels, once for each version of the reading, and keeps what was read. */
-export async function inspectRun(
+async function inspectRun(
   open: Studio,
   { sha256, workId }: InspectSpec,
   progress: Progress,
@@ -39,3 +40,8 @@ export async function inspectRun(
   if (!known)
     await open.db.write((tx) => saveReading(tx, { sha256, reading, workId, at: now() }));
 }
+
+export const inspectMaster: JobDefinition<InspectSpec> = {
+  called: 'Reading the master',
+  run: inspectRun,
+};

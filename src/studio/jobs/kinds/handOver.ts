@@ -25,8 +25,9 @@ import {
 import { Cancelled, runInWorker, storePaths } from '@/engine';
 import type { Progress } from '@/engine';
 import { nominalSize } from '@/core/size';
-import { now } from '../running/open';
-import type { Studio } from '../running/open';
+import { now } from '../../running/studio';
+import type { Studio } from '../../running/studio';
+import type { JobDefinition } from '../definition';
 
 /** Files of a work on their way to who prints them. */
 export interface HandOverOrder {
@@ -167,7 +168,7 @@ export async function handOver(
 }
 
 /** The same as a job. */
-export async function handOverRun(
+async function handOverRun(
   open: Studio,
   order: HandOverOrder,
   progress: Progress,
@@ -175,3 +176,8 @@ export async function handOverRun(
 ): Promise<void> {
   await handOver(open, order, progress, signal);
 }
+
+export const handOverFiles: JobDefinition<HandOverOrder> = {
+  called: 'Handing over files',
+  run: handOverRun,
+};

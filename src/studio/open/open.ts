@@ -1,21 +1,11 @@
 import { cutOffJobs, dataFolder, markCutOff, openDatabase, saveJob } from '@/data';
-import type { JobKind, OpenDatabase } from '@/data';
+import type { OpenDatabase } from '@/data';
 import { JobQueue, WORKERS, sweepLeftovers } from '@/engine';
+import { neededBy } from '../jobs/jobKinds';
+import type { Studio } from '../running/studio';
 
-/** The open studio: its data folder, its database, its running work. */
-export interface Studio {
-  home: string;
-  db: OpenDatabase;
-  jobs: JobQueue;
-}
-
-/** What a cut-off intake needs when it is run again: the received file. */
-const arrivalOf = ({ kind, spec }: { kind: JobKind; spec: unknown }): string[] =>
-  kind === 'intake' ? [(spec as { sha256: string }).sha256] : [];
-
-/** The archive that a cut-off backup was to write. */
-const archiveOf = ({ kind, spec }: { kind: JobKind; spec: unknown }): string[] =>
-  kind === 'backup' ? [(spec as { target: string }).target] : [];
+export { now } from '../running/studio';
+export type { Studio } from '../running/studio';
 
 function running(home: string, db: OpenDatabase): Studio {
   const jobs = new JobQueue({
@@ -31,7 +21,8 @@ export async function openStudio(home: string): Promise<Studio> {
   const db = await openDatabase(home);
   await db.write(markCutOff);
   const cutOff = await cutOffJobs(db.read);
-  await sweepLeftovers(home, new Set(cutOff.flatMap(arrivalOf)), cutOff.flatMap(archiveOf));
+  const { arrivals, archives } = neededBy(cutOff);
+  await sweepLeftovers(home, new Set(arrivals), archives);
   return running(home, db);
 }
 
@@ -47,6 +38,3 @@ export const studio = (): Promise<Studio> =>
     held.glassineStudio = undefined;
     throw error;
   }));
-
-/** This instant, ISO 8601: the clock is read here and handed down. */
-export const now = (): string => new Date().toISOString();

@@ -5,11 +5,12 @@ import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
 import { rasterPdf } from '@/documents';
 import { keep, keepBytes, partOf, runInWorker, storePaths } from '@/engine';
 import type { Progress, SheetPart, SheetWords } from '@/engine';
-import { colourOf, ensureWorkingCopy } from './master';
-import { now } from '../running/open';
-import type { Studio } from '../running/open';
+import { colourOf, ensureWorkingCopy } from '../picture';
+import { now } from '../../running/studio';
+import type { Studio } from '../../running/studio';
+import type { JobDefinition } from '../definition';
 import { aboutOf } from './printFile';
-import { targetFor } from '../reads/targets';
+import { targetFor } from '../../reads/targets';
 
 /** A sheet that was laid out: what lies where, in pixels. */
 export interface SheetOrder {
@@ -142,7 +143,7 @@ export async function writeSheetFile(
 }
 
 /** The same as a job. */
-export async function sheetRun(
+async function sheetRun(
   open: Studio,
   order: SheetOrder,
   progress: Progress,
@@ -150,3 +151,8 @@ export async function sheetRun(
 ): Promise<void> {
   await writeSheetFile(open, order, progress, signal);
 }
+
+export const sheet: JobDefinition<SheetOrder> = {
+  called: 'Writing a sheet',
+  run: sheetRun,
+};

@@ -1,0 +1,47 @@
+import type { ChainCheck } from '@/core/edition';
+import { checkLedger, dependants, referredFiles } from '@/data';
+import { runInWorker, storePaths } from '@/engine';
+import type { Progress } from '@/engine';
+import type { Studio } from '../../running/studio';
+import type { JobDefinition } from '../definition';
+
+export interface CheckResult {
+  files: number;
+  bytes: number;
+  missing: { sha256: string; what: string[] }[];
+  damaged: { sha256: string; what: string[] }[];
+  ledger: ChainCheck;
+}
+
+/** Holds every stored file against its hash, and every entry of the ledger against the one before. */
+async function checkRun(
+  open: Studio,
+  _spec: unknown,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<{ result: CheckResult }> {
+  const paths = storePaths(open.home);
+  const hashes = await referredFiles(open.db.read);
+  const files = hashes.map((sha256) => ({ sha256, path: paths.file(sha256) }));
+  const found = await runInWorker('checkStored', { files }, progress, signal);
+  const words = await dependants(open.db.read, [...found.missing, ...found.damaged]);
+  const named = (list: string[]) =>
+    list.map((sha256) => ({
+      sha256,
+      what: words.filter((w) => w.sha256 === sha256).map((w) => w.what),
+    }));
+  return {
+    result: {
+      files: files.length,
+      bytes: found.bytes,
+      missing: named(found.missing),
+      damaged: named(found.damaged),
+      ledger: await checkLedger(open.db.read),
+    },
+  };
+}
+
+export const check: JobDefinition<Record<string, never>> = {
+  called: 'Checking the stored files',
+  run: checkRun,
+};

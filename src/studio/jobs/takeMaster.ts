@@ -1,0 +1,32 @@
+import { currentMaster } from '@/data';
+import type { Master } from '@/data';
+import { readMaster, settle, storePaths } from '@/engine';
+import type { Received } from '@/engine';
+import { now } from '../running/studio';
+import type { Studio } from '../running/studio';
+import { startJob } from './startJob';
+
+/**
+ * Takes a received file as the master of a work and waits until it is taken, or `stop` ends
+ * it. Throws FileRefusal, or what else made the intake fail; then nothing is left.
+ */
+export async function takeMaster(
+  open: Studio,
+  received: Received,
+  workId: number,
+  name: string,
+  { at = now(), stop }: { at?: string; stop?: AbortSignal } = {},
+): Promise<Master> {
+  const { sha256, bytes } = received;
+  const { facts } = await readMaster(received.path, bytes);
+  await settle(received.path, storePaths(open.home).arrival(sha256));
+  const spec = { workId, sha256, bytes, name, facts, at };
+  const { id, ended } = await startJob(open, { kind: 'intake', workId, spec, at });
+  const cancel = () => open.jobs.cancel(id);
+  stop?.addEventListener('abort', cancel);
+  if (stop?.aborted) cancel();
+  const { cause } = await ended;
+  stop?.removeEventListener('abort', cancel);
+  if (cause) throw cause as Error;
+  return (await currentMaster(open.db.read, workId))!;
+}

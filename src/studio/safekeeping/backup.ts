@@ -1,0 +1,89 @@
+import { mkdir, readdir, rename, rm } from 'node:fs/promises';
+import { dirname, join, resolve } from 'node:path';
+import {
+  checkLedger,
+  dependants,
+  lastDone,
+  openDatabase,
+  readSettings,
+  referredFiles,
+  settleRestored,
+} from '@/data';
+import type { Reading } from '@/data';
+import { BadArchive, runInWorker } from '@/engine';
+import type { Manifest, Progress } from '@/engine';
+import type { BackupResult } from '../jobs/kinds/backup';
+import type { Studio } from '../running/studio';
+import { storedName } from './archiveNames';
+
+const silent = () => undefined;
+
+/** Where backups go unless a folder is set: beside the data, so better set one elsewhere. */
+export async function backupFolder(open: Studio): Promise<string> {
+  const { backupFolder: chosen } = await readSettings(open.db.read);
+  return chosen === '' ? join(open.home, 'backups') : resolve(chosen);
+}
+
+/** Name of a backup made at an instant; sorts by time. */
+export const backupName = (at: string): string =>
+  `glassine-${at.slice(0, 10)}-${at.slice(11, 19).replaceAll(':', '')}.zip`;
+
+/** When the last backup was made and what it holds; null when there is none. */
+export async function lastBackup(
+  db: Reading,
+): Promise<{ at: string; result: BackupResult } | null> {
+  const row = await lastDone(db, 'backup');
+  return row?.result ? { at: row.at, result: row.result as BackupResult } : null;
+}
+
+/**
+ * Restores a backup into an empty or new folder: every file is unpacked and held against its
+ * hash, the database opened, its ledger walked, before the folder appears under its name.
+ * Throws BadArchive; then nothing is left.
+ */
+export async function restoreBackup(
+  archive: string,
+  home: string,
+  progress: Progress = silent,
+): Promise<Manifest> {
+  const there = await readdir(home).catch(() => null);
+  if (there !== null && there.length > 0)
+    throw new BadArchive(
+      `${home} is not empty, and nothing is ever restored over something. Name a new folder.`,
+    );
+  const folder = `${resolve(home)}.restoring`;
+  await rm(folder, { recursive: true, force: true });
+  await mkdir(folder, { recursive: true });
+  try {
+    const manifest = await runInWorker(
+      'unpack',
+      { archive: resolve(archive), folder },
+      progress,
+      new AbortController().signal,
+    ).catch((error: Error) => {
+      throw new BadArchive(error.message);
+    });
+    const db = await openDatabase(folder);
+    try {
+      const names = new Set([...manifest.files.map((f) => f.name), ...manifest.leftOut]);
+      const absent = (await referredFiles(db.read)).filter(
+        (h) => !names.has(storedName(h)),
+      );
+      const [first] = await dependants(db.read, absent);
+      if (absent.length > 0) throw new BadArchive(`it lacks ${first?.what ?? absent[0]}`);
+      const ledger = await checkLedger(db.read);
+      if (!ledger.sound)
+        throw new BadArchive(`its edition ledger is broken at entry ${ledger.brokenAt}`);
+      await db.write(settleRestored);
+    } finally {
+      db.close();
+    }
+    if (there !== null) await rm(home, { recursive: true });
+    await mkdir(dirname(resolve(home)), { recursive: true });
+    await rename(folder, home);
+    return manifest;
+  } catch (error) {
+    await rm(folder, { recursive: true, force: true });
+    throw error;
+  }
+}
