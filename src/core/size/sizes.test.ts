@@ -1,5 +1,6 @@
+import { parseSize } from '../input';
 import fc from 'fast-check';
-import { parseSize, size } from '../units';
+import { size } from '../units';
 import {
   FAMILIES,
   FAMILY_IDS,

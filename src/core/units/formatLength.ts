@@ -1,7 +1,7 @@
 import { numberFormat } from './intl';
 import { toInches } from './length';
 import type { Size } from './length';
-import type { UnitMode } from './parseLength';
+import type { UnitMode } from './unitMode';
 import type { Millimetres } from './quantity';
 
 /** Thin, unbreakable space between a figure and its unit. */

@@ -1,18 +1,10 @@
 import { numberFormat } from './intl';
-import { parseNumber } from './parseNumber';
-import { minor } from './quantity';
 import type { Minor } from './quantity';
 
 /** Decimal places of a currency (ISO 4217, as the platform's Intl knows it): 2 for EUR, 0 for JPY. */
 export const currencyDigits = (currency: string): number =>
   numberFormat('en', { style: 'currency', currency }).resolvedOptions()
     .maximumFractionDigits ?? 2;
-
-/** Reads money as typed (`120`, `1.234,50`, `€ 85`); null when it is not an amount. */
-export function parseMoney(text: string, currency: string): Minor | null {
-  const value = parseNumber(text.replace(/[\p{Sc}A-Za-z]/gu, ''));
-  return value === null ? null : minor(value * 10 ** currencyDigits(currency));
-}
 
 /** An amount with its currency: `€85.00`. */
 export const formatMoney = (amount: Minor, currency: string, locale: string): string =>

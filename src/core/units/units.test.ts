@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import * as input from '../input';
 import * as u from '.';
 
 describe('quantities', () => {
@@ -37,18 +38,18 @@ describe('parseLength', () => {
     ['1,5 m', 'metric', 1500],
     ['0', 'metric', 0],
   ] as const)('reads %s in %s mode', (text, mode, expected) => {
-    expect(u.parseLength(text, mode)).toBeCloseTo(expected, 9);
+    expect(input.parseLength(text, mode)).toBeCloseTo(expected, 9);
   });
 
   it.each(['', 'wide', '12 stone', '1/0', '--3'])('refuses %p', (text) => {
-    expect(u.parseLength(text, 'metric')).toBeNull();
+    expect(input.parseLength(text, 'metric')).toBeNull();
   });
 
   it('reads back what it wrote, in either mode', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 99999 }), (tenths) => {
         const written = u.formatLength(u.mm(tenths / 10), 'metric', 'de-DE');
-        const read = u.parseLength(written, 'inch');
+        const read = input.parseLength(written, 'inch');
         expect(read).not.toBeNull();
         expect(Math.abs((read ?? 0) - tenths / 10)).toBeLessThanOrEqual(0.5);
       }),
@@ -58,11 +59,11 @@ describe('parseLength', () => {
 
 describe('money', () => {
   it('reads either decimal mark and keeps whole minor units', () => {
-    expect(u.parseMoney('1.234,50', 'EUR')).toBe(123450);
-    expect(u.parseMoney('€ 85', 'EUR')).toBe(8500);
-    expect(u.parseMoney('1,234.50', 'EUR')).toBe(123450);
-    expect(u.parseMoney('85', 'JPY')).toBe(85);
-    expect(u.parseMoney('much', 'EUR')).toBeNull();
+    expect(input.parseMoney('1.234,50', 'EUR')).toBe(123450);
+    expect(input.parseMoney('€ 85', 'EUR')).toBe(8500);
+    expect(input.parseMoney('1,234.50', 'EUR')).toBe(123450);
+    expect(input.parseMoney('85', 'JPY')).toBe(85);
+    expect(input.parseMoney('much', 'EUR')).toBeNull();
   });
   it('writes it back', () => {
     expect(u.formatMoney(u.minor(8500), 'EUR', 'en-GB')).toBe('€85.00');

@@ -4,12 +4,12 @@ import type { Aspect } from '@/core/prepare';
 import { addPrintOpinion, addRecipe, getPrintEntry } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { defineInput, optional, text, whole } from '@/studio/wayIn/input';
+import { defineForm, optional, text, whole } from '@/core/input';
 
 const aspect = (name: Aspect) =>
   optional(whole(name, { min: ASPECTS[name][0], max: ASPECTS[name][1] }));
 
-const opinion = defineInput({
+const opinion = defineForm({
   entryId: whole('Entry', { min: 1 }),
   sharpness: aspect('sharpness'),
   grain: aspect('grain'),
@@ -33,7 +33,7 @@ export async function judgePrint(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const keep = defineInput({
+const keep = defineForm({
   entryId: whole('Entry', { min: 1 }),
   name: text('Name', { max: 60 }),
 });

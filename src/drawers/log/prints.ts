@@ -15,12 +15,12 @@ import {
 } from '@/data';
 import type { EntryFilter, PrintEntry, Reading } from '@/data';
 import { rowId, studio } from '@/studio';
-import { defineInput, decimal, optional, text, whole } from '@/studio/wayIn/input';
+import { defineForm, decimal, optional, text, whole } from '@/core/input';
 import { ENTRY_KINDS } from './words';
 
 type Query = Record<string, string | undefined>;
 
-const question = defineInput({
+const question = defineForm({
   factor: optional(decimal('Enlarged', { min: 0.01, max: 100 })),
   source: optional(text('Source', { max: 40 })),
   detail: optional(decimal('Detail', { min: 0, max: 1 })),

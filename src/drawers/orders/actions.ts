@@ -3,7 +3,7 @@ import { promisedDay } from '@/core/pack';
 import { addOrder, getEdition, getPaper } from '@/data';
 import { act, refuse, rowId } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, money, text, whole } from '@/studio/wayIn/input';
+import { choice, defineForm, money, text, whole } from '@/core/input';
 
 const WORDS: Record<string, string> = {
   notFree: 'This impression has gone into another order meanwhile. Choose another.',
@@ -11,7 +11,7 @@ const WORDS: Record<string, string> = {
   noEdition: 'This edition is not there any more.',
 };
 
-const order = defineInput({
+const order = defineForm({
   item: text('Impression', { max: 80 }),
   paperId: whole('Paper', { min: 1 }),
   name: text('Name', { max: 120 }),

@@ -12,7 +12,7 @@ import {
 } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, text, whole } from '@/studio/wayIn/input';
+import { choice, defineForm, text, whole } from '@/core/input';
 import { PAPER_TITLES, paperForm } from './paperForm';
 import { PAPER_FIELDS, paperInput } from './paperInput';
 import type { PaperInput } from './paperInput';
@@ -45,7 +45,7 @@ export async function createPaper(typed: unknown): Promise<ActionResult<number>>
   );
 }
 
-const edited = defineInput({
+const edited = defineForm({
   ...PAPER_FIELDS,
   paperId: whole('Paper', { min: 1 }),
   seen: text('Form', { max: 4000 }),
@@ -71,7 +71,7 @@ export async function editPaper(typed: unknown): Promise<ActionResult<number>> {
   });
 }
 
-const made = defineInput({
+const made = defineForm({
   paperId: whole('Paper', { min: 1 }),
   discontinued: choice('Discontinued', ['yes', 'no']),
   replacementId: text('Replaced by', { min: 0, max: 15 }),
@@ -102,7 +102,7 @@ export async function discontinuePaper(typed: unknown): Promise<ActionResult<nul
   });
 }
 
-const removed = defineInput({ paperId: whole('Paper', { min: 1 }) });
+const removed = defineForm({ paperId: whole('Paper', { min: 1 }) });
 
 /** Takes a paper that nothing depends on out of the drawer. */
 export async function removePaper(typed: unknown): Promise<ActionResult<null>> {
@@ -117,7 +117,7 @@ export async function removePaper(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const list = defineInput({ list: text('List', { max: 2_000_000 }) });
+const list = defineForm({ list: text('List', { max: 2_000_000 }) });
 
 /** Takes in papers from a CSV list: all of it, or, where a line is wrong, none. */
 export async function bringPapers(typed: unknown): Promise<ActionResult<number>> {
@@ -137,7 +137,7 @@ export async function bringPapers(typed: unknown): Promise<ActionResult<number>>
   });
 }
 
-const movement = defineInput({
+const movement = defineForm({
   paperId: whole('Paper', { min: 1 }),
   pieces: whole('Sheets', { min: -10_000, max: 10_000 }),
   reason: text('Why', { max: 120 }),

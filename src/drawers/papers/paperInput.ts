@@ -1,13 +1,5 @@
-import type { ValueOf } from '@/studio/wayIn/input';
-import {
-  choice,
-  decimal,
-  defineInput,
-  length,
-  money,
-  text,
-  whole,
-} from '@/studio/wayIn/input';
+import type { ValueOf } from '@/core/input';
+import { choice, decimal, defineForm, length, money, text, whole } from '@/core/input';
 import { BASES, SURFACES } from './kinds';
 
 /** What is noted of a paper, typed by hand or brought in a list. */
@@ -28,4 +20,4 @@ export const PAPER_FIELDS = {
 };
 
 export type PaperInput = ValueOf<typeof PAPER_FIELDS>;
-export const paperInput = defineInput(PAPER_FIELDS);
+export const paperInput = defineForm(PAPER_FIELDS);

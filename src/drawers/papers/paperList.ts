@@ -1,6 +1,6 @@
 import { parse } from 'csv-parse/sync';
 import { bareCell } from '@/core/csv';
-import type { InputContext } from '@/studio/wayIn/input';
+import type { InputContext } from '@/core/input';
 import { NO_PAPER, PAPER_TITLES } from './paperForm';
 import { paperInput } from './paperInput';
 import type { PaperInput } from './paperInput';

@@ -4,9 +4,9 @@ import { isAbsolute, join } from 'node:path';
 import { saveSettings } from '@/data';
 import { act, backupFolder, backupName, refuse, startJob } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { defineInput, text } from '@/studio/wayIn/input';
+import { defineForm, text } from '@/core/input';
 
-const nothing = defineInput({});
+const nothing = defineForm({});
 
 /** Makes the folder where it is not there yet; answers in words why it cannot be used. */
 async function unusable(folder: string): Promise<string | null> {
@@ -39,7 +39,7 @@ export async function checkStore(): Promise<ActionResult<number>> {
   });
 }
 
-const place = defineInput({ folder: text('Backups go to', { min: 0, max: 4000 }) });
+const place = defineForm({ folder: text('Backups go to', { min: 0, max: 4000 }) });
 
 /** Sets the folder that backups go to; empty for one beside the data. */
 export async function setBackupFolder(typed: unknown): Promise<ActionResult<null>> {

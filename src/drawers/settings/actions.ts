@@ -2,18 +2,10 @@
 import type { BenchSettings } from '@/data';
 import { readSettings, saveSettings, storedSettings } from '@/data';
 import { act, staleForm } from '@/studio';
-import {
-  choice,
-  decimal,
-  defineInput,
-  optional,
-  percent,
-  text,
-  whole,
-} from '@/studio/wayIn/input';
+import { choice, decimal, defineForm, optional, percent, text, whole } from '@/core/input';
 import { BENCH_TITLES, benchForm } from './benchForm';
 
-const switches = defineInput({
+const switches = defineForm({
   units: optional(choice('Units', ['metric', 'inch'])),
   tone: optional(choice('Grey of the table', ['light', 'middle', 'dark'])),
 });
@@ -31,7 +23,7 @@ export async function setSwitches(typed: unknown) {
 
 const CURRENCIES = Intl.supportedValuesOf('currency');
 
-const bench = defineInput({
+const bench = defineForm({
   studio: text('Studio, as on labels and certificates', { min: 0, max: 120 }),
   currency: choice('Currency', CURRENCIES),
   locale: text('Language of figures and dates', { max: 35 }),

@@ -1,7 +1,7 @@
 'use server';
 import { undoStep } from '@/data';
 import { act } from '@/studio';
-import { defineInput, optional, whole } from '@/studio/wayIn/input';
+import { defineForm, optional, whole } from '@/core/input';
 
 const WORDS: Record<string, string> = {
   alreadyUndone: 'This was taken back already.',
@@ -9,7 +9,7 @@ const WORDS: Record<string, string> = {
   changedSince: 'It was changed again since. Change it by hand.',
 };
 
-const which = defineInput({ id: optional(whole('Step', { min: 1 })) });
+const which = defineForm({ id: optional(whole('Step', { min: 1 })) });
 
 /** Takes a step back, or the last one. Answers what it was. */
 export async function undo(typed: unknown) {

@@ -1,5 +1,5 @@
 'use client';
-import { parseLength } from '@/core/units';
+import { parseLength } from '@/core/input';
 import { Dimension, Empty, useBench, useFormat } from '@/shell';
 
 const VIEW = { width: 760, height: 600 };

@@ -3,7 +3,7 @@ import { WORK_KINDS } from '@/core/work';
 import { addWork, editRow, getWork, removeRow } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, length, money, text, whole } from '@/studio/wayIn/input';
+import { choice, defineForm, length, money, text, whole } from '@/core/input';
 import { WORK_TITLES, workForm } from './workForm';
 
 /** Larger originals than 20 m are a typing mistake. */
@@ -20,7 +20,7 @@ const FIELDS = {
   price: money('Price of the original', { min: 0, max: 1e12 }),
 };
 
-const newWork = defineInput(FIELDS);
+const newWork = defineForm(FIELDS);
 
 /** Takes a new work into the drawer; answers with its number. */
 export async function createWork(typed: unknown): Promise<ActionResult<number>> {
@@ -36,7 +36,7 @@ const WORDS: Record<string, string> = {
     'This work has a history: a master, sizes, prints or orders belong to it. Only a work that nothing depends on can be taken out.',
 };
 
-const edited = defineInput({
+const edited = defineForm({
   ...FIELDS,
   workId: whole('Work', { min: 1 }),
   seen: text('Form', { max: 4000 }),
@@ -59,7 +59,7 @@ export async function editWork(typed: unknown): Promise<ActionResult<number>> {
   });
 }
 
-const removed = defineInput({ workId: whole('Work', { min: 1 }) });
+const removed = defineForm({ workId: whole('Work', { min: 1 }) });
 
 /** Takes a work that nothing depends on out of the drawer. */
 export async function removeWork(typed: unknown): Promise<ActionResult<null>> {

@@ -1,7 +1,7 @@
 'use client';
+import { parseMoney, parseNumber } from '@/core/input';
 import { hireOrOwn } from '@/core/capture/plan';
 import type { HireInput } from '@/core/capture/plan';
-import { parseMoney, parseNumber } from '@/core/units';
 import type { Minor } from '@/core/units';
 import {
   Button,

@@ -15,21 +15,13 @@ import {
 import type { Master } from '@/data';
 import { act, noteJob, pictureKey, queueJob, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import {
-  choice,
-  decimal,
-  defineInput,
-  length,
-  optional,
-  text,
-  whole,
-} from '@/studio/wayIn/input';
+import { choice, decimal, defineForm, length, optional, text, whole } from '@/core/input';
 import { receiveNamedFile } from './intake';
 
 const workId = whole('Work', { min: 1 });
 const NO_MASTER = 'There is no master to say this of. Bring the file first.';
 
-const named = defineInput({ workId, path: text('File on this machine', { max: 4000 }) });
+const named = defineForm({ workId, path: text('File on this machine', { max: 4000 }) });
 
 /** Takes a file named on this machine as the master. */
 export async function takeNamedFile(typed: unknown): Promise<ActionResult<null>> {
@@ -68,7 +60,7 @@ function derived(master: Master, change: Partial<Derivation>): Derivation | null
   return next.corners || next.flatField ? next : null;
 }
 
-const space = defineInput({ workId, space: choice('Colour space', SPACE_IDS) });
+const space = defineForm({ workId, space: choice('Colour space', SPACE_IDS) });
 
 /** Notes which colour space an untagged master was saved in, and cuts its tiles anew. */
 export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>> {
@@ -80,7 +72,7 @@ export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>
   });
 }
 
-const ofWork = defineInput({ workId });
+const ofWork = defineForm({ workId });
 
 /** Takes the crop that the reading proposes; the file stays as it is. */
 export async function acceptCrop(typed: unknown): Promise<ActionResult<null>> {
@@ -149,7 +141,7 @@ export async function dropFlatField(typed: unknown): Promise<ActionResult<null>>
 }
 
 const place = (title: string) => decimal(title, { min: 0, max: 1e6 });
-const speck = defineInput({
+const speck = defineForm({
   workId,
   x: place('Place across'),
   y: place('Place down'),
@@ -168,7 +160,7 @@ export async function judgeSpeck(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const signature = defineInput({
+const signature = defineForm({
   workId,
   present: choice('Signature', ['inPicture', 'absent', 'removed']),
 });
@@ -182,7 +174,7 @@ export async function noteSignature(typed: unknown): Promise<ActionResult<null>>
 }
 
 const side = (title: string) => length(title, { min: 10, max: 20000 });
-const wish = defineInput({
+const wish = defineForm({
   workId,
   width: side('Print, width'),
   height: side('Print, height'),

@@ -6,13 +6,13 @@ import type { ActionResult } from '@/studio';
 import {
   choice,
   decimal,
-  defineInput,
+  defineForm,
   length,
   money,
   optional,
   text,
   whole,
-} from '@/studio/wayIn/input';
+} from '@/core/input';
 import { DEVICE_FIELDS } from './deviceForm';
 
 const FIELDS = {
@@ -43,7 +43,7 @@ function lacking(device: Typed): ActionResult<never> | null {
   return null;
 }
 
-const made = defineInput(FIELDS);
+const made = defineForm(FIELDS);
 
 /** Puts a device on the list. */
 export async function createDevice(typed: unknown): Promise<ActionResult<number>> {
@@ -53,7 +53,7 @@ export async function createDevice(typed: unknown): Promise<ActionResult<number>
   });
 }
 
-const edited = defineInput({ ...FIELDS, deviceId: whole('Device', { min: 1 }) });
+const edited = defineForm({ ...FIELDS, deviceId: whole('Device', { min: 1 }) });
 
 /** Changes a device. */
 export async function editDevice(typed: unknown): Promise<ActionResult<number>> {
@@ -69,7 +69,7 @@ export async function editDevice(typed: unknown): Promise<ActionResult<number>> 
   });
 }
 
-const removed = defineInput({ deviceId: whole('Device', { min: 1 }) });
+const removed = defineForm({ deviceId: whole('Device', { min: 1 }) });
 
 /** Takes a device off the list. */
 export async function removeDevice(typed: unknown): Promise<ActionResult<null>> {
@@ -84,7 +84,7 @@ export async function removeDevice(typed: unknown): Promise<ActionResult<null>> 
   );
 }
 
-const hire = defineInput({
+const hire = defineForm({
   feePerWork: money('Fee for a work', { min: 0, max: 1e8 }),
   equipment: money('Own equipment', { min: 0, max: 1e9 }),
   hoursPerWork: decimal('Own hours for a work', { min: 0, max: 100 }, 'h'),

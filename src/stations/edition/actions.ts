@@ -9,10 +9,10 @@ import {
 } from '@/data';
 import { act, refuse, studio } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, optional, text, whole } from '@/studio/wayIn/input';
+import { choice, defineForm, optional, text, whole } from '@/core/input';
 import { EDITION_WORDS, checkWords, movedOnWords } from './words';
 
-const declaration = defineInput({
+const declaration = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKey: text('Size', { max: 40 }),
   kind: choice('Kind', ['limited', 'open']),
@@ -41,7 +41,7 @@ export async function declare(typed: unknown): Promise<ActionResult<null>> {
     : result;
 }
 
-const assignment = defineInput({
+const assignment = defineForm({
   editionId: whole('Edition', { min: 1 }),
   sizeKey: text('Size', { max: 40 }),
   series: choice('Series', ['number', 'ap']),
@@ -75,7 +75,7 @@ export async function assign(typed: unknown): Promise<ActionResult<string>> {
   );
 }
 
-const spoiling = defineInput({
+const spoiling = defineForm({
   editionId: whole('Edition', { min: 1 }),
   series: choice('Series', ['number', 'ap']),
   number: whole('Number', { min: 1 }),

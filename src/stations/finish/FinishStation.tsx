@@ -1,5 +1,5 @@
 'use client';
-import { parseLength } from '@/core/units';
+import { parseLength } from '@/core/input';
 import {
   Bench,
   Button,

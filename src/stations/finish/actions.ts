@@ -2,13 +2,13 @@
 import { addFinish, currentMaster } from '@/data';
 import { act, offeredRung, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, length, text, whole } from '@/studio/wayIn/input';
+import { choice, defineForm, length, text, whole } from '@/core/input';
 import { planFinish } from './plan';
 
 const off = (title: string) => length(title, { min: 0, max: 50 });
 const border = (title: string) => length(title, { min: 0, max: 600 });
 
-const finish = defineInput({
+const finish = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKey: text('Size', { max: 40 }),
   style: choice('Opening', ['overlap', 'reveal']),

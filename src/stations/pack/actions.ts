@@ -11,7 +11,7 @@ import type { Order, Writing } from '@/data';
 import { simulatedScales } from '@/standins';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, decimal, defineInput, optional, text } from '@/studio/wayIn/input';
+import { choice, decimal, defineForm, optional, text } from '@/core/input';
 import { laidParts, reckonParcel } from './parcel';
 import { handOver, sealOrder } from './sealOrder';
 import { USUAL_PIECES, USUAL_STOCK } from './usualStock';
@@ -25,7 +25,7 @@ const WORDS: Record<string, string> = {
 };
 
 const number = text('Order', { max: 12 });
-const tickInput = defineInput({
+const tickInput = defineForm({
   order: number,
   line: text('Line', { max: 20 }),
   count: choice('Count', ['first', 'second']),
@@ -52,7 +52,7 @@ export async function tickLine(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const weighInput = defineInput({
+const weighInput = defineForm({
   order: number,
   grams: optional(decimal('On the scales', { above: 0, max: 100_000 }, 'g')),
 });
@@ -77,7 +77,7 @@ export async function weigh(typed: unknown): Promise<ActionResult<number>> {
   });
 }
 
-const sealInput = defineInput({
+const sealInput = defineForm({
   order: number,
   carrier: text('Carrier', { max: 60 }),
   service: text('Service', { max: 60 }),
@@ -107,7 +107,7 @@ export async function seal(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const shipInput = defineInput({ order: number });
+const shipInput = defineForm({ order: number });
 
 /** Marks a sealed order as handed over. */
 export async function ship(typed: unknown): Promise<ActionResult<null>> {
@@ -117,7 +117,7 @@ export async function ship(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const stockInput = defineInput({});
+const stockInput = defineForm({});
 
 /** Lays in the usual packing material, five pieces of each, where it is not there yet. */
 export async function layInStock(typed: unknown): Promise<ActionResult<null>> {

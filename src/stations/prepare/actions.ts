@@ -21,11 +21,11 @@ import {
   targetFor,
 } from '@/studio';
 import type { ActionResult, ActionTools, PrintFileOrder } from '@/studio';
-import { defineInput, json, optional, text, whole } from '@/studio/wayIn/input';
+import { defineForm, json, optional, text, whole } from '@/core/input';
 import { RECIPE, recipeRefusal } from './recipeInput';
 import { sourceOf } from './sourceOf';
 
-const order = defineInput({
+const order = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKeys: json<string[]>('Sizes', {
     type: 'array',
@@ -120,7 +120,7 @@ export async function orderPrintFiles(typed: unknown): Promise<ActionResult<numb
   });
 }
 
-const copy = defineInput({
+const copy = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKey: text('Size', { max: 60 }),
   recipe: RECIPE,
@@ -175,7 +175,7 @@ export async function orderScreenCopy(typed: unknown): Promise<ActionResult<numb
   });
 }
 
-const keep = defineInput({
+const keep = defineForm({
   name: text('Name', { max: 60 }),
   remarks: text('What it is for', { min: 0, max: 500 }),
   recipe: RECIPE,

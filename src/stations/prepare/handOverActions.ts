@@ -13,9 +13,9 @@ import {
 import { TIDEWRACK } from '@/standins';
 import { act, dropFolder, folderRefusal, refuse, startJob } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineInput, json, text, whole } from '@/studio/wayIn/input';
+import { choice, defineForm, json, text, whole } from '@/core/input';
 
-const route = defineInput({
+const route = defineForm({
   name: text('Name', { max: 60 }),
   folder: text('Drop folder', { min: 0, max: 400 }),
   leastPpi: whole('Least resolution', { min: 72, max: 720 }),
@@ -61,7 +61,7 @@ interface Item {
   remarks: string;
 }
 
-const hand = defineInput({
+const hand = defineForm({
   workId: whole('Work', { min: 1 }),
   routeId: whole('Route', { min: 1 }),
   items: json<Item[]>('Files', {
@@ -105,7 +105,7 @@ export async function handOverFiles(typed: unknown): Promise<ActionResult<number
   });
 }
 
-const ask = defineInput({ errandId: whole('Errand', { min: 1 }) });
+const ask = defineForm({ errandId: whole('Errand', { min: 1 }) });
 
 /** Asks the lab what became of an errand, and notes the answer. */
 export async function askLab(typed: unknown): Promise<ActionResult<string>> {

@@ -1,7 +1,7 @@
 'use server';
 import { act, refuse, startJob } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { defineInput, json, optional, whole } from '@/studio/wayIn/input';
+import { defineForm, json, optional, whole } from '@/core/input';
 import { proofOrder } from './proofOrder';
 import type { ProofDesk } from './proofWish';
 import { RECIPE, recipeRefusal } from './recipeInput';
@@ -44,7 +44,7 @@ const DESK = json<ProofDesk>('Proof sheet', {
   },
 });
 
-const order = defineInput({
+const order = defineForm({
   workId: whole('Work', { min: 1 }),
   recipe: RECIPE,
   recipeId: optional(whole('Recipe', { min: 1 })),

@@ -7,7 +7,7 @@ import {
   outOfLimits,
 } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
-import { json } from '@/studio/wayIn/input';
+import { json } from '@/core/input';
 import { limitWords, nameProblemWords } from './words';
 
 const numbers = (...names: string[]) =>

@@ -12,7 +12,7 @@ import { formatDay, mm, pixelsFor } from '@/core/units';
 import { MOST_CHOICES, papersToPrintOn } from '@/data';
 import { act, offeredRung, refuse, startJob, targetFor } from '@/studio';
 import type { ActionResult, SheetOrder } from '@/studio';
-import { defineInput, json, text, whole } from '@/studio/wayIn/input';
+import { defineForm, json, text, whole } from '@/core/input';
 import { SHEET_CHOICES } from './proofWish';
 import { RECIPE, recipeRefusal } from './recipeInput';
 import type { SettingsDesk } from './settingsDesk';
@@ -50,7 +50,7 @@ const DESK = json<SettingsDesk>('Settings sheet', {
   },
 });
 
-const order = defineInput({
+const order = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKey: text('Size', { max: 60 }),
   recipe: RECIPE,

@@ -1,20 +1,12 @@
 import { costOfImpression, priceForMargin, saleAt } from '@/core/price';
 import { minor } from '@/core/units';
 import type { ActionResult } from '@/studio/wayIn/action';
-import {
-  choice,
-  decimal,
-  defineInput,
-  money,
-  percent,
-  text,
-  whole,
-} from '@/studio/wayIn/input';
+import { choice, decimal, defineForm, money, percent, text, whole } from '@/core/input';
 
 const MOST = 1e10;
 
 /** One input for the price: the parts of an impression, the channel's fees, the margin. */
-export const priceInput = defineInput({
+export const priceInput = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKey: text('Size', { max: 40 }),
   printing: money('Printing', { min: 0, max: MOST }),

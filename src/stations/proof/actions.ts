@@ -3,9 +3,9 @@ import { nextRound, openRound } from '@/core/proof';
 import { addProofReturn, addProofRound, getPaper, printFilesOf, proofsOf } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, day, defineInput, money, text, whole } from '@/studio/wayIn/input';
+import { choice, day, defineForm, money, text, whole } from '@/core/input';
 
-const send = defineInput({
+const send = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKey: text('Size', { max: 40 }),
   paperId: whole('Paper', { min: 1 }),
@@ -47,7 +47,7 @@ export async function sendProof(typed: unknown): Promise<ActionResult<number>> {
   });
 }
 
-const back = defineInput({
+const back = defineForm({
   workId: whole('Work', { min: 1 }),
   roundId: whole('Round', { min: 1 }),
   seen: text('What was seen', { max: 1000 }),

@@ -5,14 +5,14 @@ import { addSizeEvent, currentMaster, sizeStands } from '@/data';
 import type { SizeEvent, UndoStep } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { defineInput, text, whole } from '@/studio/wayIn/input';
+import { defineForm, text, whole } from '@/core/input';
 import { layoutOf } from './layoutForm';
 import { LAYOUT_FIELDS } from './layoutInput';
 
 const MOST_SIZES = 200;
 const sizeKeys = text('Size', { max: 60 * MOST_SIZES });
 
-const offer = defineInput({
+const offer = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKey: sizeKeys,
   ...LAYOUT_FIELDS,
@@ -95,7 +95,7 @@ export async function offerSize(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const withdraw = defineInput({
+const withdraw = defineForm({
   workId: whole('Work', { min: 1 }),
   sizeKey: sizeKeys,
   reason: text('Reason', { max: 200 }),

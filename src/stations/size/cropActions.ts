@@ -4,13 +4,13 @@ import { addCropChoice, addKeptArea, currentMaster, cropChoicesNow } from '@/dat
 import type { Reading, Writing } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { decimal, defineInput, text, whole } from '@/studio/wayIn/input';
+import { decimal, defineForm, text, whole } from '@/core/input';
 
 const workId = whole('Work', { min: 1 });
 const RATIO = /^1:√2$|^\d{1,2}:\d{1,2}$|^1:\d+\.\d{3}$/;
 const ratio = text('Ratio', { max: 12 });
 
-const crop = defineInput({
+const crop = defineForm({
   workId,
   ratio,
   x: decimal('Middle across', { min: 0, max: 1 }),
@@ -57,7 +57,7 @@ export async function keepCrop(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const drop = defineInput({ workId, ratio });
+const drop = defineForm({ workId, ratio });
 
 /** Gives the crop of a ratio up: the middle, as large as it can be, again. */
 export async function dropCrop(typed: unknown): Promise<ActionResult<null>> {
@@ -75,7 +75,7 @@ export async function dropCrop(typed: unknown): Promise<ActionResult<null>> {
 }
 
 const share = (title: string, min = 0) => decimal(title, { min, max: 1 });
-const area = defineInput({
+const area = defineForm({
   workId,
   left: share('From the left'),
   top: share('From the top'),
@@ -93,7 +93,7 @@ export async function keepArea(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const free = defineInput({ workId });
+const free = defineForm({ workId });
 
 /** Nothing is marked any more. */
 export async function freeArea(typed: unknown): Promise<ActionResult<null>> {

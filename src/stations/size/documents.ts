@@ -17,7 +17,7 @@ import type { DrawingContent } from '@/documents';
 import { storePaths } from '@/engine';
 import { loadWorkPage, now, offeredRungs, studio } from '@/studio';
 import type { WorkPage } from '@/studio';
-import { choice, defineInput, text } from '@/studio/wayIn/input';
+import { choice, defineForm, text } from '@/core/input';
 import { slug } from '@/core/prepare';
 import { layoutOf } from './layoutForm';
 import { LAYOUT_FIELDS } from './layoutInput';
@@ -28,7 +28,7 @@ const CHAIN_MM = 8;
 /** Room beside the drawing for its measures and marks, mm. */
 const AROUND = { above: 34, right: 34, below: 12, left: 12 };
 
-const asked = defineInput({
+const asked = defineForm({
   size: text('Size', { max: 60 }),
   form: choice('Form', ['pdf', 'a4', 'letter', 'svg']),
   ...LAYOUT_FIELDS,

@@ -1,4 +1,4 @@
-import { choice, length, optional } from '@/studio/wayIn/input';
+import { choice, length, optional } from '@/core/input';
 import { LAYOUT_LIMITS } from './layoutForm';
 
 const border = (title: string) => length(title, { min: 0, max: LAYOUT_LIMITS.border });

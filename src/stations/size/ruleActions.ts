@@ -1,12 +1,12 @@
 'use server';
 import { nominalSize, ownSizeFault, ownSizeKey } from '@/core/size';
-import { formatLength, parseSize } from '@/core/units';
+import { formatLength } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import { saveSettings, storedSettings } from '@/data';
 import type { BenchSettings } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { choice, decimal, defineInput, length, text } from '@/studio/wayIn/input';
+import { choice, decimal, defineForm, length, text, parseSize } from '@/core/input';
 import { OWN_SIZE_WORDS } from './words';
 
 /** Keeps settings of the studio, as a step that can be taken back. */
@@ -22,7 +22,7 @@ async function keepSettings(
   });
 }
 
-const own = defineInput({ size: text('Own size', { max: 40 }) });
+const own = defineForm({ size: text('Own size', { max: 40 }) });
 
 /** Adds a size of the studio's own to every ladder. Answers its key. */
 export async function addOwnSize(typed: unknown): Promise<ActionResult<string>> {
@@ -47,7 +47,7 @@ export async function addOwnSize(typed: unknown): Promise<ActionResult<string>> 
   });
 }
 
-const remove = defineInput({ key: text('Own size', { max: 60 }) });
+const remove = defineForm({ key: text('Own size', { max: 60 }) });
 
 /** Takes an own size off the ladders; where it is on offer, it stays so. */
 export async function removeOwnSize(typed: unknown): Promise<ActionResult<null>> {
@@ -61,7 +61,7 @@ export async function removeOwnSize(typed: unknown): Promise<ActionResult<null>>
   });
 }
 
-const standing = defineInput({
+const standing = defineForm({
   standing: choice('Where people stand', ['diagonal', 'fixed', 'hand']),
   standingFactor: decimal('Standing distance', { min: 0.5, max: 3 }, '×'),
   standingFixedMm: length('Standing distance', { min: 300, max: 30_000 }),

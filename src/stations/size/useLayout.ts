@@ -1,9 +1,10 @@
 'use client';
+import { parseLength } from '@/core/input';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { plainLayout } from '@/core/size';
 import type { Fit, Layout, Place } from '@/core/size';
-import { mm, parseLength } from '@/core/units';
+import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import { keepInTab, keptInTab, useBench, useFormat } from '@/shell';
 import type { Form, TypedValues } from '@/shell';

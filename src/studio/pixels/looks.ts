@@ -5,7 +5,7 @@ import type { LookWork, MasterColour } from '@/engine';
 import { colourOf } from '../jobs/picture';
 import { studio } from '../open/open';
 import type { Studio } from '../running/studio';
-import { decimal, defineInput, whole } from '../wayIn/input';
+import { decimal, defineForm, whole } from '@/core/input';
 
 /** Most pixels of a print, of the screen it covers, and of one window, along an edge. */
 const MOST_PRINT = 120_000;
@@ -17,7 +17,7 @@ const share = (title: string) => decimal(title, { min: 0, max: 1 });
 const edge = (title: string, max: number) => whole(title, { min: 1, max });
 
 /** What is asked of a look: part of the picture, print, screen and window. */
-const look = defineInput({
+const look = defineForm({
   left: share('From the left'),
   top: share('From the top'),
   width: share('Width'),

@@ -2,7 +2,7 @@ import { getMaster } from '@/data';
 import { INTENTS } from '@/core/prepare';
 import type { TargetId } from '@/core/prepare';
 import { runAtOnce, storePaths } from '@/engine';
-import { choice, defineInput, text, whole } from '../wayIn/input';
+import { choice, defineForm, text, whole } from '@/core/input';
 import { colourKept } from './looks';
 import { studio } from '../open/open';
 import { targetFor } from '../reads/targets';
@@ -13,13 +13,13 @@ const MOST_EDGE = 100_000;
 
 const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 const edge = (title: string) => whole(title, { min: 0, max: MOST_EDGE });
-const part = defineInput({
+const part = defineForm({
   left: edge('Left'),
   top: edge('Top'),
   right: edge('Right'),
   bottom: edge('Bottom'),
 });
-const colours = defineInput({
+const colours = defineForm({
   target: text('Target', { min: 0, max: 80 }),
   intent: choice('Intent', INTENTS),
   blackPoint: choice('Black point', ['yes', 'no']),

@@ -2,11 +2,11 @@ import { proposePieces } from '@/core/prepare';
 import type { PieceTest } from '@/core/prepare';
 import { getMaster } from '@/data';
 import { runAtOnce, storePaths } from '@/engine';
-import { decimal, defineInput } from '../wayIn/input';
+import { decimal, defineForm } from '@/core/input';
 import { studio } from '../open/open';
 
 const share = (title: string) => decimal(title, { above: 0, max: 1 });
-const asked = defineInput({ width: share('Width'), height: share('Height') });
+const asked = defineForm({ width: share('Width'), height: share('Height') });
 const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 
 /** A proposed piece: its middle, as shares of the picture, what it tests and the figure for it. */

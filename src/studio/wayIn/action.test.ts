@@ -2,7 +2,7 @@ import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { Refused, addLogLine, saveSettings } from '@/data';
 import { act, refuse } from './action';
-import { defineInput, text, whole } from './input';
+import { defineForm, text, whole } from '@/core/input';
 import { rowId } from './rowId';
 
 const revalidatePath = jest.fn();
@@ -17,7 +17,7 @@ beforeAll(async () => {
 afterAll(() => here.end());
 beforeEach(() => revalidatePath.mockClear());
 
-const input = defineInput({
+const input = defineForm({
   name: text('Name'),
   count: whole('Count', { min: 0, max: 9 }),
 });

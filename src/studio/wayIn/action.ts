@@ -2,10 +2,11 @@ import { revalidatePath } from 'next/cache';
 import { Refused, noteUndo, readSettings } from '@/data';
 import type { BenchSettings, UndoStep, Writing } from '@/data';
 import { faultWords } from '../words/faults';
-import type { Input } from './input';
+import type { FormDefinition } from '@/core/input';
 import { studio } from '../open/open';
 import { now } from '../running/studio';
 import type { Studio } from '../running/studio';
+import { readAtTheDoor } from './validate';
 
 /** What an action tells the form: done, or a sentence and sentences by field. */
 export type ActionResult<T = unknown> =
@@ -64,14 +65,14 @@ async function wholly<T>(open: Studio, work: (tx: Writing) => Promise<T>): Promi
  * into the room's words, and makes the views read again.
  */
 export async function act<T, R>(
-  input: Input<T>,
+  form: FormDefinition<T>,
   typed: unknown,
   words: Record<string, string>,
   run: (value: T, tools: ActionTools) => Promise<R | ActionResult<never>>,
 ): Promise<ActionResult<R>> {
   const open = await studio();
   const settings = await readSettings(open.db.read);
-  const read = input.read(typed, settings);
+  const read = readAtTheDoor(form, typed, settings);
   if (!read.ok)
     return refuse(Object.values(read.fields)[0] ?? 'Nothing was given.', read.fields);
   const at = now();

@@ -1,8 +1,9 @@
 'use client';
+import { parseLength, parseNumber } from '@/core/input';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { mediumCautions, planCapture } from '@/core/capture/plan';
-import { parseLength, parseNumber, size } from '@/core/units';
+import { size } from '@/core/units';
 import {
   Bench,
   Button,

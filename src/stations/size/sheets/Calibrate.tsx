@@ -1,4 +1,5 @@
 'use client';
+import { parseLength } from '@/core/input';
 import { useState } from 'react';
 import styled from 'styled-components';
 import {
@@ -9,7 +10,6 @@ import {
   screenPpi,
   screenScale,
 } from '@/core/size';
-import { parseLength } from '@/core/units';
 import { Button, Problem, Small, TableHead, useBench, useFormat } from '@/shell';
 import type { ScreenDesk } from '../screen';
 

@@ -1,8 +1,8 @@
 'use client';
+import { parseLength } from '@/core/input';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Standing } from '@/core/size';
-import { parseLength } from '@/core/units';
 import { Button, Problem, Small, Strips, useAction, useBench, useFormat } from '@/shell';
 import { keepStanding } from '../ruleActions';
 import type { Sizing } from '../useSizing';

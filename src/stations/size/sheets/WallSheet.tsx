@@ -1,7 +1,8 @@
 'use client';
+import { parseLength } from '@/core/input';
 import { useCallback, useMemo, useState } from 'react';
 import { angularScale, stepFrom, subtends } from '@/core/size';
-import { mm, parseLength } from '@/core/units';
+import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import {
   Bench,

@@ -1,9 +1,6 @@
-import { MM_PER_INCH } from './length';
+import { MM_PER_INCH, mm } from '../units';
+import type { Millimetres, SizeUnit, UnitMode } from '../units';
 import { parseNumber } from './parseNumber';
-import { mm } from './quantity';
-import type { Millimetres } from './quantity';
-
-export type UnitMode = 'metric' | 'inch';
 
 const FACTORS: Record<string, number> = {
   mm: 1,
@@ -28,9 +25,6 @@ export function parseLength(text: string, mode: UnitMode): Millimetres | null {
   const factor = FACTORS[match[2]?.toLowerCase() ?? (mode === 'metric' ? 'mm' : 'in')];
   return value === null || factor === undefined ? null : mm(value * factor);
 }
-
-/** The units that a print size is named in. */
-export type SizeUnit = 'mm' | 'cm' | 'in';
 
 const SIZE_UNITS: Record<string, SizeUnit> = {
   mm: 'mm',

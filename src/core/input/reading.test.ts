@@ -1,16 +1,6 @@
 import fc from 'fast-check';
-import {
-  THIN,
-  currencyDigits,
-  formatAmount,
-  formatDay,
-  formatNumber,
-  mm,
-  minor,
-  parseLength,
-  parseMoney,
-  parseNumber,
-} from '.';
+import { THIN, currencyDigits, formatAmount, formatDay, formatNumber, mm, minor } from '../units';
+import { parseLength, parseMoney, parseNumber } from '.';
 
 it.each([
   ['1234.5', 1234.5],

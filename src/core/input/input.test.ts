@@ -2,7 +2,7 @@ import {
   choice,
   day,
   decimal,
-  defineInput,
+  defineForm,
   length,
   money,
   optional,
@@ -13,7 +13,7 @@ import {
 import type { InputContext } from '.';
 
 const context: InputContext = { units: 'metric', currency: 'EUR', locale: 'en-GB' };
-const input = defineInput({
+const input = defineForm({
   title: text('Title', { max: 10 }),
   kind: choice('Kind', ['painting', 'drawing']),
   width: length('Width', { above: 0, max: 20000 }),

@@ -1,16 +1,11 @@
-import {
-  THIN,
-  formatLength,
-  formatMoney,
-  mm,
-  minor,
-  parseLength,
-  parseMoney,
-  parseNumber,
-} from '@/core/units';
-import type { Millimetres, Minor, UnitMode } from '@/core/units';
+import { THIN, formatLength, formatMoney, minor, mm } from '../units';
+import type { Millimetres, Minor, UnitMode } from '../units';
+import { isDay } from './isDay';
+import { parseLength } from './parseLength';
+import { parseMoney } from './parseMoney';
+import { parseNumber } from './parseNumber';
 
-/** How the reader's bench is set, as far as reading input needs it. */
+/** How the reader's bench is set, as far as reading needs it. */
 export interface InputContext {
   units: UnitMode;
   currency: string;
@@ -123,7 +118,7 @@ export const percent = (title: string, range: Range): Field<number> => {
 export const day = (title: string): Field<string> => ({
   title,
   schema: { type: 'string', format: 'date' },
-  read: (typed) => typed.trim(),
+  read: (typed) => (isDay(typed.trim()) ? typed.trim() : null),
   example: 'a day such as 2026-11-23',
   say: String,
 });

@@ -1,0 +1,124 @@
+import type { Field, InputContext } from './fields';
+
+type Fields = Record<string, Field<unknown>>;
+export type ValueOf<F extends Fields> = {
+  [K in keyof F]: F[K] extends Field<infer T> ? T : never;
+};
+
+/** What was typed, by field name. */
+export type Typed = Record<string, string>;
+
+export type ReadResult<T> =
+  { ok: true; value: T } | { ok: false; fields: Record<string, string> };
+
+/**
+ * One form: its fields with their titles, limits, examples and sentences. The page reads it
+ * while one types, the action reads it again, and the way in holds the values against `schema`.
+ */
+export interface FormDefinition<T> {
+  fields: Record<keyof T & string, Field<unknown>>;
+  /** JSON Schema of the values. */
+  schema: object;
+  /** Typed text as values with their units; or a sentence for each field that is not right. */
+  read(typed: unknown, context: InputContext): ReadResult<T>;
+}
+
+const unreadable = (field: Field<unknown>, typed: string) =>
+  typed.trim() === ''
+    ? `${field.title}: is empty. Give ${field.example}.`
+    : `${field.title}: “${typed}” cannot be read. Give ${field.example}.`;
+
+interface Limits {
+  type?: string;
+  minimum?: number;
+  exclusiveMinimum?: number;
+  maximum?: number;
+  minLength?: number;
+  maxLength?: number;
+  enum?: unknown[];
+}
+
+function numberFault(field: Field<unknown>, value: number, c: InputContext): string | null {
+  const limits = field.schema as Limits;
+  const too = (much: string, must: string, limit: number) =>
+    `${field.title}: ${field.say(value, c)} is too ${much}. It must be ${must.replace('#', field.say(limit, c))}.`;
+  if (limits.minimum !== undefined && value < limits.minimum)
+    return too('little', '# or more', limits.minimum);
+  if (limits.exclusiveMinimum !== undefined && value <= limits.exclusiveMinimum)
+    return too('little', 'more than #', limits.exclusiveMinimum);
+  if (limits.maximum !== undefined && value > limits.maximum)
+    return too('much', '# or less', limits.maximum);
+  const broken = limits.type === 'integer' && !Number.isInteger(value);
+  return broken || !Number.isFinite(value)
+    ? `${field.title}: ${field.say(value, c)} is not right. Give ${field.example}.`
+    : null;
+}
+
+function textFault(field: Field<unknown>, value: string): string | null {
+  const { minLength = 0, maxLength = Infinity, enum: of } = field.schema as Limits;
+  if (of && !of.includes(value))
+    return `${field.title}: “${value}” is not one of ${field.example}.`;
+  // Characters as people count them, which is how JSON Schema counts them, too.
+  const length = [...value].length;
+  if (length < minLength) return `${field.title}: is empty. Give ${field.example}.`;
+  return length > maxLength
+    ? `${field.title}: is longer than ${maxLength} characters. Shorten it.`
+    : null;
+}
+
+/** Why a value that was read does not do; null when it does. */
+const faultOf = (field: Field<unknown>, value: unknown, c: InputContext): string | null =>
+  typeof value === 'number'
+    ? numberFault(field, value, c)
+    : typeof value === 'string'
+      ? textFault(field, value)
+      : null;
+
+const said = (given: unknown): string =>
+  typeof given === 'string' ? given : typeof given === 'number' ? String(given) : '';
+
+/**
+ * Defines a form. The result's type follows from its fields; errors stand by field name.
+ * @example defineForm({ width: length('Width', { above: 0 }) }).read({ width: '12in' }, c)
+ * // { ok: true, value: { width: 304.8 } }
+ */
+export function defineForm<F extends Fields>(fields: F): FormDefinition<ValueOf<F>> {
+  const names = Object.keys(fields);
+  const schemaOf = (field: Field<unknown>) =>
+    field.optional ? { anyOf: [field.schema, { type: 'null' }] } : field.schema;
+  return {
+    fields: fields as FormDefinition<ValueOf<F>>['fields'],
+    schema: {
+      type: 'object',
+      additionalProperties: false,
+      required: names,
+      properties: Object.fromEntries(names.map((n) => [n, schemaOf(fields[n]!)])),
+    },
+    read(typed, context) {
+      const raw = (typeof typed === 'object' && typed !== null ? typed : {}) as Record<
+        string,
+        unknown
+      >;
+      const values: Record<string, unknown> = {};
+      const errors: Record<string, string> = {};
+      for (const name of names) {
+        const field = fields[name]!;
+        const text = said(Object.hasOwn(raw, name) ? raw[name] : undefined);
+        if (field.optional && text.trim() === '') {
+          values[name] = null;
+          continue;
+        }
+        const value = field.read(text, context);
+        const fault =
+          value === null || value === undefined
+            ? unreadable(field, text)
+            : faultOf(field, value, context);
+        if (fault !== null) errors[name] = fault;
+        values[name] = value;
+      }
+      return Object.keys(errors).length === 0
+        ? { ok: true, value: values as ValueOf<F> }
+        : { ok: false, fields: errors };
+    },
+  };
+}

@@ -1,3 +1,0 @@
-export * from './fields';
-export * from './defineInput';
-export * from './json';
