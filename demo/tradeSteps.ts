@@ -1,4 +1,4 @@
-import { promisedDay } from '@/core/pack';
+import { promisedDay } from '@/core/order';
 import { plainRecipe, printPlan, suggestedRadius } from '@/core/prepare';
 import { SIZE_RULES, judgedNow, nominalSize, plainLayout, rung } from '@/core/size';
 import type { CropChoice, CropRect, Fit } from '@/core/size';

@@ -1,3 +1,4 @@
+import { daysUntil, promisedDay } from './order';
 import fc from 'fast-check';
 import { adviseSize, adviseTags, sampledPpi } from './capture';
 import { planMat } from './finish';
@@ -6,10 +7,8 @@ import {
   billableWeight,
   checkScales,
   choosePacking,
-  daysUntil,
   liesInside,
   parcelWeight,
-  promisedDay,
 } from './pack';
 import type { PackingMaterial } from './pack';
 import { printPlan } from './prepare';

@@ -4,6 +4,7 @@ import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { carryOver } from './carry/carryOver';
 import * as schema from './schema';
 
 export type Database = LibSQLDatabase<typeof schema>;
@@ -52,22 +53,20 @@ export async function openDatabase(home: string): Promise<OpenDatabase> {
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder: migrationsFolder() });
   let last: Promise<unknown> = Promise.resolve();
-  return {
-    read: db,
-    write(work) {
-      const turn = last.then(async () => {
-        try {
-          return await db.transaction(work);
-        } catch (error) {
-          // The driver leaves a statement open when it could not begin or commit; a connection
-          // like that refuses every later write.
-          if (isFault(error)) client.reconnect();
-          throw error;
-        }
-      });
-      last = turn.catch(() => undefined);
-      return turn;
-    },
-    close: () => client.close(),
+  const write: OpenDatabase['write'] = (work) => {
+    const turn = last.then(async () => {
+      try {
+        return await db.transaction(work);
+      } catch (error) {
+        // The driver leaves a statement open when it could not begin or commit; a connection
+        // like that refuses every later write.
+        if (isFault(error)) client.reconnect();
+        throw error;
+      }
+    });
+    last = turn.catch(() => undefined);
+    return turn;
   };
+  await carryOver(db, write);
+  return { read: db, write, close: () => client.close() };
 }

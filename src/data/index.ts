@@ -1,24 +1,51 @@
 export * from './database';
 export * from './refused';
 export * from './page';
-export * from './lists';
+export * from './register';
+export * from './names';
 export * from './log/log';
+export * from './log/printEntries';
 export * from './settings/settings';
 export * from './work/works';
+export * from './work/worksPage';
+export * from './work/countedWorks';
 export * from './capture/masters';
 export * from './capture/captures';
 export * from './running/jobs';
+export * from './running/undo';
 export * from './size/sizes';
+export * from './size/sizesOfWorks';
 export * from './prepare/printFiles';
 export * from './prepare/recipes';
 export * from './prepare/sheetFiles';
 export * from './prepare/errands';
-export * from './log/printEntries';
 export * from './paper/papers';
+export * from './paper/papersPage';
+export * from './material/materials';
+export * from './stock/stock';
 export * from './proof/proofs';
+export * from './proof/proofsPage';
 export * from './edition/editions';
+export * from './edition/editionsPage';
 export * from './price/prices';
+export * from './finish/finishes';
 export * from './order/orders';
+export * from './order/takeOrder';
+export * from './order/customers';
+export * from './order/ordersPage';
+export * from './order/lineSales';
+export * from './order/salesPage';
+export * from './parcel/bookings';
+export * from './parcel/sealing';
+export * from './parcel/documents';
+export * from './today/todayFacts';
+export * from './search/findAll';
 export * from './safekeeping/safekeeping';
-export * from './running/undo';
-export type { DocumentKind, JobKind } from './schema';
+export type {
+  DocumentKind,
+  EntryKind,
+  JobKind,
+  OrderEventKind,
+  StockOf,
+  VoidReason,
+} from './schema';

@@ -41,7 +41,7 @@ export function askedOf(query: Record<string, string | undefined>): Asked {
   };
 }
 
-export const offsetOf = ({ page }: Asked): number => (page - 1) * PAGE_LINES;
+export const offsetOf = ({ page, lines }: Asked): number => (page - 1) * lines;
 
 /** Order of a list: the asked column, then the newest first. */
 export function orderOf(asked: Asked, columns: Record<string, SQL>, usual: SQL): SQL {

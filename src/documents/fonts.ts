@@ -1,3 +1,4 @@
+import { pixelsOf } from '@/core/units';
 import { join } from 'node:path';
 import { Font } from '@react-pdf/renderer';
 
@@ -42,4 +43,4 @@ export const SERIF = ['Serif', 'SerifExt'];
 export const SANS = ['Sans', 'SansExt'];
 
 /** Millimetres in PDF points. */
-export const pt = (mm: number) => (mm * 72) / 25.4;
+export const pt = (mm: number) => pixelsOf(mm, 72);

@@ -13,8 +13,7 @@ export interface PackingSlipContent {
   order: string;
   placed: string;
   to: string[];
-  item: string;
-  itemDetail: string;
+  items: { item: string; detail: string }[];
   packed: { label: string; weight: string }[];
   total: string;
   scales: string;
@@ -62,11 +61,16 @@ export async function packingSlipPdf(c: PackingSlipContent): Promise<Buffer> {
             <Text>{c.carrier}</Text>
           </View>
         </View>
-        <Text style={styles.label}>Item</Text>
-        <Text>{c.item}</Text>
-        <Text style={[styles.kicker, { marginTop: 3, marginBottom: pt(8) }]}>
-          {c.itemDetail}
-        </Text>
+        <Text style={styles.label}>{c.items.length === 1 ? 'Item' : 'Items'}</Text>
+        {c.items.map(({ item, detail }, i) => (
+          <View key={i}>
+            <Text>{item}</Text>
+            <Text style={[styles.kicker, { marginTop: 3, marginBottom: pt(3) }]}>
+              {detail}
+            </Text>
+          </View>
+        ))}
+        <View style={{ height: pt(5) }} />
         <Text style={styles.label}>In the parcel, counted twice</Text>
         {c.packed.map((p) => (
           <View key={p.label} style={styles.row}>

@@ -9,7 +9,7 @@ export default async function LogRoute({
   searchParams: Promise<Record<string, string | undefined>>;
 }) {
   const query = await searchParams;
-  return query.sheet === 'lines' || query.impression ? (
+  return query.sheet === 'lines' || query.impression || query.order ? (
     <LogDrawer {...await loadLog(query)} />
   ) : (
     <PrintLog {...await loadPrints(query)} />

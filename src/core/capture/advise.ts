@@ -1,5 +1,5 @@
 import type { MasterFacts } from '../image';
-import { mm, ppi, toInches } from '../units';
+import { mm, ppi, toInches, mmOf } from '../units';
 import type { Ppi, Size } from '../units';
 
 /** Resolution at which the original was sampled, per axis: pixels / inches of the original. */
@@ -69,7 +69,7 @@ export function adviseSize(
     cautions.push({ code: 'proportion', percent: off * 100 });
   if (Math.min(across, down) < nativePpi) {
     const longest = Math.max(picture.width, picture.height) / nativePpi;
-    cautions.push({ code: 'small', longestMm: mm(longest * 25.4) });
+    cautions.push({ code: 'small', longestMm: mmOf(longest, 1) });
   }
   return cautions;
 }

@@ -88,9 +88,30 @@ export function nextLabel(
 export function spoil(impression: Impression | undefined): Decision<Impression> {
   if (!impression) return no('neverNumbered');
   if (impression.state === 'spoiled') return no('alreadySpoiled');
-  if (impression.state === 'sold') return no('alreadySold');
+  if (impression.state === 'sold' || impression.state === 'lost') return no('alreadySold');
   return impression.state === 'ordered' ? no('inOrder') : yes(impression);
 }
+
+const isIn = (
+  impression: Impression | undefined,
+  state: Impression['state'],
+  order: string,
+) =>
+  impression?.state === state && impression.order === order
+    ? yes(impression)
+    : no('notFree');
+
+/** May this impression be released by the order it is reserved for, or go out with it? */
+export const reservedBy = (
+  impression: Impression | undefined,
+  order: string,
+): Decision<Impression> => isIn(impression, 'ordered', order);
+
+/** May this impression be noted as come back, or lost, from the order it went out with? */
+export const soldBy = (
+  impression: Impression | undefined,
+  order: string,
+): Decision<Impression> => isIn(impression, 'sold', order);
 
 /** May this impression be reserved for an order? */
 export function reserve(impression: Impression | undefined): Decision<Impression> {

@@ -1,6 +1,11 @@
 import type { LedgerFact, Series } from './types';
 
-export type ImpressionState = 'numbered' | 'spoiled' | 'ordered' | 'sold';
+/**
+ * `numbered`: here and free. `damaged`: here, but not for sale; it is destroyed before its
+ * number is printed again. `lost`: out for good, its number is never printed again.
+ */
+export type ImpressionState =
+  'numbered' | 'spoiled' | 'ordered' | 'sold' | 'damaged' | 'lost';
 
 /** One impression as the ledger tells it. */
 export interface Impression {
@@ -11,6 +16,8 @@ export interface Impression {
   printing: number;
   /** Number of the order it is reserved for or went out with. */
   order: string | null;
+  /** The size it was printed at, as its number was given; empty where that was not said. */
+  sizeKey: string;
 }
 
 export const impressionKey = (series: Series, number: number) => `${series}:${number}`;
@@ -21,13 +28,21 @@ const NEXT_STATE: Partial<Record<LedgerFact['kind'], ImpressionState>> = {
   ordered: 'ordered',
   released: 'numbered',
   shipped: 'sold',
+  lost: 'lost',
 };
+
+const nextState = ({ kind, payload }: LedgerFact): ImpressionState | undefined =>
+  kind === 'returned'
+    ? payload.condition === 'damaged'
+      ? 'damaged'
+      : 'numbered'
+    : NEXT_STATE[kind];
 
 /** Derives the impressions of one edition from its ledger, in order of numbering. */
 export function impressionsOf(facts: Iterable<LedgerFact>): Impression[] {
   const found = new Map<string, Impression>();
   for (const fact of facts) {
-    const state = NEXT_STATE[fact.kind];
+    const state = nextState(fact);
     if (!state || fact.series === null || fact.number === null) continue;
     const key = impressionKey(fact.series, fact.number);
     const before = found.get(key);
@@ -37,7 +52,13 @@ export function impressionsOf(facts: Iterable<LedgerFact>): Impression[] {
       state,
       printing: (before?.printing ?? 0) + (fact.kind === 'assigned' ? 1 : 0),
       order:
-        state === 'ordered' || state === 'sold' ? String(fact.payload.order ?? '') : null,
+        state === 'ordered' || state === 'sold' || state === 'lost'
+          ? String(fact.payload.order ?? '')
+          : null,
+      sizeKey:
+        fact.kind === 'assigned'
+          ? String(fact.payload.sizeKey ?? '')
+          : (before?.sizeKey ?? ''),
     });
   }
   return [...found.values()].sort((a, b) =>

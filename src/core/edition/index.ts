@@ -3,3 +3,5 @@ export * from './chain';
 export * from './impressions';
 export * from './decide';
 export * from './label';
+export * from './countSheets';
+export * from './laidSheets';

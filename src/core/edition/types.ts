@@ -13,7 +13,17 @@ export interface Declaration {
 }
 
 export type LedgerKind =
-  'declared' | 'assigned' | 'spoiled' | 'ordered' | 'released' | 'shipped';
+  | 'declared'
+  | 'assigned'
+  | 'spoiled'
+  | 'ordered'
+  /** The order was cancelled, or changed: free again. */
+  | 'released'
+  | 'shipped'
+  /** Came back: `condition` in the payload is `whole` or `damaged`. */
+  | 'returned'
+  /** Went out, and will not be seen again. */
+  | 'lost';
 
 /** One fact of the edition ledger. `series` and `number` are null for declarations. */
 export interface LedgerFact {

@@ -1,1 +1,2 @@
 export * from './mat';
+export * from './planFinish';

@@ -1,6 +1,7 @@
 import type { Field, InputContext } from './fields';
 
-type Fields = Record<string, Field<unknown>>;
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- what a field writes is its own
+type Fields = Record<string, Field<any>>;
 export type ValueOf<F extends Fields> = {
   [K in keyof F]: F[K] extends Field<infer T> ? T : never;
 };
@@ -16,11 +17,15 @@ export type ReadResult<T> =
  * while one types, the action reads it again, and the way in holds the values against `schema`.
  */
 export interface FormDefinition<T> {
-  fields: Record<keyof T & string, Field<unknown>>;
+  fields: { [K in keyof T & string]: Field<T[K]> };
   /** JSON Schema of the values. */
   schema: object;
   /** Typed text as values with their units; or a sentence for each field that is not right. */
   read(typed: unknown, context: InputContext): ReadResult<T>;
+  /** Values as they stand in the fields; what is not given, or null, is empty. */
+  write(values: Partial<{ [K in keyof T]: T[K] | null }>, context: InputContext): Typed;
+  /** The fields' titles by their names. */
+  titles: Record<string, string>;
 }
 
 const unreadable = (field: Field<unknown>, typed: string) =>
@@ -87,7 +92,16 @@ export function defineForm<F extends Fields>(fields: F): FormDefinition<ValueOf<
   const schemaOf = (field: Field<unknown>) =>
     field.optional ? { anyOf: [field.schema, { type: 'null' }] } : field.schema;
   return {
-    fields: fields as FormDefinition<ValueOf<F>>['fields'],
+    fields: fields as unknown as FormDefinition<ValueOf<F>>['fields'],
+    titles: Object.fromEntries(names.map((n) => [n, fields[n]!.title])),
+    write: (values, context) =>
+      Object.fromEntries(
+        names.map((n) => {
+          const value = (values as Record<string, unknown>)[n];
+          const none = value === null || value === undefined;
+          return [n, none ? '' : fields[n]!.write(value as never, context)];
+        }),
+      ),
     schema: {
       type: 'object',
       additionalProperties: false,

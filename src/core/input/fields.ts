@@ -4,6 +4,7 @@ import { isDay } from './isDay';
 import { parseLength } from './parseLength';
 import { parseMoney } from './parseMoney';
 import { parseNumber } from './parseNumber';
+import { writeAmount, writeLength, writeNumber, writePercent } from './writeAmount';
 
 /** How the reader's bench is set, as far as reading needs it. */
 export interface InputContext {
@@ -21,6 +22,10 @@ export interface Field<T> {
   /** What a good answer looks like, for the error's sentence. */
   example: string;
   say(value: number, context: InputContext): string;
+  /** A value as it stands in the field: read back it is the same. */
+  write(value: T, context: InputContext): string;
+  /** What stands behind the figure: a unit, or `money` for the currency of the context. */
+  unit?: string;
   readonly type?: T;
 }
 
@@ -45,6 +50,7 @@ export const text = (title: string, { min = 1, max = 200 } = {}): Field<string> 
   read: (typed) => typed.trim(),
   example: 'a few words',
   say: String,
+  write: String,
 });
 
 export const choice = <const T extends string>(
@@ -56,6 +62,7 @@ export const choice = <const T extends string>(
   read: (typed) => typed.trim(),
   example: of.join(', '),
   say: String,
+  write: String,
 });
 
 /** A length: `12in` or `30 cm` in either mode; range in millimetres. */
@@ -65,6 +72,7 @@ export const length = (title: string, range: Range): Field<Millimetres> => ({
   read: (typed, c) => parseLength(typed, c.units),
   example: '300 mm, 30 cm or 12in',
   say: (value, c) => formatLength(mm(value), c.units, c.locale),
+  write: (value, c) => writeLength(value, c.units),
 });
 
 /** An amount of the studio's currency; range in minor units. */
@@ -74,14 +82,18 @@ export const money = (title: string, range: Range): Field<Minor> => ({
   read: (typed, c) => parseMoney(typed, c.currency),
   example: '85 or 85.50',
   say: (value, c) => formatMoney(minor(value), c.currency, c.locale),
+  write: (value, c) => writeAmount(value, c.currency),
+  unit: 'money',
 });
 
-export const whole = (title: string, range: Range): Field<number> => ({
+export const whole = (title: string, range: Range, unit = ''): Field<number> => ({
   title,
   schema: { type: 'integer', ...limits(range) },
   read: parseNumber,
   example: 'a whole number',
   say: sayNumber,
+  write: (value) => writeNumber(value),
+  unit,
 });
 
 export const decimal = (title: string, range: Range, unit = ''): Field<number> => ({
@@ -90,6 +102,8 @@ export const decimal = (title: string, range: Range, unit = ''): Field<number> =
   read: parseNumber,
   example: 'a number',
   say: (value, c) => sayNumber(value, c) + (unit && `${THIN}${unit}`),
+  write: (value) => writeNumber(value),
+  unit,
 });
 
 /** A share typed in per cent, kept as 0..1; range in per cent. */
@@ -111,6 +125,8 @@ export const percent = (title: string, range: Range): Field<number> => {
     },
     example: 'a number of per cent, such as 6.5',
     say: (value, c) => `${sayNumber(value * 100, c)}${THIN}%`,
+    write: writePercent,
+    unit: '%',
   };
 };
 
@@ -121,10 +137,12 @@ export const day = (title: string): Field<string> => ({
   read: (typed) => (isDay(typed.trim()) ? typed.trim() : null),
   example: 'a day such as 2026-11-23',
   say: String,
+  write: String,
 });
 
 /** The same field, but it may be left empty: then it is null. */
 export const optional = <T>(field: Field<T>): Field<T | null> => ({
   ...field,
   optional: true,
+  write: (value, c) => (value === null ? '' : field.write(value, c)),
 });

@@ -5,3 +5,4 @@ export * from './isDay';
 export * from './parseLength';
 export * from './parseMoney';
 export * from './parseNumber';
+export * from './writeAmount';

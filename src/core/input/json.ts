@@ -13,4 +13,5 @@ export const json = <T>(title: string, schema: Record<string, unknown>): Field<T
   },
   example: 'what this form sends by itself',
   say: String,
+  write: (value) => JSON.stringify(value),
 });

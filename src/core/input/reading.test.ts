@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { THIN, currencyDigits, formatAmount, formatDay, formatNumber, mm, minor } from '../units';
+import {
+  THIN,
+  currencyDigits,
+  formatAmount,
+  formatDay,
+  formatNumber,
+  mm,
+  minor,
+} from '../units';
 import { parseLength, parseMoney, parseNumber } from '.';
 
 it.each([

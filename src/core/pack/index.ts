@@ -1,6 +1,13 @@
 export * from './stock';
 export * from './rules';
+export * from './contents';
+export * from './parts';
+export { liesInside } from './liesInside';
+export * from './ways';
 export * from './choosePacking';
-export * from './parcelWeight';
-export * from './pickList';
-export * from './promise';
+export * from './parcelOf';
+export * from './checkScales';
+export * from './ticks';
+export * from './splitParcels';
+export * from './usualStock';
+export * from './sealed';

@@ -1,3 +1,4 @@
+import { daysUntil, promisedDay } from '../order';
 import { grams, gsm, minor, mm, size } from '../units';
 import {
   PACK_RULES,
@@ -5,11 +6,9 @@ import {
   checkScales,
   choosePacking,
   countedTwice,
-  daysUntil,
   liesInside,
   parcelWeight,
   pickList,
-  promisedDay,
 } from '.';
 import type { FlatMaterial, Packing, PackingMaterial } from '.';
 

@@ -12,6 +12,11 @@ export interface PackRules {
   thinTubeUpTo: number;
   thinTube: number;
   thickTube: number;
+  /** Prints that lie in one mailer, and that are rolled into one tube. */
+  flatPrints: number;
+  rolledPrints: number;
+  /** What lies in a mailer is no thicker than this, mm. */
+  flatDepth: number;
   /** Scales and computation may differ by this much, g, before something is missing. */
   scaleTolerance: number;
   /** Volumetric divisor, mm3 per gram (5 000 cm3 per kg). */
@@ -26,6 +31,9 @@ export const PACK_RULES: PackRules = {
   thinTubeUpTo: 250,
   thinTube: 50,
   thickTube: 75,
+  flatPrints: 5,
+  rolledPrints: 3,
+  flatDepth: 30,
   scaleTolerance: 15,
   volumeDivisor: 5000,
 };

@@ -1,4 +1,5 @@
 export * from './recipe';
+export * from './recipeFact';
 export * from './limits';
 export * from './cautions';
 export * from './suggest';

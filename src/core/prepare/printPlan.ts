@@ -1,5 +1,5 @@
 import type { FitResult } from '../size';
-import { mm, pixelsFor } from '../units';
+import { mm, pixelsFor, pixelsOf } from '../units';
 
 export interface PixelRect {
   left: number;
@@ -30,7 +30,7 @@ function marksAt(
   paper: { left: number; top: number; right: number; bottom: number },
   ppi: number,
 ): PixelRect[] {
-  const px = (length: number) => Math.round((length / 25.4) * ppi);
+  const px = (length: number) => Math.round(pixelsOf(length, ppi));
   const [off, long, wide] = [px(MARKS.off), px(MARKS.long), Math.max(1, px(MARKS.wide))];
   const half = Math.floor(wide / 2);
   const lying = (top: number) =>

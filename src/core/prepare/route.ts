@@ -55,6 +55,8 @@ export function routeProblems(file: RoutedFile, wants: RouteWants): RouteProblem
 /** One file of a hand-over, as the manifest lists it. */
 export interface ManifestItem {
   file: string;
+  /** Title of the work; errands of before do not say it. */
+  title?: string;
   sha256: string;
   bytes: number;
   size: string;

@@ -28,14 +28,16 @@ export const openRound = (
 ): ProofRound | undefined =>
   rounds.find((r) => sameQuestion(r, question) && r.verdict === null);
 
-/** The approved reference (bon à tirer) of a size, on any paper or the one asked for: the latest approved. */
-export const referenceProof = (
-  rounds: readonly ProofRound[],
-  sizeKey: string,
-  paperId?: number,
-): ProofRound | undefined =>
+/**
+ * The approved reference (bon à tirer): the one approved last, by the day it was judged, and of
+ * one day the later round. A size is asked about on any paper, or on the one named.
+ */
+export const referenceProof = <R extends ProofRound>(
+  rounds: readonly R[],
+  { sizeKey, paperId }: { sizeKey: string; paperId?: number },
+): R | undefined =>
   rounds
     .filter((r) => r.sizeKey === sizeKey && r.verdict === 'approved')
     .filter((r) => paperId === undefined || r.paperId === paperId)
-    .sort((a, b) => (a.backAt ?? '').localeCompare(b.backAt ?? ''))
+    .sort((a, b) => (a.backAt ?? '').localeCompare(b.backAt ?? '') || a.id - b.id)
     .at(-1);

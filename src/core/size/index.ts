@@ -3,6 +3,7 @@ export * from './families';
 export * from './ownSize';
 export * from './ratios';
 export * from './layout';
+export * from './layoutFact';
 export * from './crop';
 export * from './viewing';
 export * from './fit';

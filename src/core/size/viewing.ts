@@ -1,4 +1,4 @@
-import { diagonal, mm } from '../units';
+import { diagonal, mm, mmOf } from '../units';
 import type { Millimetres, Ppi, Size } from '../units';
 import type { SizeRules } from './rules';
 
@@ -6,8 +6,7 @@ import type { SizeRules } from './rules';
 const ACUITY_INCHES = 3438;
 
 /** Distance from which a print of that resolution is crisp: 3438 / ppi inches. */
-export const crispFrom = (resolution: Ppi): Millimetres =>
-  mm((ACUITY_INCHES * 25.4) / resolution);
+export const crispFrom = (resolution: Ppi): Millimetres => mmOf(ACUITY_INCHES, resolution);
 
 /** Where the whole picture is comfortably seen: a factor (1 immersive, 1.5, 2 formal) times the diagonal. */
 export const standingDistance = (print: Size, factor: number): Millimetres =>

@@ -1,4 +1,4 @@
-import { daysUntil } from '../pack';
+import { daysUntil } from '../order';
 
 export type Urgency = 'late' | 'due' | 'low' | 'waiting';
 
@@ -7,11 +7,22 @@ export type TodayLine = { urgency: Urgency } & (
   | {
       what: 'order';
       order: string;
-      workId: number;
-      work: string;
+      /** Title of its first line, and how many lines there are beside it. */
+      ordered: string;
+      more: number;
       customer: string;
       days: number;
     }
+  | {
+      /** Packing material to be ordered again. */
+      what: 'material';
+      materialId: number;
+      material: string;
+      pieces: number;
+      reorderPoint: number;
+    }
+  /** A carrier was booked for an order, and its parcel was never written down: it was voided. */
+  | { what: 'voided'; order: string; carrier: string }
   | {
       what: 'proof';
       workId: number;
@@ -47,7 +58,9 @@ export type TodayLine = { urgency: Urgency } & (
 );
 
 export interface TodayFacts {
-  orders: { number: string; workId: number; work: string; customer: string; due: string }[];
+  orders: { number: string; what: string; more: number; customer: string; due: string }[];
+  materials: { id: number; name: string; pieces: number; reorderPoint: number }[];
+  voided: { order: string; carrier: string }[];
   proofsOut: {
     workId: number;
     work: string;
@@ -119,10 +132,10 @@ export function todayLines(
   rules: TodayRules,
 ): TodayLine[] {
   const lines: TodayLine[] = [
-    ...facts.orders.map(({ number, due, ...rest }): TodayLine => {
+    ...facts.orders.map(({ number, due, what, ...rest }): TodayLine => {
       const days = daysUntil(due, today);
       const urgency = days < 0 ? 'late' : days <= rules.dueWithinDays ? 'due' : 'waiting';
-      return { what: 'order', urgency, order: number, days, ...rest };
+      return { what: 'order', urgency, order: number, ordered: what, days, ...rest };
     }),
     ...facts.fallsShort.map((f): TodayLine => ({
       what: 'fallsShort',
@@ -141,6 +154,15 @@ export function todayLines(
         reorderPoint: p.reorderPoint,
         discontinued: p.discontinuedAt !== null,
       })),
+    ...facts.voided.map((v): TodayLine => ({ what: 'voided', urgency: 'due', ...v })),
+    ...facts.materials.map(({ id, name, pieces, reorderPoint }): TodayLine => ({
+      what: 'material',
+      urgency: 'low',
+      materialId: id,
+      material: name,
+      pieces,
+      reorderPoint,
+    })),
     ...clockLine(facts),
     ...backupLine(facts.kept, today, rules),
     ...facts.editions

@@ -31,4 +31,12 @@ export const diagonal = (s: Size): Millimetres => mm(Math.hypot(s.width, s.heigh
 
 /** Pixels of a length at a resolution, to the nearest whole one. */
 export const pixelsFor = (length: Millimetres, ppi: number): number =>
-  Math.round(toInches(length) * ppi);
+  Math.round(pixelsOf(length, ppi));
+
+/** The length in millimetres that so many pixels have at a resolution (pixels an inch). */
+export const mmOf = (pixels: number, ppi: number): Millimetres =>
+  mm((pixels / ppi) * MM_PER_INCH);
+
+/** How many pixels a length has at a resolution (pixels an inch); not rounded. */
+export const pixelsOf = (length: number, ppi: number): number =>
+  (length / MM_PER_INCH) * ppi;

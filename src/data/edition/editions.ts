@@ -6,6 +6,8 @@ import {
   impressionsOf,
   link,
   reserve,
+  reservedBy,
+  soldBy,
   spoil,
   verifyChain,
 } from '@/core/edition';
@@ -16,8 +18,10 @@ import type {
   Impression,
   LedgerEntry,
   LedgerFact,
+  LedgerKind,
   Series,
 } from '@/core/edition';
+import type { ReturnHow } from '@/core/order';
 import type { Reading, Writing } from '../database';
 import { Refused } from '../refused';
 import { editions, ledger } from '../schema';
@@ -173,8 +177,10 @@ export async function assignNumber(
     at: string;
   },
 ): Promise<number> {
-  const { editionId, series, requested, sizeKey, at } = wanted;
+  const { editionId, series, requested, at } = wanted;
   const edition = await existing(tx, editionId);
+  // An edition of one size prints that size, whatever is asked for.
+  const sizeKey = edition.sizeKey === 'all' ? wanted.sizeKey : edition.sizeKey;
   const number = allowed(
     assign(edition.declaration, edition.impressions, series, requested),
   );
@@ -209,53 +215,47 @@ export async function spoilImpression(
   );
 }
 
-/** Reserves a numbered impression for an order. Throws Refused. */
-export async function reserveImpression(
-  tx: Writing,
-  wanted: {
-    editionId: number;
-    series: Series;
-    number: number;
-    order: string;
-    orderId: number;
-    at: string;
-  },
-): Promise<void> {
-  const { editionId, series, number, order, orderId, at } = wanted;
-  const edition = await existing(tx, editionId);
-  allowed(reserve(impressionIn(edition, series, number)));
-  await append(
-    tx,
-    { editionId, kind: 'ordered', series, number, at, payload: { order } },
-    edition,
-    orderId,
-  );
+/** One impression and the order whose fate it shares. */
+export interface OrderedImpression {
+  editionId: number;
+  series: Series;
+  number: number;
+  order: string;
+  orderId: number;
+  at: string;
 }
 
-/** Records that an ordered impression went out: it is sold for good. */
-export async function shipImpression(
+/** Appends what an order does to an impression, where the rule allows it. Throws Refused. */
+async function byOrder(
   tx: Writing,
-  wanted: {
-    editionId: number;
-    series: Series;
-    number: number;
-    order: string;
-    orderId: number;
-    at: string;
-  },
+  { editionId, series, number, order, orderId, at }: OrderedImpression,
+  kind: LedgerKind,
+  rule: (impression: Impression | undefined, order: string) => Decision<Impression>,
+  payload: LedgerFact['payload'] = {},
 ): Promise<void> {
-  const { editionId, series, number, order, orderId, at } = wanted;
   const edition = await existing(tx, editionId);
-  const impression = impressionIn(edition, series, number);
-  if (impression?.state !== 'ordered' || impression.order !== order)
-    throw new Refused('notFree');
-  await append(
-    tx,
-    { editionId, kind: 'shipped', series, number, at, payload: { order } },
-    edition,
-    orderId,
-  );
+  allowed(rule(impressionIn(edition, series, number), order));
+  const fact = { editionId, kind, series, number, at, payload: { order, ...payload } };
+  await append(tx, fact, edition, orderId);
 }
+
+/** Reserves a numbered impression for an order. Throws Refused. */
+export const reserveImpression = (tx: Writing, of: OrderedImpression) =>
+  byOrder(tx, of, 'ordered', reserve);
+
+/** Gives an impression that an order had reserved back to its edition. Throws Refused. */
+export const releaseImpression = (tx: Writing, of: OrderedImpression) =>
+  byOrder(tx, of, 'released', reservedBy);
+
+/** Records that an ordered impression went out: it is sold for good. Throws Refused. */
+export const shipImpression = (tx: Writing, of: OrderedImpression) =>
+  byOrder(tx, of, 'shipped', reservedBy);
+
+/** Records that a sold impression came back, whole or damaged, or is lost. Throws Refused. */
+export const returnImpression = (tx: Writing, of: OrderedImpression, how: ReturnHow) =>
+  how === 'lost'
+    ? byOrder(tx, of, 'lost', soldBy)
+    : byOrder(tx, of, 'returned', soldBy, { condition: how });
 
 const PIECE = 500;
 

@@ -1,7 +1,8 @@
 import { sql } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
 import type { Reading } from '../database';
-import { PAGE_LINES, matchOf, numberOf, offsetOf, orderOf } from '../page';
+import { listPage } from '../listPage';
+import { matchOf, numberOf } from '../page';
 import type { Asked, Page } from '../page';
 
 export interface EditionLine {
@@ -16,36 +17,27 @@ export interface EditionLine {
   here: number;
   ordered: number;
   sold: number;
+  /** Numbers that are out, wherever they are. */
+  out: number;
   /** Impressions spoiled and destroyed, over all printings. */
   spoiled: number;
 }
 
-const OUT = sql`(here + ordered + sold)`;
 const COLUMNS = {
   work: sql`w.title`,
   size: sql`e.size_key`,
   of: sql`n.size`,
   aps: sql`n.artists_proofs`,
-  here: sql`here`,
-  ordered: sql`ordered`,
-  sold: sql`sold`,
-  left: sql`CASE n.kind WHEN 'open' THEN 1e9 ELSE n.size - ${OUT} END`,
+  here: sql`n.here`,
+  ordered: sql`n.ordered`,
+  sold: sql`n.sold`,
+  left: sql`CASE n.kind WHEN 'open' THEN 1e9 ELSE n.size - n."out" END`,
 };
-
-const counted = sql`
-  LEFT JOIN (
-    SELECT edition_id,
-      sum(series = 'number' AND state = 'numbered') AS here,
-      sum(series = 'number' AND state = 'ordered') AS ordered,
-      sum(series = 'number' AND state = 'sold') AS sold,
-      sum(printing - (state <> 'spoiled')) AS spoiled
-    FROM impression_now GROUP BY edition_id
-  ) i ON i.edition_id = e.id`;
 
 const columns = sql`
   e.id AS id, e.work_id AS workId, w.title AS work, e.size_key AS sizeKey, n.kind AS kind,
-  n.size AS "of", n.artists_proofs AS aps, coalesce(i.here, 0) AS here,
-  coalesce(i.ordered, 0) AS ordered, coalesce(i.sold, 0) AS sold, coalesce(i.spoiled, 0) AS spoiled`;
+  n.size AS "of", n.artists_proofs AS aps, n.here AS here,
+  n.ordered AS ordered, n.sold AS sold, n."out" AS "out", n.spoiled AS spoiled`;
 
 function found(find: string) {
   const pencilled = numberOf(find);
@@ -59,17 +51,15 @@ function found(find: string) {
 }
 
 /** One page of editions, in the order of their declaration unless asked otherwise. */
-export async function editionsPage(db: Reading, asked: Asked): Promise<Page<EditionLine>> {
-  const where = found(asked.find);
-  const rows = await db.all<EditionLine>(sql`
-    SELECT ${columns}
-    FROM edition e JOIN edition_now n ON n.edition_id = e.id JOIN work w ON w.id = e.work_id ${counted}
-    WHERE ${where} ORDER BY ${orderOf(asked, COLUMNS, sql`e.id`)}
-    LIMIT ${PAGE_LINES} OFFSET ${offsetOf(asked)}`);
-  const [count] = await db.all<{ n: number }>(sql`
-    SELECT count(*) AS n FROM edition e JOIN edition_now n ON n.edition_id = e.id WHERE ${where}`);
-  return { rows, total: count?.n ?? 0, page: asked.page };
-}
+export const editionsPage = (db: Reading, asked: Asked): Promise<Page<EditionLine>> =>
+  listPage<EditionLine>(db, asked, {
+    select: columns,
+    from: sql`edition e JOIN edition_now n ON n.edition_id = e.id JOIN work w ON w.id = e.work_id`,
+    countFrom: sql`edition e JOIN edition_now n ON n.edition_id = e.id`,
+    where: found(asked.find),
+    columns: COLUMNS,
+    usual: sql`e.id`,
+  });
 
 /** Editions declared, those with no number left to give, and numbers sold. */
 export async function editionCounts(
@@ -77,12 +67,9 @@ export async function editionCounts(
 ): Promise<{ declared: number; closed: number; sold: number }> {
   const [row] = await db.all<{ declared: number; closed: number; sold: number }>(sql`
     SELECT count(*) AS declared,
-      coalesce(sum(n.kind = 'limited' AND n.size <= coalesce(i.out, 0)), 0) AS closed,
-      coalesce(sum(i.sold), 0) AS sold
-    FROM edition_now n LEFT JOIN (
-      SELECT edition_id, sum(state <> 'spoiled') AS "out", sum(state = 'sold') AS sold
-      FROM impression_now WHERE series = 'number' GROUP BY edition_id
-    ) i ON i.edition_id = n.edition_id`);
+      coalesce(sum(kind = 'limited' AND size <= "out"), 0) AS closed,
+      coalesce(sum(sold), 0) AS sold
+    FROM edition_now`);
   return row!;
 }
 
@@ -94,13 +81,9 @@ export const nearlyClosed = (
 ): Promise<{ workId: number; work: string; sizeKey: string; of: number; left: number }[]> =>
   db.all(sql`
     SELECT e.work_id AS workId, w.title AS work, e.size_key AS sizeKey, n.size AS "of",
-      n.size - coalesce(i.out, 0) AS "left"
+      n.size - n."out" AS "left"
     FROM edition_now n JOIN edition e ON e.id = n.edition_id JOIN work w ON w.id = e.work_id
-    LEFT JOIN (
-      SELECT edition_id, count(*) AS "out" FROM impression_now
-      WHERE series = 'number' AND state <> 'spoiled' GROUP BY edition_id
-    ) i ON i.edition_id = n.edition_id
-    WHERE n.kind = 'limited' AND n.size - coalesce(i.out, 0) <= n.size * ${share}
+    WHERE n.kind = 'limited' AND n.size - n."out" <= n.size * ${share}
     ORDER BY "left", e.id LIMIT ${limit}`);
 
 export interface FreeImpression {
@@ -109,7 +92,7 @@ export interface FreeImpression {
   number: number;
   workId: number;
   work: string;
-  /** The size it was printed at, or `all` when the edition is over all sizes. */
+  /** The size it was printed at. */
   sizeKey: string;
   kind: 'limited' | 'open';
   of: number;
@@ -125,7 +108,7 @@ export const freeImpressions = (
   const pencilled = numberOf(find);
   return db.all(sql`
     SELECT i.edition_id AS editionId, i.series AS series, i.number AS number,
-      e.work_id AS workId, w.title AS work, e.size_key AS sizeKey, n.kind AS kind,
+      e.work_id AS workId, w.title AS work, i.size_key AS sizeKey, n.kind AS kind,
       n.size AS "of", n.artists_proofs AS aps
     FROM impression_now i
     JOIN edition e ON e.id = i.edition_id
@@ -136,4 +119,22 @@ export const freeImpressions = (
       AND ${found(find)}
       AND ${pencilled ? sql`i.number = ${pencilled.number}` : sql`true`}
     ORDER BY i.edition_id, i.series DESC, i.number LIMIT ${limit}`);
+};
+
+/** Sizes on offer whose prints belong to no limited edition: of one work, or as found. */
+export const openSizes = (
+  db: Reading,
+  { workId, find = '' }: { workId?: number; find?: string },
+  limit: number,
+): Promise<{ workId: number; work: string; sizeKey: string }[]> => {
+  const match = matchOf(find);
+  return db.all(sql`
+    SELECT s.work_id AS workId, w.title AS work, s.size_key AS sizeKey
+    FROM size_now s JOIN work w ON w.id = s.work_id
+    WHERE s.kind = 'offered'
+      AND ${workId ? sql`s.work_id = ${workId}` : sql`true`}
+      AND ${match === null ? sql`true` : sql`s.work_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')`}
+      AND NOT EXISTS (SELECT 1 FROM edition e JOIN edition_now n ON n.edition_id = e.id
+        WHERE e.work_id = s.work_id AND e.size_key IN (s.size_key, 'all') AND n.kind = 'limited')
+    ORDER BY s.event_id LIMIT ${limit}`);
 };

@@ -1,6 +1,7 @@
 import { desc } from 'drizzle-orm';
 import { impressionLabel } from '@/core/edition';
 import type { Declaration, Series } from '@/core/edition';
+import { referenceProof } from '@/core/proof';
 import type { Writing } from '../database';
 import { ledger } from '../schema';
 import { addPrintEntry } from '../log/printEntries';
@@ -27,13 +28,12 @@ export async function addImpressionEntry(
     proofsOf(tx, workId),
   ]);
   const file = files.find((f) => f.sizeKey === sizeKey);
-  const approved = rounds.filter((r) => r.sizeKey === sizeKey && r.verdict === 'approved');
-  const reference = approved.at(-1);
+  const reference = referenceProof(rounds, { sizeKey });
   await addPrintEntry(tx, {
     kind: 'impression',
     ref: last!.seq,
     what: `impression ${impressionLabel(declaration, series, number)}`,
-    workId,
+    workIds: [workId],
     masterId: file?.masterId ?? null,
     sizeKey,
     recipe: file?.recipe ?? null,

@@ -28,6 +28,7 @@ export interface LogFilter {
   editionId?: number;
   series?: Series;
   impression?: number;
+  orderId?: number;
 }
 
 const matching = (filter: LogFilter): SQL | undefined => {
@@ -36,6 +37,7 @@ const matching = (filter: LogFilter): SQL | undefined => {
   if (filter.editionId) wanted.push(eq(logLines.editionId, filter.editionId));
   if (filter.series) wanted.push(eq(logLines.series, filter.series));
   if (filter.impression) wanted.push(eq(logLines.impression, filter.impression));
+  if (filter.orderId) wanted.push(eq(logLines.orderId, filter.orderId));
   return and(...wanted);
 };
 
@@ -54,7 +56,16 @@ export const readLog = (
     .limit(limit)
     .offset(offset);
 
+/** How many lines there are. Of the whole book the last number tells: lines are never taken out. */
 export async function countLog(db: Reading, filter: LogFilter): Promise<number> {
+  if (matching(filter) === undefined) {
+    const [last] = await db
+      .select({ id: logLines.id })
+      .from(logLines)
+      .orderBy(desc(logLines.id))
+      .limit(1);
+    return last?.id ?? 0;
+  }
   const [row] = await db.select({ n: count() }).from(logLines).where(matching(filter));
   return row?.n ?? 0;
 }

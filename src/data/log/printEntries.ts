@@ -4,7 +4,7 @@ import { ASPECT_NAMES } from '@/core/prepare';
 import type { Opinion, Recipe } from '@/core/prepare';
 import type { Minor } from '@/core/units';
 import type { Reading, Writing } from '../database';
-import { masters, papers, printEntries, printOpinions, works } from '../schema';
+import { entryItems, masters, papers, printEntries, printOpinions, works } from '../schema';
 import type { EntryKind } from '../schema';
 import { getDevice, masterReading, printWishOf } from '../capture/captures';
 import { addLogLine } from './log';
@@ -16,7 +16,8 @@ export interface NewPrintEntry {
   kind: EntryKind;
   ref: number;
   what: string;
-  workId: number;
+  /** Every work that it is about. */
+  workIds: readonly number[];
   masterId: number | null;
   sizeKey: string | null;
   recipe: Recipe | null;
@@ -24,7 +25,7 @@ export interface NewPrintEntry {
   factor: number | null;
   paperId?: number | null;
   route?: string;
-  cost?: Minor | null;
+  cost?: { amount: Minor; currency: string } | null;
   at: string;
 }
 
@@ -50,24 +51,34 @@ export async function detailOfMaster(
 
 /** Writes an entry of the log book; called by every write that makes a file, a proof or an impression. */
 export async function addPrintEntry(tx: Writing, entry: NewPrintEntry): Promise<void> {
-  const { paperId = null } = entry;
+  const { paperId = null, workIds, cost = null, ...rest } = entry;
   const paper =
     paperId === null
       ? undefined
       : await tx.query.papers.findFirst({ where: eq(papers.id, paperId) });
-  await tx.insert(printEntries).values({
-    ...entry,
-    recipeName: entry.recipeName ?? '',
-    source: await printSourceOf(tx, entry.workId),
-    detail: await detailOfMaster(tx, entry.masterId),
-    paperId,
-    paper: paper?.name ?? '',
-    base: paper?.base ?? null,
-    surface: paper?.surface ?? null,
-    route: entry.route ?? '',
-    setting: paper?.printerSetting ?? '',
-    cost: entry.cost ?? null,
-  });
+  const about = [...new Set(workIds)];
+  const [only] = about;
+  const workId = about.length === 1 ? only! : null;
+  const [row] = await tx
+    .insert(printEntries)
+    .values({
+      ...rest,
+      workId,
+      recipeName: entry.recipeName ?? '',
+      source: workId === null ? null : await printSourceOf(tx, workId),
+      detail: await detailOfMaster(tx, entry.masterId),
+      paperId,
+      paper: paper?.name ?? '',
+      base: paper?.base ?? null,
+      surface: paper?.surface ?? null,
+      route: entry.route ?? '',
+      setting: paper?.printerSetting ?? '',
+      cost: cost?.amount ?? null,
+      currency: cost?.currency ?? '',
+    })
+    .returning({ id: printEntries.id });
+  for (const id of about)
+    await tx.insert(entryItems).values({ entryId: row!.id, workId: id });
 }
 
 /** Keeps what was thought of a print. */
@@ -81,7 +92,7 @@ export async function addPrintOpinion(
   await addLogLine(tx, {
     at: opinion.at,
     what: 'print.judged',
-    ...(entry ? { workId: entry.workId } : {}),
+    ...(entry?.workId ? { workId: entry.workId } : {}),
     ...(entry?.sizeKey ? { sizeKey: entry.sizeKey } : {}),
     detail: {
       what: entry?.what ?? '',
@@ -113,7 +124,10 @@ export const asMatch = (words: string): string =>
 
 function matching({ workId, kind, paperId, words }: EntryFilter): SQL | undefined {
   const wanted: SQL[] = [];
-  if (workId) wanted.push(eq(printEntries.workId, workId));
+  if (workId)
+    wanted.push(
+      sql`${printEntries.id} IN (SELECT entry_id FROM entry_item WHERE work_id = ${workId})`,
+    );
   if (kind) wanted.push(eq(printEntries.kind, kind));
   if (paperId) wanted.push(eq(printEntries.paperId, paperId));
   const match = words ? asMatch(words) : '';

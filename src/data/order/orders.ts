@@ -1,205 +1,229 @@
 import { asc, desc, eq } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
-import type { Tick } from '@/core/pack';
-import type { Reading, Writing } from '../database';
-import { Refused } from '../refused';
-import { customers, documents, orderEvents, orders, papers, works } from '../schema';
-import type { DocumentKind, OrderEventKind } from '../schema';
-import { reserveImpression, shipImpression } from '../edition/editions';
-import { addLogLine } from '../log/log';
+import type { Addressee, LineKind, LineState, OrderState } from '@/core/order';
+import type { Extra, Tick } from '@/core/pack';
+import { grams } from '@/core/units';
+import type { Grams, GramsPerSquareMetre, Millimetres, Minor } from '@/core/units';
+import type { Reading } from '../database';
+import {
+  customers,
+  lineNow,
+  orderEvents,
+  orderLines,
+  orderNow,
+  orders,
+  papers,
+  parcelNow,
+  parcels,
+  sealedParcels,
+  works,
+} from '../schema';
+import type { OrderEventKind } from '../schema';
+import { addressOf } from './customers';
+import type { Customer } from './customers';
 
-export type Customer = typeof customers.$inferSelect;
 export type OrderRow = typeof orders.$inferSelect;
-export type DocumentRow = typeof documents.$inferSelect;
+export type OrderLineRow = typeof orderLines.$inferSelect;
+export type OrderEvent = typeof orderEvents.$inferSelect;
+export type SealedRow = typeof sealedParcels.$inferSelect;
 
-/** An order with how far it has come, derived from its events. */
-export interface Order extends OrderRow {
-  customer: Customer;
+/** A line of an order as it stands. */
+export interface OrderLine extends Omit<OrderLineRow, 'price'> {
+  kind: LineKind;
+  state: LineState;
+  /** What it costs now; the row's own price is that of the day it was taken. */
+  price: Minor;
+  refund: Minor;
+  parcelId: number | null;
+  shippedAt: string | null;
+  /** Title of the work; empty for goods. */
   work: string;
   paper: string;
+  paperWeight: GramsPerSquareMetre | null;
+  paperThickness: Millimetres | null;
+}
+
+/** One parcel of an order with what was done to it. */
+export interface ParcelOf {
+  id: number;
+  place: number;
   ticks: Tick[];
-  weighed: number | null;
-  label: { carrier: string; service: string; tracking: string; cost: number } | null;
+  weighed: Grams | null;
+  /** As it was sealed; null while it is open. */
+  sealed: SealedRow | null;
   shippedAt: string | null;
 }
 
-export type NewOrder = Omit<OrderRow, 'id' | 'number' | 'customerId'> & {
-  customer: Omit<Customer, 'id'>;
-};
-
-/** Order numbers count from here. */
-const FIRST_NUMBER = 401;
-
-/** Takes an order: customer, next order number, and the impression reserved. Throws Refused. */
-export async function addOrder(tx: Writing, order: NewOrder): Promise<OrderRow> {
-  const { customer, ...rest } = order;
-  const [who] = await tx.insert(customers).values(customer).returning();
-  const [last] = await tx
-    .select({ number: orders.number })
-    .from(orders)
-    .orderBy(desc(orders.id))
-    .limit(1);
-  const number = String(Number(last?.number ?? FIRST_NUMBER - 1) + 1).padStart(4, '0');
-  const [row] = await tx
-    .insert(orders)
-    .values({ ...rest, number, customerId: who!.id })
-    .returning();
-  await reserveImpression(tx, {
-    editionId: order.editionId,
-    series: order.series,
-    number: order.impression,
-    order: number,
-    orderId: row!.id,
-    at: order.placedAt,
-  });
-  await addLogLine(tx, {
-    at: order.placedAt,
-    what: 'order.taken',
-    ...impressionOf(row!),
-    detail: {
-      order: number,
-      customer: customer.name,
-      price: order.price,
-      dueOn: order.dueOn,
-    },
-  });
-  return row!;
+/** An order with how far it has come, derived from its events. */
+export interface Order extends OrderRow {
+  state: OrderState;
+  customer: Customer;
+  /** Where it goes: the customer's address, or the one it was changed to. */
+  to: Addressee;
+  /** As they were last said. */
+  wish: string;
+  note: string;
+  extras: Extra[];
+  lines: OrderLine[];
+  parcels: ParcelOf[];
+  cancelledAt: string | null;
 }
 
-const impressionOf = (order: OrderRow) => ({
-  workId: order.workId,
-  sizeKey: order.sizeKey,
-  editionId: order.editionId,
-  series: order.series,
-  impression: order.impression,
-  orderId: order.id,
-});
+const lastOf = (events: readonly OrderEvent[], kind: OrderEventKind) =>
+  events.filter((e) => e.kind === kind).at(-1);
 
-type EventRow = typeof orderEvents.$inferSelect;
+const ticksOf = (events: readonly OrderEvent[]): Tick[] =>
+  events
+    .filter((e) => e.kind === 'tick')
+    .map(({ payload: p }) => ({
+      line: String(p.line),
+      count: p.count === 'first' ? 'first' : 'second',
+      on: p.on === true,
+    }));
 
-function withEvents(
-  row: { orders: OrderRow; customer: Customer; work: string; paper: string },
-  events: EventRow[],
-): Order {
-  const lastOf = (kind: OrderEventKind) => events.filter((e) => e.kind === kind).at(-1);
-  const label = lastOf('labelled')?.payload;
-  const weighed = lastOf('weighed')?.payload.grams;
+/** A weight counts as long as the parcel was not opened since. */
+function weighedOf(events: readonly OrderEvent[]): Grams | null {
+  const since = events.slice(events.findLastIndex((e) => e.kind === 'opened') + 1);
+  const weighed = lastOf(since, 'weighed')?.payload.grams;
+  return weighed === undefined ? null : grams(Number(weighed));
+}
+
+async function linesOf(db: Reading, orderId: number): Promise<OrderLine[]> {
+  const rows = await db
+    .select({
+      line: orderLines,
+      now: lineNow,
+      work: works.title,
+      paper: papers.name,
+      paperWeight: papers.weight,
+      paperThickness: papers.thickness,
+    })
+    .from(orderLines)
+    .innerJoin(lineNow, eq(lineNow.lineId, orderLines.id))
+    .leftJoin(works, eq(works.id, orderLines.workId))
+    .leftJoin(papers, eq(papers.id, orderLines.paperId))
+    .where(eq(orderLines.orderId, orderId))
+    .orderBy(asc(orderLines.id));
+  return rows.map(({ line, now, work, paper, ...rest }) => ({
+    ...line,
+    ...rest,
+    work: work ?? '',
+    paper: paper ?? '',
+    state: now.state,
+    price: now.price,
+    refund: now.refund,
+    parcelId: now.parcelId,
+    shippedAt: now.shippedAt,
+  }));
+}
+
+async function parcelsOf(
+  db: Reading,
+  orderId: number,
+  events: readonly OrderEvent[],
+): Promise<ParcelOf[]> {
+  const rows = await db
+    .select({ parcel: parcels, now: parcelNow, sealed: sealedParcels })
+    .from(parcels)
+    .innerJoin(parcelNow, eq(parcelNow.parcelId, parcels.id))
+    .leftJoin(sealedParcels, eq(sealedParcels.id, parcelNow.sealedId))
+    .where(eq(parcels.orderId, orderId))
+    .orderBy(asc(parcels.place));
+  return rows.map(({ parcel, now, sealed }) => {
+    const own = events.filter((e) => e.parcelId === parcel.id);
+    return {
+      id: parcel.id,
+      place: parcel.place,
+      ticks: ticksOf(own),
+      weighed: weighedOf(own),
+      sealed,
+      shippedAt: now.shippedAt,
+    };
+  });
+}
+
+async function whole(db: Reading, wanted: SQL): Promise<Order | undefined> {
+  const [row] = await db
+    .select({ order: orders, now: orderNow, customer: customers })
+    .from(orders)
+    .innerJoin(orderNow, eq(orderNow.orderId, orders.id))
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(wanted)
+    .limit(1);
+  if (!row) return undefined;
+  const { order, now } = row;
+  const merged = row.customer.mergedInto;
+  const [events, lines, other] = await Promise.all([
+    db
+      .select()
+      .from(orderEvents)
+      .where(eq(orderEvents.orderId, order.id))
+      .orderBy(asc(orderEvents.id)),
+    linesOf(db, order.id),
+    merged ? db.query.customers.findFirst({ where: eq(customers.id, merged) }) : undefined,
+  ]);
+  const customer = other ?? row.customer;
+  const noted = lastOf(events, 'noted')?.payload;
+  const said = lastOf(events, 'addressed')?.payload as unknown as Addressee | undefined;
   return {
-    ...row.orders,
-    customer: row.customer,
-    work: row.work,
-    paper: row.paper,
-    ticks: events
-      .filter((e) => e.kind === 'tick')
-      .map(({ payload: p }) => ({
-        line: String(p.line),
-        count: p.count === 'first' ? 'first' : 'second',
-        on: p.on === true,
-      })),
-    weighed: weighed === undefined ? null : Number(weighed),
-    label: label
-      ? {
-          carrier: String(label.carrier),
-          service: String(label.service),
-          tracking: String(label.tracking),
-          cost: Number(label.cost),
-        }
-      : null,
-    shippedAt: lastOf('shipped')?.at ?? null,
+    ...order,
+    state: now.state,
+    customer,
+    to: addressOf(said ?? customer),
+    wish: noted ? String(noted.wish) : order.wish,
+    note: noted ? String(noted.note) : order.note,
+    lines,
+    parcels: await parcelsOf(db, order.id, events),
+    cancelledAt: now.cancelledAt,
   };
 }
 
-async function select(db: Reading, wanted: SQL): Promise<Order[]> {
+/** One order by its number. */
+export const getOrder = (db: Reading, number: string): Promise<Order | undefined> =>
+  whole(db, eq(orders.number, number));
+
+export interface OrderOfWork {
+  number: string;
+  customer: string;
+  town: string;
+  dueOn: string;
+  state: OrderState;
+  shippedAt: string | null;
+}
+
+/** Orders in which prints of a work go out, the open ones first, then the newest. */
+export async function ordersOfWork(
+  db: Reading,
+  workId: number,
+  limit: number,
+): Promise<(OrderOfWork & { lines: OrderLine[] })[]> {
   const rows = await db
-    .select({ orders, customer: customers, work: works.title, paper: papers.name })
-    .from(orders)
+    .selectDistinct({
+      id: orders.id,
+      number: orders.number,
+      customer: customers.name,
+      town: customers.town,
+      dueOn: orderNow.dueOn,
+      state: orderNow.state,
+      shippedAt: orderNow.shippedAt,
+    })
+    .from(lineNow)
+    .innerJoin(orders, eq(orders.id, lineNow.orderId))
+    .innerJoin(orderNow, eq(orderNow.orderId, orders.id))
     .innerJoin(customers, eq(customers.id, orders.customerId))
-    .innerJoin(works, eq(works.id, orders.workId))
-    .innerJoin(papers, eq(papers.id, orders.paperId))
-    .where(wanted)
-    .orderBy(desc(orders.id));
-  const events = await db
-    .select({ event: orderEvents })
-    .from(orderEvents)
-    .innerJoin(orders, eq(orders.id, orderEvents.orderId))
-    .where(wanted)
-    .orderBy(asc(orderEvents.id));
-  const byOrder = new Map<number, EventRow[]>();
-  for (const { event } of events) {
-    const list = byOrder.get(event.orderId);
-    if (list) list.push(event);
-    else byOrder.set(event.orderId, [event]);
-  }
-  return rows.map((row) => withEvents(row, byOrder.get(row.orders.id) ?? []));
+    .where(eq(lineNow.workId, workId))
+    .orderBy(desc(orders.id))
+    .limit(limit);
+  const RANK: Record<OrderState, number> = { open: 0, sealed: 1, shipped: 2, cancelled: 3 };
+  const found = await Promise.all(
+    rows.map(async ({ id, ...row }) => ({
+      ...row,
+      lines: (await linesOf(db, id)).filter((l) => l.workId === workId),
+    })),
+  );
+  return found.sort(
+    (a, b) =>
+      RANK[a.state] - RANK[b.state] ||
+      (RANK[a.state] < 2 ? a.dueOn.localeCompare(b.dueOn) : 0),
+  );
 }
-
-export const ordersOf = (db: Reading, workId: number) =>
-  select(db, eq(orders.workId, workId));
-export const getOrder = async (db: Reading, number: string): Promise<Order | undefined> =>
-  (await select(db, eq(orders.number, number)))[0];
-
-/** Records something that happened to an order. */
-export async function addOrderEvent(
-  tx: Writing,
-  order: OrderRow,
-  kind: OrderEventKind,
-  payload: EventRow['payload'],
-  at: string,
-): Promise<void> {
-  await tx.insert(orderEvents).values({ orderId: order.id, kind, payload, at });
-  // Each tick is a fact, but one line in the log for every tick would drown the story.
-  if (kind === 'tick') return;
-  await addLogLine(tx, {
-    at,
-    what: `order.${kind}`,
-    ...impressionOf(order),
-    detail: {
-      order: order.number,
-      ...Object.fromEntries(Object.entries(payload).map(([k, v]) => [k, String(v)])),
-    },
-  });
-}
-
-/** Marks a labelled order as shipped; its number is sold from now on. Throws Refused. */
-export async function shipOrder(tx: Writing, number: string, at: string): Promise<Order> {
-  const order = await getOrder(tx, number);
-  if (!order) throw new Refused('noOrder');
-  if (order.shippedAt) throw new Refused('alreadyShipped');
-  if (!order.label) throw new Refused('noLabel');
-  await shipImpression(tx, {
-    editionId: order.editionId,
-    series: order.series,
-    number: order.impression,
-    order: order.number,
-    orderId: order.id,
-    at,
-  });
-  await addOrderEvent(tx, order, 'shipped', { tracking: order.label.tracking }, at);
-  return order;
-}
-
-export async function addDocument(
-  tx: Writing,
-  document: {
-    orderId: number;
-    kind: DocumentKind;
-    name: string;
-    sha256: string;
-    at: string;
-  },
-): Promise<void> {
-  await tx.insert(documents).values(document);
-}
-
-/** Newest document of each kind of an order. */
-export async function documentsOf(db: Reading, orderId: number): Promise<DocumentRow[]> {
-  const rows = await db
-    .select()
-    .from(documents)
-    .where(eq(documents.orderId, orderId))
-    .orderBy(asc(documents.id));
-  return [...new Map(rows.map((r) => [r.kind, r])).values()];
-}
-
-export const getDocument = (db: Reading, id: number): Promise<DocumentRow | undefined> =>
-  db.query.documents.findFirst({ where: eq(documents.id, id) });

@@ -1,36 +1,44 @@
 import { sql } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
+import type { LineKind, OrderState } from '@/core/order';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../database';
-import { PAGE_LINES, matchOf, numberOf, offsetOf, orderOf } from '../page';
+import { listPage } from '../listPage';
+import { matchOf, numberOf } from '../page';
 import type { Asked, Page } from '../page';
 
-export interface OrderLine {
+/** An order as a line of its list: its first line, and how many more there are. */
+export interface OrderLineOfList {
   number: string;
-  workId: number;
-  work: string;
-  series: Series;
-  impression: number;
-  /** N of its edition; 0 for an open one. */
-  of: number;
-  editionKind: 'limited' | 'open';
-  artistsProofs: number;
+  state: OrderState;
+  kind: LineKind;
+  workId: number | null;
+  /** Title of the first line's work, or name of its goods. */
+  what: string;
+  series: Series | null;
+  impression: number | null;
+  /** N of its edition; 0 for an open one, null for none. */
+  of: number | null;
+  editionKind: 'limited' | 'open' | null;
+  artistsProofs: number | null;
+  lines: number;
+  unsealed: number;
   customer: string;
   town: string;
   price: Minor;
+  currency: string;
   placedAt: string;
   dueOn: string;
-  sealed: number;
   shippedAt: string | null;
 }
 
 const COLUMNS = {
   number: sql`o.id`,
-  work: sql`w.title`,
+  what: sql`what`,
   customer: sql`c.name`,
   placed: sql`o.placed_at`,
   due: sql`o.due_on`,
-  price: sql`o.price_minor`,
+  price: sql`n.price_minor`,
 };
 
 /** Orders by number, customer, town or title, or by a pencilled number n/N. */
@@ -44,61 +52,68 @@ function found(find: string) {
   const match = matchOf(find);
   if (match === null) return sql`true`;
   return sql`o.id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'order'
-    UNION SELECT o2.id FROM search s JOIN orders o2 ON o2.work_id = s.ref
+    UNION SELECT l.order_id FROM search s JOIN line_now l ON l.work_id = s.ref
       WHERE s.search MATCH ${match} AND s.kind = 'work')`;
 }
 
-/** What state orders are wanted in. */
-export type OrdersShown = 'all' | 'open' | 'shipped';
+/** What state orders are wanted in; `open` are those that have not left, sealed or not. */
+export const ORDERS_SHOWN = ['all', 'open', 'shipped', 'cancelled'] as const;
+export type OrdersShown = (typeof ORDERS_SHOWN)[number];
+
+const STATES = {
+  all: sql`true`,
+  open: sql`n.state IN ('open', 'sealed')`,
+  shipped: sql`n.state = 'shipped'`,
+  cancelled: sql`n.state = 'cancelled'`,
+};
 
 /** One page of orders: newest first unless asked otherwise; by state, the open ones by their day first. */
-export async function ordersPage(
+export function ordersPage(
   db: Reading,
   asked: Asked,
   shown: OrdersShown,
-): Promise<Page<OrderLine>> {
-  const state =
-    shown === 'open'
-      ? sql`n.shipped_at IS NULL`
-      : shown === 'shipped'
-        ? sql`n.shipped_at IS NOT NULL`
-        : sql`true`;
-  const where = sql`${found(asked.find)} AND ${state}`;
-  // By state, the list is walked along the index of what has gone and when it is due.
+): Promise<Page<OrderLineOfList>> {
+  // By state, the list is walked along the index of how things stand and when they are due.
   const byState = asked.sort === 'state' || (asked.sort === null && shown === 'open');
-  const order = byState
+  const usual = byState
     ? asked.down
-      ? sql`n.shipped_at DESC, n.due_on DESC`
-      : sql`n.shipped_at, n.due_on`
-    : orderOf(asked, COLUMNS, sql`o.id DESC`);
-  const from = byState
+      ? sql`n.state DESC, n.due_on DESC`
+      : sql`n.state, n.due_on`
+    : sql`o.id DESC`;
+  const joined = byState
     ? sql`order_now n CROSS JOIN orders o ON o.id = n.order_id`
     : sql`orders o JOIN order_now n ON n.order_id = o.id`;
-  const rows = await db.all<OrderLine>(sql`
-    SELECT o.number AS number, o.work_id AS workId, w.title AS work, o.series AS series,
-      o.impression AS impression, e.size AS "of", e.kind AS editionKind,
-      e.artists_proofs AS artistsProofs,
-      c.name AS customer, c.town AS town, o.price_minor AS price,
-      o.placed_at AS placedAt, o.due_on AS dueOn, n.sealed AS sealed, n.shipped_at AS shippedAt
-    FROM ${from}
-    JOIN customer c ON c.id = o.customer_id
-    JOIN work w ON w.id = o.work_id
-    JOIN edition_now e ON e.edition_id = o.edition_id
-    WHERE ${where} ORDER BY ${order}
-    LIMIT ${PAGE_LINES} OFFSET ${offsetOf(asked)}`);
-  const [count] = await db.all<{ n: number }>(sql`
-    SELECT count(*) AS n FROM orders o JOIN order_now n ON n.order_id = o.id WHERE ${where}`);
-  return { rows, total: count?.n ?? 0, page: asked.page };
+  return listPage<OrderLineOfList>(db, byState ? { ...asked, sort: null } : asked, {
+    select: sql`o.number AS number, n.state AS state, l.kind AS kind, l.work_id AS workId,
+      coalesce(w.title, l.name, '') AS what, l.series AS series, l.impression AS impression,
+      e.size AS "of", e.kind AS editionKind, e.artists_proofs AS artistsProofs,
+      n.lines AS lines, n.unsealed AS unsealed, c.name AS customer, c.town AS town,
+      n.price_minor AS price, n.currency AS currency, o.placed_at AS placedAt,
+      o.due_on AS dueOn, n.shipped_at AS shippedAt`,
+    from: sql`${joined}
+      JOIN customer c ON c.id = o.customer_id
+      LEFT JOIN order_line l ON l.id = (SELECT min(x.line_id) FROM line_now x WHERE x.order_id = o.id
+        AND (x.state <> 'removed' OR n.lines = 0))
+      LEFT JOIN work w ON w.id = l.work_id
+      LEFT JOIN edition_now e ON e.edition_id = l.edition_id`,
+    countFrom: sql`orders o JOIN order_now n ON n.order_id = o.id`,
+    where: sql`${found(asked.find)} AND ${STATES[shown]}`,
+    columns: COLUMNS,
+    usual,
+  });
 }
 
-/** How many orders there are, open, and past their day. */
+/** How many orders there are, not gone yet, and past their day. */
 export async function orderCounts(
   db: Reading,
   today: string,
-): Promise<{ all: number; open: number; late: number }> {
-  const [row] = await db.all<{ all: number; open: number; late: number }>(sql`
+): Promise<{ all: number; open: number; late: number; shipped: number }> {
+  const [row] = await db.all<{ all: number; open: number; late: number; shipped: number }>(
+    sql`
     SELECT (SELECT count(*) FROM order_now) AS "all",
-      (SELECT count(*) FROM order_now WHERE shipped_at IS NULL) AS open,
-      (SELECT count(*) FROM order_now WHERE shipped_at IS NULL AND due_on < ${today}) AS late`);
+      (SELECT count(*) FROM order_now WHERE state IN ('open', 'sealed')) AS open,
+      (SELECT count(*) FROM order_now WHERE state = 'shipped') AS shipped,
+      (SELECT count(*) FROM order_now WHERE state IN ('open', 'sealed') AND due_on < ${today}) AS late`,
+  );
   return row!;
 }

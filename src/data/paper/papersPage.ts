@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { stockLevel } from '@/core/paper';
 import type { StockLevel } from '@/core/paper';
 import type { Reading } from '../database';
-import { PAGE_LINES, matchOf, offsetOf, orderOf } from '../page';
+import { matchOf, offsetOf, orderOf } from '../page';
 import type { Asked, Page } from '../page';
 import type { PaperRow } from './papers';
 import { papers } from '../schema';
@@ -46,7 +46,7 @@ export async function papersPage(db: Reading, asked: Asked): Promise<Page<Paper>
   const rows = await selected(db)
     .where(where)
     .orderBy(orderOf(asked, COLUMNS, BY_NAME))
-    .limit(PAGE_LINES)
+    .limit(asked.lines)
     .offset(offsetOf(asked));
   const [count] = await db.all<{ n: number }>(
     sql`SELECT count(*) AS n FROM ${papers} WHERE ${where}`,

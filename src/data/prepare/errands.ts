@@ -1,7 +1,8 @@
 import { desc, eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
-import { errandAnswers, errandItems, errands, routes } from '../schema';
 import { addLogLine } from '../log/log';
+import type { NewLogLine } from '../log/log';
+import { errandAnswers, errandItems, errands, printFiles, routes } from '../schema';
 
 export type Route = typeof routes.$inferSelect;
 export type Errand = typeof errands.$inferSelect;
@@ -25,14 +26,41 @@ export const routesNow = (db: Reading): Promise<Route[]> =>
 export const getRoute = (db: Reading, id: number): Promise<Route | undefined> =>
   db.query.routes.findFirst({ where: eq(routes.id, id) });
 
-/** The number that the next errand gets. */
-export async function nextErrandNumber(db: Reading): Promise<string> {
-  const [row] = await db
+/** The number that the next errand gets; asked inside the write that takes it. */
+export async function nextErrandNumber(tx: Writing): Promise<string> {
+  const [row] = await tx
     .select({ most: sql<number>`coalesce(max(${errands.id}), 0)` })
     .from(errands);
-  return `H-${String(1 + (row?.most ?? 0)).padStart(4, '0')}`;
+  return errandNumber(1 + (row?.most ?? 0));
 }
 
+const errandNumber = (n: number) => `H-${String(n).padStart(4, '0')}`;
+
+/** The number after one. */
+export const numberAfter = (number: string): string =>
+  errandNumber(1 + Number(number.slice(2)));
+
+/** The works whose files went with an errand. */
+const worksOfErrand = async (db: Reading, errandId: number): Promise<number[]> =>
+  (
+    await db
+      .selectDistinct({ workId: printFiles.workId })
+      .from(errandItems)
+      .innerJoin(printFiles, eq(printFiles.id, errandItems.printFileId))
+      .where(eq(errandItems.errandId, errandId))
+  ).map((r) => r.workId);
+
+/** One line of the log book for each work concerned. */
+async function tellEach(
+  tx: Writing,
+  errandId: number,
+  line: Omit<NewLogLine, 'workId'>,
+): Promise<void> {
+  for (const workId of await worksOfErrand(tx, errandId))
+    await addLogLine(tx, { ...line, workId });
+}
+
+/** Writes an errand down with its files, of one work or of several. */
 export async function addErrand(
   tx: Writing,
   errand: Omit<Errand, 'id'>,
@@ -41,10 +69,9 @@ export async function addErrand(
   const [row] = await tx.insert(errands).values(errand).returning({ id: errands.id });
   const errandId = row!.id;
   for (const item of items) await tx.insert(errandItems).values({ ...item, errandId });
-  await addLogLine(tx, {
+  await tellEach(tx, errandId, {
     at: errand.at,
     what: 'errand.handedOver',
-    workId: errand.workId,
     detail: {
       number: errand.number,
       to: errand.manifest.to,
@@ -56,16 +83,15 @@ export async function addErrand(
 
 export async function addErrandAnswer(
   tx: Writing,
-  errand: Pick<Errand, 'id' | 'workId' | 'number'>,
+  errand: Pick<Errand, 'id' | 'number'>,
   answer: unknown,
   said: { accepted: number; refused: number; stage: string },
   at: string,
 ): Promise<void> {
   await tx.insert(errandAnswers).values({ errandId: errand.id, answer, at });
-  await addLogLine(tx, {
+  await tellEach(tx, errand.id, {
     at,
     what: 'errand.answered',
-    workId: errand.workId,
     detail: { number: errand.number, ...said },
   });
 }
@@ -75,14 +101,17 @@ export interface ErrandNow extends Errand {
   answeredAt: string | null;
 }
 
-/** Errands of a work with the newest answer to each, newest first. */
+/** Errands with files of a work, with the newest answer to each, newest first. */
 export async function errandsOf(db: Reading, workId: number): Promise<ErrandNow[]> {
   const newest = sql`${errandAnswers.id} = (SELECT max(a.id) FROM errand_answer a WHERE a.errand_id = ${errands.id})`;
   const rows = await db
     .select({ errand: errands, answer: errandAnswers })
     .from(errands)
     .leftJoin(errandAnswers, newest)
-    .where(eq(errands.workId, workId))
+    .where(
+      sql`${errands.id} IN (SELECT i.errand_id FROM print_file f JOIN errand_item i ON i.print_file_id = f.id
+        WHERE f.work_id = ${workId})`,
+    )
     .orderBy(desc(errands.id));
   return rows.map(({ errand, answer }) => ({
     ...errand,

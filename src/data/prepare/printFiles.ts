@@ -1,8 +1,9 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import { ppiOf, resampling, stepIn } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import type { Reading, Writing } from '../database';
-import { printFiles } from '../schema';
+import { matchOf } from '../page';
+import { printFiles, works } from '../schema';
 import { addLogLine } from '../log/log';
 import { addPrintEntry } from '../log/printEntries';
 import { getRecipe } from './recipes';
@@ -43,7 +44,7 @@ export async function addPrintFile(
       kind: 'printFile',
       ref: row!.id,
       what: file.name,
-      workId: file.workId,
+      workIds: [file.workId],
       masterId: file.masterId,
       sizeKey: file.sizeKey,
       recipe,
@@ -73,3 +74,28 @@ export const printFilesOf = (db: Reading, workId: number): Promise<PrintFile[]> 
 
 export const getPrintFile = (db: Reading, id: number): Promise<PrintFile | undefined> =>
   db.query.printFiles.findFirst({ where: eq(printFiles.id, id) });
+
+/** The newest print file of each size of the other works, to go along in one errand; as found. */
+export async function newestFilesElsewhere(
+  db: Reading,
+  { notWorkId, find }: { notWorkId: number; find: string },
+  limit: number,
+): Promise<{ work: string; file: PrintFile }[]> {
+  const match = matchOf(find);
+  const found =
+    match === null
+      ? sql`true`
+      : sql`${printFiles.workId} IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')`;
+  return db
+    .select({ work: works.title, file: printFiles })
+    .from(printFiles)
+    .innerJoin(works, eq(works.id, printFiles.workId))
+    .where(
+      sql`${printFiles.kind} = 'print' AND ${printFiles.workId} <> ${notWorkId} AND ${found}
+        AND NOT EXISTS (SELECT 1 FROM print_file g WHERE g.work_id = ${printFiles.workId}
+          AND g.size_key = ${printFiles.sizeKey} AND g.kind = 'print'
+          AND g.channels = ${printFiles.channels} AND g.id > ${printFiles.id})`,
+    )
+    .orderBy(desc(printFiles.id))
+    .limit(limit);
+}

@@ -1,7 +1,7 @@
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, inArray } from 'drizzle-orm';
 import type { SheetContent } from '@/core/prepare';
 import type { Reading, Writing } from '../database';
-import { sheetFiles } from '../schema';
+import { sheetFiles, sheetItems } from '../schema';
 import { addLogLine } from '../log/log';
 import { addPrintEntry } from '../log/printEntries';
 
@@ -28,36 +28,56 @@ function triedOn(content: SheetContent) {
   return { sizeKey, recipe, recipeName: recipeName ?? '', factor };
 }
 
+/** A picture that is on a sheet: its work, and the master it was taken from. */
+export interface SheetItem {
+  workId: number;
+  masterId: number;
+}
+
+/** Writes a sheet down, with every work whose picture is on it. */
 export async function addSheetFile(
   tx: Writing,
   file: Omit<SheetFile, 'id'>,
+  items: readonly SheetItem[],
 ): Promise<number> {
   const [row] = await tx.insert(sheetFiles).values(file).returning({ id: sheetFiles.id });
-  const { content } = file;
-  await addLogLine(tx, {
-    at: file.at,
-    what: `sheet.${file.kind}`,
-    workId: file.workId,
-    detail: { name: file.name, ...heldBy(content), sha256: file.sha256 },
-  });
+  const { content, at } = file;
+  const works = [...new Set(items.map((i) => i.workId))];
+  for (const item of items)
+    await tx.insert(sheetItems).values({ ...item, sheetId: row!.id });
+  for (const workId of works)
+    await addLogLine(tx, {
+      at,
+      what: `sheet.${file.kind}`,
+      workId,
+      detail: { name: file.name, ...heldBy(content), sha256: file.sha256 },
+    });
   await addPrintEntry(tx, {
     kind: content.kind === 'resolution' ? 'proofSheet' : 'settingsSheet',
     ref: row!.id,
     what: file.name,
-    workId: file.workId,
-    masterId: file.masterId,
+    workIds: works,
+    masterId: items[0]?.masterId ?? null,
     ...triedOn(content),
-    at: file.at,
+    at,
   });
   return row!.id;
 }
 
-/** Proof sheets and settings sheets of a work, newest first. */
+/** Proof sheets and settings sheets with a picture of a work on them, newest first. */
 export const sheetFilesOf = (db: Reading, workId: number): Promise<SheetFile[]> =>
   db
     .select()
     .from(sheetFiles)
-    .where(eq(sheetFiles.workId, workId))
+    .where(
+      inArray(
+        sheetFiles.id,
+        db
+          .select({ id: sheetItems.sheetId })
+          .from(sheetItems)
+          .where(eq(sheetItems.workId, workId)),
+      ),
+    )
     .orderBy(desc(sheetFiles.id));
 
 export const getSheetFile = (db: Reading, id: number): Promise<SheetFile | undefined> =>

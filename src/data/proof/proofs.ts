@@ -37,14 +37,14 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
     kind: 'proofRound',
     ref: row!.id,
     what: `proof round ${round.round}`,
-    workId: round.workId,
+    workIds: [round.workId],
     masterId: file?.masterId ?? null,
     sizeKey: round.sizeKey,
     recipe: file?.recipe ?? null,
     factor: file?.factor ?? null,
     paperId: round.paperId,
     route: round.route,
-    cost: round.cost,
+    cost: { amount: round.cost, currency: round.currency },
     at: round.sentAt,
   });
   return row!.id;

@@ -2,7 +2,8 @@ import { sql } from 'drizzle-orm';
 import type { ProofVerdict } from '@/core/proof';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../database';
-import { PAGE_LINES, matchOf, offsetOf, orderOf } from '../page';
+import { listPage } from '../listPage';
+import { matchOf } from '../page';
 import type { Asked, Page } from '../page';
 
 export interface ProofLine {
@@ -15,6 +16,7 @@ export interface ProofLine {
   sentAt: string;
   backAt: string | null;
   cost: Minor;
+  currency: string;
   verdict: ProofVerdict | null;
   seen: string | null;
   remarks: string;
@@ -34,7 +36,7 @@ const COLUMNS = {
 const SELECTED = sql`
   r.id AS id, r.work_id AS workId, w.title AS work, r.size_key AS sizeKey, p.name AS paper,
   r.round AS round, r.sent_at AS sentAt, b.back_at AS backAt, r.cost_minor AS cost,
-  b.verdict AS verdict, b.seen AS seen, r.remarks AS remarks`;
+  r.currency AS currency, b.verdict AS verdict, b.seen AS seen, r.remarks AS remarks`;
 
 const JOINED = sql`
   JOIN work w ON w.id = r.work_id JOIN paper p ON p.id = r.paper_id
@@ -46,29 +48,32 @@ export const proofsOut = (db: Reading, limit: number): Promise<ProofLine[]> =>
     ORDER BY o.round_id LIMIT ${limit}`);
 
 /** One page of proof rounds: newest first unless asked otherwise. */
-export async function proofsPage(db: Reading, asked: Asked): Promise<Page<ProofLine>> {
+export function proofsPage(db: Reading, asked: Asked): Promise<Page<ProofLine>> {
   const match = matchOf(asked.find);
   const where =
     match === null
       ? sql`true`
       : sql`(r.work_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')
           OR r.paper_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'paper'))`;
-  const rows = await db.all<ProofLine>(sql`
-    SELECT ${SELECTED} FROM proof_round r ${JOINED} WHERE ${where}
-    ORDER BY ${orderOf(asked, COLUMNS, sql`r.id DESC`)}
-    LIMIT ${PAGE_LINES} OFFSET ${offsetOf(asked)}`);
-  const [count] = await db.all<{ n: number }>(
-    sql`SELECT count(*) AS n FROM proof_round r WHERE ${where}`,
-  );
-  return { rows, total: count?.n ?? 0, page: asked.page };
+  return listPage<ProofLine>(db, asked, {
+    select: SELECTED,
+    from: sql`proof_round r ${JOINED}`,
+    countFrom: sql`proof_round r`,
+    where,
+    columns: COLUMNS,
+    usual: sql`r.id DESC`,
+  });
 }
 
-/** Rounds, those that are out, and what all have cost. */
-export async function proofCounts(
-  db: Reading,
-): Promise<{ rounds: number; out: number; cost: Minor }> {
-  const [row] = await db.all<{ rounds: number; out: number; cost: Minor }>(sql`
-    SELECT count(*) AS rounds, coalesce(sum(cost_minor), 0) AS cost,
-      (SELECT count(*) FROM proof_out) AS "out" FROM proof_round`);
+/** Rounds, and those that are out. */
+export async function proofCounts(db: Reading): Promise<{ rounds: number; out: number }> {
+  const [row] = await db.all<{ rounds: number; out: number }>(sql`
+    SELECT (SELECT coalesce(sum(rounds), 0) FROM proof_cost_now) AS rounds, (SELECT count(*) FROM proof_out) AS "out"`);
   return row!;
 }
+
+/** What all rounds have cost, currency by currency. */
+export const proofCosts = (db: Reading): Promise<{ currency: string; cost: Minor }[]> =>
+  db.all(
+    sql`SELECT currency, cost_minor AS cost FROM proof_cost_now ORDER BY cost_minor DESC`,
+  );

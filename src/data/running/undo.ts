@@ -1,12 +1,27 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
+import { LAYOUT } from '@/core/size';
 import type { CropChoice, JudgedThen, Layout } from '@/core/size';
 import type { Writing } from '../database';
 import { Refused } from '../refused';
-import { devices, papers, settings, undoSteps, works } from '../schema';
+import {
+  customers,
+  devices,
+  materials,
+  papers,
+  settings,
+  undoSteps,
+  works,
+} from '../schema';
 import { addLogLine } from '../log/log';
 import { addCropChoice, addSizeEvent } from '../size/sizes';
 
-const TABLES = { work: works, paper: papers, device: devices };
+const TABLES = {
+  work: works,
+  paper: papers,
+  device: devices,
+  material: materials,
+  customer: customers,
+};
 export type EditedTable = keyof typeof TABLES;
 type Values = Record<string, string | number | null>;
 
@@ -64,7 +79,7 @@ async function takeBack(tx: Writing, step: UndoStep, at: string): Promise<void> 
         await addSizeEvent(tx, {
           sizeKey: before.sizeKey,
           kind: before.kind,
-          layout: before.layout,
+          layout: LAYOUT.read(before.layout),
           judged: before.judged ?? null,
           workId: step.workId,
           reason: before.kind === 'withdrawn' ? 'taken back' : null,

@@ -1,6 +1,7 @@
 import { getTableColumns, getTableName, inArray, is, sql } from 'drizzle-orm';
 import { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Database, Reading, Writing } from '../database';
+import { REGISTER } from '../register';
 import * as schema from '../schema';
 import { documents, masters, orders, printFiles, works } from '../schema';
 
@@ -9,13 +10,18 @@ export async function snapshotDatabase(db: Database, path: string): Promise<void
   await db.run(sql`VACUUM INTO ${path}`);
 }
 
-/** Hashes of every file of the store that some fact refers to, once each. */
+/** Hashes of every file of the store that some fact refers to, once each; which columns do, the register says. */
 export async function referredFiles(db: Reading): Promise<string[]> {
-  const rows = await db.all<{ sha256: string }>(sql`
-    SELECT sha256 FROM file UNION SELECT sha256 FROM print_file UNION SELECT sha256 FROM document
-    UNION SELECT sha256 FROM profile UNION SELECT sha256 FROM sheet_file UNION SELECT pdf_sha256 FROM sheet_file
-    UNION SELECT photograph FROM print_opinion WHERE photograph IS NOT NULL
-    ORDER BY sha256`);
+  const columns = Object.entries(REGISTER).flatMap(([table, { files = [] }]) =>
+    files.map((column) => ({ table, column })),
+  );
+  const each = columns.map(
+    ({ table, column }) =>
+      sql`SELECT ${sql.identifier(column)} AS sha256 FROM ${sql.identifier(table)} WHERE ${sql.identifier(column)} IS NOT NULL`,
+  );
+  const rows = await db.all<{ sha256: string }>(
+    sql`${sql.join(each, sql` UNION `)} ORDER BY sha256`,
+  );
   return rows.map((r) => r.sha256);
 }
 
@@ -90,8 +96,6 @@ const tables = (): SQLiteTable[] =>
     is(entry, SQLiteTable),
   );
 
-/** Tables with what the user entered and what happened; derived and passing ones are left out. */
-const LEFT_OUT = /_now$|^proof_out$|^undo_step$|^job$/;
 const EXPORT_ROWS = 1000;
 
 export interface ExportedTable {
@@ -105,7 +109,7 @@ export interface ExportedTable {
 export const exportTables = (db: Reading): ExportedTable[] =>
   tables()
     .map((table) => ({ table, name: getTableName(table) }))
-    .filter(({ name }) => !LEFT_OUT.test(name))
+    .filter(({ name }) => REGISTER[name]?.exported)
     .sort((a, b) => (a.name < b.name ? -1 : 1))
     .map(({ table, name }) => ({
       name,

@@ -9,9 +9,50 @@ import {
 import type { DeviceKind } from '@/core/capture/plan';
 import type { BoardGrid } from '@/core/capture/evenness';
 import type { MasterReading } from '@/core/capture/reading';
+import type { Derivation } from '@/core/capture/derivation';
 import type { SpeckVerdict } from '@/core/capture/specks';
+import type { SpaceId } from '@/core/colour';
+import type { IccRemark, MasterFormat } from '@/core/image';
 import { at, id, mm } from './columns';
-import { files, workId } from './works';
+import { workId } from './work';
+
+/** Facts of a stored original; the bytes lie in the store under the hash. */
+export const files = sqliteTable('file', {
+  sha256: text('sha256').primaryKey(),
+  bytes: integer('bytes').notNull(),
+  format: text('format').$type<MasterFormat>().notNull(),
+  width: integer('width_px').notNull(),
+  height: integer('height_px').notNull(),
+  bitsPerChannel: integer('bits').notNull(),
+  channels: integer('channels').notNull(),
+  colourModel: text('colour_model').$type<'rgb' | 'grey'>().notNull(),
+  ppiTag: real('ppi_tag'),
+  iccDescription: text('icc_description'),
+  iccRemark: text('icc_remark').$type<IccRemark>(),
+  orientation: integer('orientation').notNull(),
+  storedAt: at('stored_at'),
+});
+
+/** A file taken as the master of a work; the newest row of a work counts. */
+export const masters = sqliteTable(
+  'master',
+  {
+    id: id(),
+    workId: workId(),
+    sha256: text('sha256')
+      .notNull()
+      .references(() => files.sha256),
+    name: text('name').notNull(),
+    /** What the user said of an untagged file. */
+    assumedSpace: text('assumed_space').$type<SpaceId>(),
+    /** Crop, turn and flat field that were accepted for it; null: the file as it is. */
+    derivation: text('derivation', { mode: 'json' }).$type<Derivation>(),
+    /** Under which the derived pixels, tiles and preview lie; null: under the file's own hash. */
+    picture: text('picture'),
+    at: at(),
+  },
+  (t) => [index('master_of_work').on(t.workId), index('master_file').on(t.sha256)],
+);
 
 /** What a capture can be made with. Which columns are filled depends on the kind. */
 export const devices = sqliteTable('device', {

@@ -1,8 +1,8 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { HandOverManifest, RouteWants } from '@/core/prepare';
 import { at, id } from './columns';
-import { papers } from './papers';
-import { printFiles, workId } from './works';
+import { papers } from './paper';
+import { printFiles } from './prepare';
 
 /** Who prints, and what they ask for; of one name the newest row counts. */
 export const routes = sqliteTable(
@@ -18,22 +18,17 @@ export const routes = sqliteTable(
   (t) => [index('route_named').on(t.name)],
 );
 
-/** Files that were handed over together. */
-export const errands = sqliteTable(
-  'errand',
-  {
-    id: id(),
-    number: text('number').notNull().unique(),
-    routeId: integer('route_id')
-      .notNull()
-      .references(() => routes.id),
-    workId: workId(),
-    folder: text('folder').notNull(),
-    manifest: text('manifest', { mode: 'json' }).$type<HandOverManifest>().notNull(),
-    at: at(),
-  },
-  (t) => [index('errand_of_work').on(t.workId)],
-);
+/** Files that were handed over together, of one work or of several. */
+export const errands = sqliteTable('errand', {
+  id: id(),
+  number: text('number').notNull().unique(),
+  routeId: integer('route_id')
+    .notNull()
+    .references(() => routes.id),
+  folder: text('folder').notNull(),
+  manifest: text('manifest', { mode: 'json' }).$type<HandOverManifest>().notNull(),
+  at: at(),
+});
 
 export const errandItems = sqliteTable(
   'errand_item',
@@ -48,7 +43,10 @@ export const errandItems = sqliteTable(
     paperId: integer('paper_id').references(() => papers.id),
     quantity: integer('quantity').notNull(),
   },
-  (t) => [index('errand_item_of').on(t.errandId)],
+  (t) => [
+    index('errand_item_of').on(t.errandId),
+    index('errand_item_file').on(t.printFileId),
+  ],
 );
 
 /** What came back of it: the newest answer counts. */

@@ -1,7 +1,6 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Series } from '@/core/edition';
 import { id, at } from './columns';
-import { works } from './works';
+import { works } from './work';
 
 export type JobKind =
   'intake' | 'read' | 'inspect' | 'printFile' | 'sheet' | 'handOver' | 'backup' | 'check';
@@ -39,26 +38,8 @@ export const undoSteps = sqliteTable('undo_step', {
   undoneAt: text('undone_at'),
 });
 
-/** The log book: one line for every write, in order. */
-export const logLines = sqliteTable(
-  'log_line',
-  {
-    id: id(),
-    at: at(),
-    what: text('what').notNull(),
-    workId: integer('work_id'),
-    sizeKey: text('size_key'),
-    editionId: integer('edition_id'),
-    series: text('series').$type<Series>(),
-    impression: integer('impression'),
-    orderId: integer('order_id'),
-    detail: text('detail', { mode: 'json' })
-      .$type<Record<string, string | number | null>>()
-      .notNull(),
-  },
-  (t) => [
-    index('log_in_order').on(t.at, t.id),
-    index('log_of_work').on(t.workId, t.at, t.id),
-    index('log_of_impression').on(t.editionId, t.series, t.impression),
-  ],
-);
+/** Steps of the move from an earlier version that were done, beyond what SQL can do. */
+export const carried = sqliteTable('carried', {
+  step: text('step').primaryKey(),
+  at: at(),
+});

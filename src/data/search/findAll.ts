@@ -9,11 +9,11 @@ export type Hit =
   | {
       kind: 'order';
       number: string;
-      workId: number;
-      work: string;
+      what: string;
       customer: string;
       town: string;
     }
+  | { kind: 'customer'; customerId: number; name: string; town: string }
   | {
       kind: 'impression';
       editionId: number;
@@ -42,31 +42,34 @@ export async function findAll(db: Reading, find: string, limit: number): Promise
   }
   const match = matchOf(find);
   if (match === null) return [];
-  const found = await db.all<{ kind: 'work' | 'paper' | 'order'; ref: number }>(sql`
+  const found = await db.all<{
+    kind: 'work' | 'paper' | 'order' | 'customer';
+    ref: number;
+  }>(sql`
     SELECT kind, ref FROM search WHERE search MATCH ${match} ORDER BY rank LIMIT ${limit}`);
   const refs = (kind: string) => found.filter((f) => f.kind === kind).map((f) => f.ref);
-  const [works, papers, orders] = await Promise.all([
+  const [works, papers, orders, customers] = await Promise.all([
     db.all<{ workId: number; title: string; medium: string; year: number }>(
       sql`SELECT id AS workId, title, medium, year FROM work WHERE id IN ${list(refs('work'))}`,
     ),
     db.all<{ paperId: number; name: string; maker: string }>(
       sql`SELECT id AS paperId, name, maker FROM paper WHERE id IN ${list(refs('paper'))}`,
     ),
-    db.all<{
-      number: string;
-      workId: number;
-      work: string;
-      customer: string;
-      town: string;
-    }>(sql`
-      SELECT o.number AS number, o.work_id AS workId, w.title AS work, c.name AS customer, c.town AS town
-      FROM orders o JOIN work w ON w.id = o.work_id JOIN customer c ON c.id = o.customer_id
+    db.all<{ number: string; what: string; customer: string; town: string }>(sql`
+      SELECT o.number AS number, coalesce(w.title, l.name, '') AS what, c.name AS customer, c.town AS town
+      FROM orders o JOIN customer c ON c.id = o.customer_id
+      LEFT JOIN order_line l ON l.id = (SELECT min(x.id) FROM order_line x WHERE x.order_id = o.id)
+      LEFT JOIN work w ON w.id = l.work_id
       WHERE o.id IN ${list(refs('order'))} ORDER BY o.id DESC`),
+    db.all<{ customerId: number; name: string; town: string }>(
+      sql`SELECT id AS customerId, name, town FROM customer WHERE id IN ${list(refs('customer'))}`,
+    ),
   ]);
   return [
     ...works.map((w): Hit => ({ kind: 'work', ...w })),
     ...orders.map((o): Hit => ({ kind: 'order', ...o })),
     ...papers.map((p): Hit => ({ kind: 'paper', ...p })),
+    ...customers.map((c): Hit => ({ kind: 'customer', ...c })),
   ];
 }
 

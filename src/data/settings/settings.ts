@@ -28,8 +28,8 @@ export interface BenchSettings {
   capture: CaptureRules;
   /** What hiring a capture out and doing it oneself cost. */
   hire: HireInput;
-  sizing: SizeRules;
-  packing: PackRules;
+  size: SizeRules;
+  pack: PackRules;
   today: TodayRules;
 }
 
@@ -50,8 +50,8 @@ export const DEFAULT_SETTINGS: BenchSettings = {
     hourlyRate: minor(0),
     works: 10,
   },
-  sizing: SIZE_RULES,
-  packing: PACK_RULES,
+  size: SIZE_RULES,
+  pack: PACK_RULES,
   today: TODAY_RULES,
 };
 
@@ -65,8 +65,8 @@ export async function readSettings(db: Reading): Promise<BenchSettings> {
     ...DEFAULT_SETTINGS,
     ...chosen,
     capture: { ...CAPTURE_RULES, ...chosen.capture },
-    sizing: { ...SIZE_RULES, ...chosen.sizing },
-    packing: { ...PACK_RULES, ...chosen.packing },
+    size: { ...SIZE_RULES, ...chosen.size },
+    pack: { ...PACK_RULES, ...chosen.pack },
     today: { ...TODAY_RULES, ...chosen.today },
   };
 }

@@ -2,33 +2,37 @@ import { sql } from 'drizzle-orm';
 import { derivedSize } from '@/core/capture/derivation';
 import type { Derivation } from '@/core/capture/derivation';
 import { READING_VERSION } from '@/core/capture/reading';
+import { LAYOUT } from '@/core/size';
 import type { Layout, MasterPixels } from '@/core/size';
 import type { Reading } from '../database';
 import { cropsOf } from '../capture/masters';
 import { cropChoicesNow } from '../size/sizes';
 
-/** Open orders, the earliest day first. */
+/** Orders that have not left, the earliest day first. */
 export const ordersDue = (
   db: Reading,
   limit: number,
 ): Promise<
-  { number: string; workId: number; work: string; customer: string; due: string }[]
+  { number: string; what: string; more: number; customer: string; due: string }[]
 > =>
   db.all(sql`
-    SELECT o.number AS number, o.work_id AS workId, w.title AS work, c.name AS customer, n.due_on AS due
+    SELECT o.number AS number, coalesce(w.title, l.name, '') AS what, max(0, n.lines - 1) AS more,
+      c.name AS customer, n.due_on AS due
     FROM order_now n CROSS JOIN orders o ON o.id = n.order_id
-    JOIN work w ON w.id = o.work_id JOIN customer c ON c.id = o.customer_id
-    WHERE n.shipped_at IS NULL ORDER BY n.due_on LIMIT ${limit}`);
+    JOIN customer c ON c.id = o.customer_id
+    LEFT JOIN order_line l ON l.id = (SELECT min(x.line_id) FROM line_now x WHERE x.order_id = o.id AND x.state <> 'removed')
+    LEFT JOIN work w ON w.id = l.work_id
+    WHERE n.state IN ('open', 'sealed') ORDER BY n.due_on LIMIT ${limit}`);
 
-/** Open orders that are late, and that leave from `today` to `until`; ISO days. */
+/** Orders that are late, and that leave from `today` to `until`; ISO days. */
 export async function dueCounts(
   db: Reading,
   today: string,
   until: string,
 ): Promise<{ late: number; due: number }> {
   const [row] = await db.all<{ late: number; due: number }>(sql`
-    SELECT (SELECT count(*) FROM order_now WHERE shipped_at IS NULL AND due_on < ${today}) AS late,
-      (SELECT count(*) FROM order_now WHERE shipped_at IS NULL AND due_on BETWEEN ${today} AND ${until}) AS due`);
+    SELECT (SELECT count(*) FROM order_now WHERE state IN ('open', 'sealed') AND due_on < ${today}) AS late,
+      (SELECT count(*) FROM order_now WHERE state IN ('open', 'sealed') AND due_on BETWEEN ${today} AND ${until}) AS due`);
   return row!;
 }
 
@@ -87,7 +91,7 @@ export async function offeredWithPixels(
       ? derivedSize(file, JSON.parse(derivation) as Derivation)
       : file;
     const pixels = { ...size, detail, crops: cropsOf(row.workId, crops) };
-    return { ...row, layout: JSON.parse(layout) as Layout, pixels };
+    return { ...row, layout: LAYOUT.read(JSON.parse(layout)), pixels };
   });
 }
 
@@ -95,8 +99,8 @@ export async function offeredWithPixels(
 export async function offeredMark(db: Reading): Promise<(number | string | null)[]> {
   const [row] = await db.all<Record<string, number>>(sql`
     SELECT (SELECT max(id) FROM size_event) AS sizes, (SELECT max(id) FROM master) AS masters,
-      (SELECT count(*) FROM reading) AS readings, (SELECT max(id) FROM crop_choice) AS crops,
-      (SELECT max(id) FROM log_line WHERE what LIKE 'work.%') AS lines`);
+      (SELECT max(rowid) FROM reading) AS readings, (SELECT max(id) FROM crop_choice) AS crops,
+      (SELECT max(id) FROM log_line WHERE what IN ('work.new', 'work.edited', 'work.removed')) AS lines`);
   return Object.values(row!);
 }
 
@@ -116,11 +120,24 @@ export async function drawerCounts(db: Reading): Promise<{
   papers: number;
   proofsOut: number;
   editions: number;
+  materials: number;
   ordersOpen: number;
 }> {
   const [row] = await db.all<Awaited<ReturnType<typeof drawerCounts>>>(sql`
     SELECT (SELECT count(*) FROM work) AS works, (SELECT count(*) FROM paper) AS papers,
       (SELECT count(*) FROM proof_out) AS proofsOut, (SELECT count(*) FROM edition) AS editions,
-      (SELECT count(*) FROM order_now WHERE shipped_at IS NULL) AS ordersOpen`);
+      (SELECT count(*) FROM material) AS materials,
+      (SELECT count(*) FROM order_now WHERE state IN ('open', 'sealed')) AS ordersOpen`);
   return row!;
 }
+
+/** Packing material at or under its reorder point, the scarcest first. */
+export const materialsLow = (
+  db: Reading,
+  limit: number,
+): Promise<{ id: number; name: string; pieces: number; reorderPoint: number }[]> =>
+  db.all(sql`
+    SELECT m.id AS id, m.name AS name, coalesce(n.pieces, 0) AS pieces, m.reorder_point AS reorderPoint
+    FROM material m LEFT JOIN stock_now n ON n.of = 'material' AND n.ref = m.id
+    WHERE m.reorder_point > 0 AND coalesce(n.pieces, 0) <= m.reorder_point
+    ORDER BY coalesce(n.pieces, 0) - m.reorder_point, m.id LIMIT ${limit}`);

@@ -41,18 +41,14 @@ const counts = (today: string, ids: SQL) => sql`
     (SELECT count(*) FROM proof_round r JOIN proof_return b ON b.round_id = r.id
       WHERE r.work_id = w.id AND b.verdict = 'approved') AS proofsApproved,
     (SELECT count(*) FROM edition e WHERE e.work_id = w.id) AS editions,
-    (SELECT coalesce(sum(CASE n.kind WHEN 'open' THEN 1 ELSE n.size -
-        (SELECT count(*) FROM impression_now i WHERE i.edition_id = e.id AND i.series = 'number' AND i.state <> 'spoiled')
-      END), 0)
+    (SELECT coalesce(sum(CASE n.kind WHEN 'open' THEN 1 ELSE n.size - n."out" END), 0)
       FROM edition e JOIN edition_now n ON n.edition_id = e.id WHERE e.work_id = w.id) AS numbersLeft,
     (SELECT count(*) FROM price_now p WHERE p.work_id = w.id) AS priced,
     EXISTS (SELECT 1 FROM finish f WHERE f.work_id = w.id) AS finished,
-    (SELECT count(*) FROM orders o JOIN order_now n ON n.order_id = o.id
-      WHERE o.work_id = w.id AND n.shipped_at IS NULL) AS ordersOpen,
-    (SELECT count(*) FROM orders o JOIN order_now n ON n.order_id = o.id
-      WHERE o.work_id = w.id AND n.shipped_at IS NULL AND n.due_on < ${today}) AS ordersLate,
-    (SELECT count(*) FROM orders o JOIN order_now n ON n.order_id = o.id
-      WHERE o.work_id = w.id AND n.shipped_at IS NOT NULL) AS ordersShipped
+    (SELECT count(DISTINCT l.order_id) FROM line_now l WHERE l.work_id = w.id AND l.state = 'open') AS ordersOpen,
+    (SELECT count(DISTINCT l.order_id) FROM line_now l JOIN order_now n ON n.order_id = l.order_id
+      WHERE l.work_id = w.id AND l.state = 'open' AND n.due_on < ${today}) AS ordersLate,
+    (SELECT count(*) FROM line_now l WHERE l.work_id = w.id AND l.state = 'shipped') AS ordersShipped
   FROM work w WHERE w.id IN ${ids}`;
 
 /** The given works as they stand, in the given order. `today` is an ISO day. */

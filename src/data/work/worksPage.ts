@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Reading } from '../database';
-import { PAGE_LINES, matchOf, offsetOf, orderOf } from '../page';
+import { listPage } from '../listPage';
+import { matchOf } from '../page';
 import type { Asked, Page } from '../page';
 
 const COLUMNS = {
@@ -21,21 +22,19 @@ const found = (find: string) => {
 
 /** One page of the works drawer: ids in order. Newest first unless asked otherwise. */
 export async function worksPage(db: Reading, asked: Asked): Promise<Page<number>> {
-  const where = found(asked.find);
   const byFile = asked.sort === 'mp';
-  const rows = await db.all<{ id: number }>(sql`
-    SELECT w.id AS id
+  const page = await listPage<{ id: number }>(db, asked, {
+    select: sql`w.id AS id
       ${asked.sort === 'sizes' ? sql`, (SELECT count(*) FROM size_now s WHERE s.work_id = w.id AND s.kind = 'offered') AS sizes` : sql``}
-      ${asked.sort === 'sold' ? sql`, (SELECT count(*) FROM orders o JOIN order_now n ON n.order_id = o.id WHERE o.work_id = w.id AND n.shipped_at IS NOT NULL) AS sold` : sql``}
-    FROM work w
-    ${byFile ? sql`LEFT JOIN master_now mn ON mn.work_id = w.id LEFT JOIN master m ON m.id = mn.master_id LEFT JOIN file f ON f.sha256 = m.sha256` : sql``}
-    WHERE ${where}
-    ORDER BY ${orderOf(asked, COLUMNS, sql`w.id DESC`)}
-    LIMIT ${PAGE_LINES} OFFSET ${offsetOf(asked)}`);
-  const [count] = await db.all<{ n: number }>(
-    sql`SELECT count(*) AS n FROM work w WHERE ${where}`,
-  );
-  return { rows: rows.map((r) => r.id), total: count?.n ?? 0, page: asked.page };
+      ${asked.sort === 'sold' ? sql`, (SELECT count(*) FROM line_now l WHERE l.work_id = w.id AND l.state = 'shipped') AS sold` : sql``}`,
+    from: sql`work w
+      ${byFile ? sql`LEFT JOIN master_now mn ON mn.work_id = w.id LEFT JOIN master m ON m.id = mn.master_id LEFT JOIN file f ON f.sha256 = m.sha256` : sql``}`,
+    countFrom: sql`work w`,
+    where: found(asked.find),
+    columns: COLUMNS,
+    usual: sql`w.id DESC`,
+  });
+  return { ...page, rows: page.rows.map((r) => r.id) };
 }
 
 /** The works of a choice list: newest first, as many as a list can show. */

@@ -20,8 +20,62 @@ import type { AccountsView } from './view';
 
 type Row = AccountsView['page']['rows'][number];
 
+/** What all of it came to, currency by currency. */
+function SumsSlip({
+  best,
+  sums,
+}: {
+  best: NonNullable<AccountsView['best']>;
+  sums: AccountsView['sums'];
+}) {
+  const format = useFormat();
+  return (
+    <Slip label="Accounts">
+      <SlipTitle>So far</SlipTitle>
+      {sums.map((s) => (
+        <Figures
+          key={s.currency}
+          figures={[
+            {
+              value: format.amount(s.gross, s.currency),
+              unit: '',
+              label: `gross, ${s.currency}`,
+            },
+            {
+              value: format.amount(s.net, s.currency),
+              unit: '',
+              label: `net, ${s.currency}`,
+            },
+          ]}
+        />
+      ))}
+      <Sentence>
+        Best seller: {best.work} {best.size && `at ${best.size}`} through {best.channel},{' '}
+        {best.sold} sold.
+        {sums[0] &&
+          sums[0].gross > 0 &&
+          ` Of the gross, ${format.percent(sums[0].net / sums[0].gross)} stays.`}
+      </Sentence>
+      <FactList
+        facts={sums.flatMap((s): [string, React.ReactNode][] => [
+          [`Pieces, ${s.currency}`, s.sold],
+          ['Postage paid to carriers', format.money(s.postage, s.currency)],
+          ...(s.unreckoned > 0
+            ? [['Not reckoned, in no net', s.unreckoned] as [string, React.ReactNode]]
+            : []),
+        ])}
+      />
+      <Small>
+        Net is the price less cost, the fees of the channel it came through, and the postage
+        paid, as written down when each parcel was sealed. ≈: no price was kept for that
+        channel, so its usual fees are reckoned with (rule of thumb). Tax is not in it.
+      </Small>
+    </Slip>
+  );
+}
+
 /** Accounts: which pictures sell, at which size, through which channel, and what stays. */
-export function AccountsDrawer({ page, asked, best, sums, currency }: AccountsView) {
+export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) {
   const format = useFormat();
   const { rows } = page;
   const most = Math.max(1, ...rows.map((r) => r.gross));
@@ -40,16 +94,19 @@ export function AccountsDrawer({ page, asked, best, sums, currency }: AccountsVi
       { key: 'sold', head: 'Sold', value: (r) => r.sold, figure: true },
       {
         key: 'gross',
-        head: `Gross, ${currency}`,
+        head: 'Gross',
         value: (r) => r.gross,
-        cell: (r) => format.amount(r.gross),
+        cell: (r) => format.money(r.gross, r.currency),
         figure: true,
       },
       {
         key: 'net',
-        head: `Net, ${currency}`,
+        head: 'Net',
         value: (r) => r.net,
-        cell: (r) => (r.unreckoned > 0 ? 'not reckoned' : format.amount(r.net)),
+        cell: (r) =>
+          r.unreckoned > 0
+            ? 'not reckoned'
+            : `${r.usualFees > 0 ? '≈ ' : ''}${format.money(r.net, r.currency)}`,
         figure: true,
       },
       {
@@ -78,17 +135,16 @@ export function AccountsDrawer({ page, asked, best, sums, currency }: AccountsVi
         ),
       },
     ],
-    [format, currency, most],
+    [format, most],
   );
-  const { gross, net } = sums;
   return (
     <>
-      <DrawerHead title="Accounts" sum={`${sums.sold} impressions sold and shipped`}>
+      <DrawerHead title="Accounts" sum={`${sold} pieces sold and shipped`}>
         <FindField label="Find a title" value={asked.find} />
       </DrawerHead>
       <Bench>
         <Surface>
-          {sums.sold === 0 ? (
+          {page.total === 0 && asked.find === '' ? (
             <Empty title="Nothing is sold yet">
               <p>Shipped orders appear here, by work, size and channel.</p>
             </Empty>
@@ -98,36 +154,12 @@ export function AccountsDrawer({ page, asked, best, sums, currency }: AccountsVi
               rows={rows}
               list={{ asked, total: page.total }}
               columns={columns}
-              id={(r) => `${r.workId}${r.size}${r.channel}`}
-              href={(r) => `/works/${r.workId}/price`}
+              id={(r) => `${r.workId}${r.work}${r.size}${r.channel}${r.currency}`}
+              href={(r) => (r.workId > 0 ? `/works/${r.workId}/price` : '/orders')}
             />
           )}
         </Surface>
-        {best && (
-          <Slip label="Accounts">
-            <SlipTitle>So far</SlipTitle>
-            <Figures
-              figures={[
-                { value: format.amount(gross), unit: '', label: `gross, ${currency}` },
-                { value: format.amount(net), unit: '', label: `net, ${currency}` },
-              ]}
-            />
-            <Sentence>
-              Best seller: {best.work} at {best.size} through {best.channel}, {best.sold}{' '}
-              sold. Of the gross, {format.percent(gross === 0 ? 0 : net / gross)} stays.
-            </Sentence>
-            <FactList
-              facts={[
-                ['Impressions', sums.sold],
-                ['Postage paid to carriers', format.amount(sums.postage)],
-              ]}
-            />
-            <Small>
-              Net is the price less the cost of the impression and the channel’s fees, as
-              reckoned at the price station when the order came in. Tax is not in it.
-            </Small>
-          </Slip>
-        )}
+        {best && <SumsSlip best={best} sums={sums} />}
       </Bench>
     </>
   );

@@ -1,17 +1,16 @@
 import { nominalSize } from '@/core/size';
-import { ALL, askedOf, readSettings, salesPage, salesSums } from '@/data';
+import { ALL, askedOf, salesPage, salesSums } from '@/data';
 import { studio } from '@/studio';
 
-/** What was sold, by work and size: gross, what the channel and the making took, and what stayed. */
+/** What was sold, by work and size: gross, what channel, carrier and making took, and what stayed. */
 export async function loadAccounts(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
   const asked = askedOf(query);
   const page = await salesPage(db, asked);
   const asUsual = asked.sort === null && asked.find === '' && asked.page === 1;
-  const [best, sums, settings] = await Promise.all([
+  const [best, sums] = await Promise.all([
     asUsual ? page : salesPage(db, ALL),
     salesSums(db),
-    readSettings(db),
   ]);
   const sized = <T extends { sizeKey: string }>(row: T) => ({
     ...row,
@@ -22,8 +21,9 @@ export async function loadAccounts(query: Record<string, string | undefined>) {
     page: { ...page, rows: page.rows.map(sized) },
     asked,
     best: best.rows[0] ? sized(best.rows[0]) : null,
+    /** One for each currency that anything was sold in, the largest first. */
     sums,
-    currency: settings.currency,
+    sold: sums.reduce((total, s) => total + s.sold, 0),
   };
 }
 

@@ -9,6 +9,8 @@ const STATES: Record<string, string> = {
   ordered: 'ordered',
   sold: 'sold',
   spoiled: 'spoiled',
+  damaged: 'damaged',
+  lost: 'lost',
 };
 
 function said(hit: Hit) {
@@ -31,8 +33,15 @@ function said(hit: Hit) {
       return {
         kind: `Order ${hit.number}`,
         name: `${hit.customer}, ${hit.town}`,
-        about: hit.work,
-        href: `/works/${hit.workId}/pack?order=${hit.number}`,
+        about: hit.what,
+        href: `/orders/${hit.number}`,
+      };
+    case 'customer':
+      return {
+        kind: 'Customer',
+        name: hit.name,
+        about: hit.town,
+        href: `/orders/customers?customer=${hit.customerId}`,
       };
     case 'impression':
       return {

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { Button, useAddress } from '@/shell';
+import { Button, Choose, Line, useAddress } from '@/shell';
 import type { PrintsView } from './prints';
 import { SOURCES } from './words';
 
@@ -45,7 +45,7 @@ export function AskBook({ view }: { view: PrintsView }) {
       }}
     >
       What worked when I enlarged about
-      <input
+      <Line
         aria-label="Enlarged about, times"
         aria-invalid={factor !== '' && !fits}
         inputMode="decimal"
@@ -54,16 +54,16 @@ export function AskBook({ view }: { view: PrintsView }) {
         onChange={(e) => setFactor(e.target.value)}
       />
       × from
-      <select aria-label="From" value={source} onChange={(e) => setSource(e.target.value)}>
+      <Choose aria-label="From" value={source} onChange={(e) => setSource(e.target.value)}>
         <option value="">anything</option>
         {[...new Set([...DEVICES, ...Object.keys(SOURCES)])].map((s) => (
           <option key={s} value={s}>
             {SOURCES[s]}
           </option>
         ))}
-      </select>
+      </Choose>
       onto
-      <select
+      <Choose
         aria-label="Onto"
         style={{ maxWidth: 170 }}
         value={paper}
@@ -75,7 +75,7 @@ export function AskBook({ view }: { view: PrintsView }) {
             {p.name}, {p.surface}
           </option>
         ))}
-      </select>
+      </Choose>
       <Button type="submit" $small isDisabled={!fits}>
         Ask the book
       </Button>

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import {
   Bench,
   ButtonLink,
+  Choose,
   DataTable,
   DrawerHead,
   Empty,
@@ -66,7 +67,7 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
             The whole book
           </ButtonLink>
         )}
-        <select
+        <Choose
           aria-label="Work"
           value={workId ?? ''}
           onChange={(e) =>
@@ -82,7 +83,7 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
               {w.title}
             </option>
           ))}
-        </select>
+        </Choose>
       </DrawerHead>
       <Bench>
         <Surface>

@@ -4,6 +4,7 @@ import { ASPECT_NAMES } from '@/core/prepare';
 import {
   Bench,
   Button,
+  Choose,
   DataTable,
   DownloadLink,
   DrawerHead,
@@ -145,7 +146,7 @@ export function PrintLog(view: PrintsView) {
         }
       >
         <FindField value={asked.find} label="Find in the book" />
-        <select
+        <Choose
           aria-label="Kind"
           style={choice}
           value={query.kind ?? ''}
@@ -157,8 +158,8 @@ export function PrintLog(view: PrintsView) {
               {name}
             </option>
           ))}
-        </select>
-        <select
+        </Choose>
+        <Choose
           aria-label="Work"
           style={choice}
           value={query.work ?? ''}
@@ -170,8 +171,8 @@ export function PrintLog(view: PrintsView) {
               {w.title}
             </option>
           ))}
-        </select>
-        <select
+        </Choose>
+        <Choose
           aria-label="Paper"
           style={choice}
           value={query.paper ?? ''}
@@ -183,7 +184,7 @@ export function PrintLog(view: PrintsView) {
               {p.name}
             </option>
           ))}
-        </select>
+        </Choose>
       </DrawerHead>
       <Bench>
         <Surface>

@@ -49,7 +49,7 @@ export const filterOf = (query: Query): EntryFilter => {
 /** Entries with their titles, sizes and what is thought of them. */
 export async function withWords(db: Reading, entries: PrintEntry[]) {
   const [titles, opinions] = await Promise.all([
-    titlesOf(db, [...new Set(entries.map((e) => e.workId))]),
+    titlesOf(db, [...new Set(entries.flatMap((e) => e.workId ?? []))]),
     opinionsNow(
       db,
       entries.map((e) => e.id),
@@ -57,7 +57,7 @@ export async function withWords(db: Reading, entries: PrintEntry[]) {
   ]);
   return entries.map((entry) => ({
     ...entry,
-    title: titles.get(entry.workId) ?? '',
+    title: (entry.workId !== null && titles.get(entry.workId)) || 'several works',
     size: entry.sizeKey ? (nominalSize(entry.sizeKey)?.label ?? entry.sizeKey) : '',
     thought: opinions.get(entry.id) ?? null,
   }));

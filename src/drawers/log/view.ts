@@ -3,6 +3,7 @@ import {
   PAGE_LINES,
   askedOf,
   countLog,
+  getOrder,
   getWork,
   offsetOf,
   readLog,
@@ -12,11 +13,16 @@ import type { LogFilter } from '@/data';
 import { logContext, rowId, sayLogLine, studio } from '@/studio';
 
 /** `edition:series:number` of an address, as a filter. */
-function filterOf(query: Record<string, string | undefined>): LogFilter {
+function filterOf(
+  query: Record<string, string | undefined>,
+  orderId: number | undefined,
+): LogFilter {
   const [edition, series, number] = (query.impression ?? '').split(':');
   const workId = rowId(query.work ?? '');
   const one = series === 'number' || series === 'ap';
+  const order = orderId ? { orderId } : {};
   return {
+    ...order,
     ...(workId ? { workId } : {}),
     ...(one
       ? { editionId: rowId(edition ?? ''), series, impression: rowId(number ?? '') }
@@ -27,7 +33,9 @@ function filterOf(query: Record<string, string | undefined>): LogFilter {
 /** The log book: all of it, or the story of one work or impression. */
 export async function loadLog(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
-  const filter = filterOf(query);
+  const number = (query.order ?? '').trim().slice(0, 12);
+  const order = number ? await getOrder(db, number) : undefined;
+  const filter = filterOf(query, order?.id);
   const asked = askedOf(query);
   const [lines, total, titles] = await Promise.all([
     readLog(db, filter, PAGE_LINES, offsetOf(asked)),
@@ -36,15 +44,17 @@ export async function loadLog(query: Record<string, string | undefined>) {
   ]);
   const context = await logContext(db, lines);
   const said = lines.map((line) => sayLogLine(line, context));
-  const rows = filter.impression ? said.reverse() : said;
+  const rows = filter.impression || order ? said.reverse() : said;
   return {
     page: { rows, total, page: asked.page },
     asked,
-    of: filter.impression
-      ? `${said[0]?.work ?? ''} ${said.find((s) => s.impression)?.impression ?? ''}`
-      : filter.workId
-        ? ((await getWork(db, filter.workId))?.title ?? '')
-        : null,
+    of: order
+      ? `order ${order.number}`
+      : filter.impression
+        ? `${said[0]?.work ?? ''} ${said.find((s) => s.impression)?.impression ?? ''}`
+        : filter.workId
+          ? ((await getWork(db, filter.workId))?.title ?? '')
+          : null,
     works: titles,
     workId: filter.workId ?? null,
   };

@@ -1,6 +1,6 @@
+import { promisedDay } from '@/core/order';
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
-import { promisedDay } from '@/core/pack';
 import { addPrice, addProofReturn, addProofRound, proofsOf } from '@/data';
 import { minor } from '@/core/units';
 import { takeOrder } from './actions';

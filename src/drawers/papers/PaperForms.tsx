@@ -12,6 +12,7 @@ import {
   Small,
   useAction,
   useActionForm,
+  useFormat,
 } from '@/shell';
 import type { Form } from '@/shell';
 import { createPaper, editPaper, removePaper } from './actions';
@@ -26,7 +27,16 @@ const Pair = styled.div`
   gap: 8px;
 `;
 
-const PaperFields = ({ form, currency }: { form: Form; currency: string }) => {
+const PaperFields = ({
+  form,
+  currency,
+  kept,
+}: {
+  form: Form;
+  currency: string;
+  /** The price in another currency, which stays when none is typed. */
+  kept?: string | undefined;
+}) => {
   const f = { form };
   return (
     <>
@@ -50,7 +60,13 @@ const PaperFields = ({ form, currency }: { form: Form; currency: string }) => {
         <Field {...f} name="sheetWidth" label="Sheet width" words />
         <Field {...f} name="sheetHeight" label="Sheet height" words />
       </Pair>
-      <Field {...f} name="price" label="Price a sheet" unit={currency} />
+      <Field
+        {...f}
+        name="price"
+        label="Price a sheet"
+        unit={currency}
+        hint={kept && `Kept: ${kept}. Left empty, it stays so.`}
+      />
       <Field {...f} name="reorderPoint" label="Reorder at" unit="sheets" />
       <Field {...f} name="printerSetting" label="Printer setting and profile" words />
       <Field
@@ -108,6 +124,7 @@ export function EditPaper({
 }) {
   const router = useRouter();
   const paperId = paper.id;
+  const format = useFormat();
   const { form, submit, sending, problem } = useActionForm(editPaper, stored, {
     fixed: { paperId: String(paperId), seen: JSON.stringify(stored) },
     done: 'Changed.',
@@ -131,7 +148,15 @@ export function EditPaper({
       }
     >
       <SlipTitle>{stored.name}</SlipTitle>
-      <PaperFields form={form} currency={currency} />
+      <PaperFields
+        form={form}
+        currency={currency}
+        kept={
+          paper.currency === currency
+            ? undefined
+            : format.money(paper.price, paper.currency)
+        }
+      />
       <Problem>{problem}</Problem>
       <Made paper={paper} others={others} />
       <Small>Prints already made keep what was noted of them.</Small>

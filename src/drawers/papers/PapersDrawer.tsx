@@ -60,9 +60,9 @@ export function PapersDrawer(view: PapersView) {
       },
       {
         key: 'price',
-        head: `Price, ${currency}`,
+        head: 'Price',
         value: (r) => r.price,
-        cell: (r) => format.amount(r.price),
+        cell: (r) => format.money(r.price, r.currency),
         figure: true,
       },
       { key: 'sheets', head: 'Left', value: (r) => r.sheets, figure: true },
@@ -77,7 +77,7 @@ export function PapersDrawer(view: PapersView) {
         ),
       },
     ],
-    [format, currency],
+    [format],
   );
   return (
     <>

@@ -4,15 +4,15 @@ import {
   Refused,
   addPaper,
   editRow,
+  everMoved,
   getPaper,
   moveStock,
-  paperMoved,
   paperNamed,
   removeRow,
 } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineForm, text, whole } from '@/core/input';
+import { choice, defineForm, optional, text, whole } from '@/core/input';
 import { PAPER_TITLES, paperForm } from './paperForm';
 import { PAPER_FIELDS, paperInput } from './paperInput';
 import type { PaperInput } from './paperInput';
@@ -37,16 +37,18 @@ const stored = ({ weight, thickness, ...rest }: PaperInput) => ({
 
 /** Adds a paper to the drawer. */
 export async function createPaper(typed: unknown): Promise<ActionResult<number>> {
-  return act(paperInput, typed, {}, async (v, { write, at }) =>
+  return act(paperInput, typed, {}, async (v, { settings, write, at }) =>
     write(async (tx) => {
       if (await paperNamed(tx, v.name)) return nameTaken(v.name);
-      return addPaper(tx, { ...stored(v), createdAt: at });
+      const { currency } = settings;
+      return addPaper(tx, { ...stored(v), currency, createdAt: at });
     }),
   );
 }
 
 const edited = defineForm({
   ...PAPER_FIELDS,
+  price: optional(PAPER_FIELDS.price),
   paperId: whole('Paper', { min: 1 }),
   seen: text('Form', { max: 4000 }),
 });
@@ -54,11 +56,16 @@ const edited = defineForm({
 /** Changes what is noted of a paper; refused, with both values, when it was changed meanwhile. */
 export async function editPaper(typed: unknown): Promise<ActionResult<number>> {
   return act(edited, typed, WORDS, async (value, { settings, write, at, undoable }) => {
-    const { paperId, seen, ...fields } = value;
-    const paper = stored(fields);
+    const { paperId, seen, price, ...fields } = value;
     return write(async (tx) => {
       const now = await getPaper(tx, paperId);
       if (!now) return refuse(WORDS.gone!);
+      // Left empty, the price stays what it is, in the currency that it was kept in.
+      const priced = price === null ? now : { price, currency: settings.currency };
+      const paper = {
+        ...stored({ ...fields, price: priced.price }),
+        currency: priced.currency,
+      };
       const namesake = await paperNamed(tx, paper.name);
       if (namesake && namesake.id !== paperId) return nameTaken(paper.name);
       const own = paperForm(paper, settings.currency);
@@ -109,7 +116,7 @@ export async function removePaper(typed: unknown): Promise<ActionResult<null>> {
   return act(removed, typed, WORDS, async ({ paperId }, { write, at, undoable }) => {
     await write(async (tx) => {
       const name = (await getPaper(tx, paperId))?.name ?? '';
-      if (await paperMoved(tx, paperId)) throw new Refused('inUse');
+      if (await everMoved(tx, 'paper', paperId)) throw new Refused('inUse');
       const step = await removeRow(tx, 'paper', paperId, { at, name });
       await undoable(tx, `taking out ${name}`, step);
     });
@@ -130,7 +137,11 @@ export async function bringPapers(typed: unknown): Promise<ActionResult<number>>
           const message = `Line ${i + 2}: there is a paper “${paper.name}” in the drawer already. Nothing of the list was taken in.`;
           return refuse(message, { list: message });
         }
-        await addPaper(tx, { ...stored(paper), createdAt: at });
+        await addPaper(tx, {
+          ...stored(paper),
+          currency: settings.currency,
+          createdAt: at,
+        });
       }
       return read.papers.length;
     });

@@ -1,4 +1,4 @@
-import { formatAmount } from '@/core/units';
+import { writeAmount } from '@/core/input';
 import type { NewPaper } from '@/data';
 
 /** An empty form, with what is usual where there is something usual. */
@@ -31,7 +31,7 @@ export const paperForm = (
   thickness: String(paper.thickness),
   sheetWidth: `${paper.sheetWidth} mm`,
   sheetHeight: `${paper.sheetHeight} mm`,
-  price: formatAmount(paper.price, currency, 'en-GB').replaceAll(',', ''),
+  price: paper.currency === currency ? writeAmount(paper.price, currency) : '',
   reorderPoint: String(paper.reorderPoint),
   printerSetting: paper.printerSetting,
   permanence: paper.permanence,

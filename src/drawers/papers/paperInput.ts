@@ -8,14 +8,14 @@ export const PAPER_FIELDS = {
   maker: text('Maker', { max: 80 }),
   base: choice('Base', BASES),
   surface: choice('Surface', SURFACES),
-  weight: whole('Weight', { min: 40, max: 1200 }),
+  weight: whole('Weight', { min: 40, max: 1200 }, 'g/m²'),
   thickness: decimal('Thickness', { above: 0, max: 5 }, 'mm'),
   sheetWidth: length('Sheet width', { above: 0, max: 5000 }),
   sheetHeight: length('Sheet height', { above: 0, max: 5000 }),
   price: money('Price a sheet', { min: 0, max: 1e8 }),
-  reorderPoint: whole('Reorder at', { min: 0, max: 10_000 }),
+  reorderPoint: whole('Reorder at', { min: 0, max: 10_000 }, 'sheets'),
   printerSetting: text('Printer setting', { min: 0, max: 120 }),
-  permanence: text('Permanence, with source and display condition', { min: 0, max: 240 }),
+  permanence: text('Permanence', { min: 0, max: 240 }),
   note: text('Note', { min: 0, max: 400 }),
 };
 

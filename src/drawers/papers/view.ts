@@ -2,8 +2,8 @@ import { foldMovements } from '@/core/paper';
 import {
   MOST_CHOICES,
   askedOf,
+  lastMovements,
   paperCounts,
-  paperMovements,
   paperWithStock,
   papersPage,
   papersToPrintOn,
@@ -38,7 +38,7 @@ export async function loadPapers(query: Record<string, string | undefined>) {
     picked,
     replacement: replacement?.name ?? null,
     movements: picked
-      ? foldMovements(await paperMovements(db, picked.id, MOVEMENTS))
+      ? foldMovements(await lastMovements(db, 'paper', picked.id, MOVEMENTS))
           .slice(-SHOWN)
           .reverse()
       : [],

@@ -21,7 +21,7 @@ const VERDICTS = {
 } as const;
 
 /** Proofs: every round of every work; those that are out come first. */
-export function ProofsDrawer({ page, asked, counts }: ProofsView) {
+export function ProofsDrawer({ page, asked, counts, costs }: ProofsView) {
   const format = useFormat();
   const columns = useMemo<Column<Row>[]>(
     () => [
@@ -54,7 +54,7 @@ export function ProofsDrawer({ page, asked, counts }: ProofsView) {
         key: 'cost',
         head: 'Cost',
         value: (r) => r.cost,
-        cell: (r) => format.amount(r.cost),
+        cell: (r) => format.amount(r.cost, r.currency),
         figure: true,
       },
       {
@@ -78,7 +78,7 @@ export function ProofsDrawer({ page, asked, counts }: ProofsView) {
     <>
       <DrawerHead
         title="Proofs"
-        sum={`${counts.rounds} rounds, ${counts.out} out; they have cost ${format.money(counts.cost)}`}
+        sum={`${counts.rounds} rounds, ${counts.out} out; they have cost ${costs.map((c) => format.money(c.cost, c.currency)).join(' and ') || 'nothing'}`}
       >
         <FindField label="Find a title or paper" value={asked.find} />
       </DrawerHead>

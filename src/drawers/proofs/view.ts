@@ -1,5 +1,5 @@
 import { nominalSize } from '@/core/size';
-import { askedOf, proofCounts, proofsOut, proofsPage } from '@/data';
+import { askedOf, proofCosts, proofCounts, proofsOut, proofsPage } from '@/data';
 import { studio } from '@/studio';
 
 /** Rounds that are out are always shown first, as many as fit a page. */
@@ -10,9 +10,10 @@ export async function loadProofs(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
   const asked = askedOf(query);
   const plain = asked.sort === null && asked.find === '' && asked.page === 1;
-  const [page, counts, out] = await Promise.all([
+  const [page, counts, costs, out] = await Promise.all([
     proofsPage(db, asked),
     proofCounts(db),
+    proofCosts(db),
     plain ? proofsOut(db, OUT) : [],
   ]);
   const first = new Set(out.map((p) => p.id));
@@ -20,7 +21,7 @@ export async function loadProofs(query: Record<string, string | undefined>) {
     ...p,
     size: nominalSize(p.sizeKey)?.label ?? '',
   }));
-  return { page: { ...page, rows }, asked, counts };
+  return { page: { ...page, rows }, asked, counts, costs };
 }
 
 export type ProofsView = Awaited<ReturnType<typeof loadProofs>>;

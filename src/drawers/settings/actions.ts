@@ -63,7 +63,7 @@ export async function saveBench(typed: unknown) {
     const { seen, studio, currency, locale, handlingDays, ...rules } = v;
     const { scaleTolerance, backupAfterDays, ...others } = rules;
     const { tileOverlapMm, frameOverlap, framingMargin, mostPieces, ...rest } = others;
-    const { goodStops, poorStops, lightAngle, bleedMm, ...sizing } = rest;
+    const { goodStops, poorStops, lightAngle, bleedMm, ...size } = rest;
     const capture = {
       ...settings.capture,
       tileOverlapMm,
@@ -90,9 +90,9 @@ export async function saveBench(typed: unknown) {
       currency,
       locale,
       handlingDays,
-      sizing: { ...settings.sizing, ...sizing },
+      size: { ...settings.size, ...size },
       capture,
-      packing: { ...settings.packing, scaleTolerance },
+      pack: { ...settings.pack, scaleTolerance },
       today: { ...settings.today, backupAfterDays },
     };
     return write(async (tx) => {

@@ -11,6 +11,7 @@ export async function loadChest() {
     counts: {
       '/works': counts.works,
       '/papers': counts.papers,
+      '/materials': counts.materials,
       '/proofs': counts.proofsOut,
       '/editions': counts.editions,
       '/orders': counts.ordersOpen,

@@ -17,7 +17,6 @@ import {
   Small,
   Surface,
   TableHead,
-  splitUnit,
   useFormat,
 } from '@/shell';
 import type { TableView } from './view';
@@ -200,7 +199,10 @@ export function TableDrawer({
             facts={[
               ['Works in the drawer', works],
               ['Shipped in the last 30 days', shippedMonth],
-              ['Gross of those', splitUnit(format.money(grossMonth)).value],
+              [
+                'Gross of those',
+                grossMonth.map((g) => format.money(g.gross, g.currency)).join(', ') || '–',
+              ],
             ]}
           />
         </Slip>

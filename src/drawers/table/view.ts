@@ -13,7 +13,9 @@ import {
   ordersDue,
   proofsOut,
   readSettings,
-  salesSums,
+  materialsLow,
+  salesSince,
+  voidedAtStart,
   titlesOf,
   untaggedWorks,
   worksWithoutMaster,
@@ -48,7 +50,7 @@ let held: { key: string; short: ReturnType<typeof judgeAll> } | undefined;
 
 /** The same, judged anew only when a size, a master, a title or a rule of thumb has changed. */
 async function fallingShort(db: Reading, settings: BenchSettings) {
-  const key = JSON.stringify([await offeredMark(db), settings.sizing]);
+  const key = JSON.stringify([await offeredMark(db), settings.size]);
   if (held?.key !== key) held = { key, short: judgeAll(db, settings) };
   return held.short;
 }
@@ -81,24 +83,39 @@ export async function loadTable() {
   const today = now().slice(0, 10);
   const settings = await readSettings(db);
   const monthAgo = new Date(Date.parse(today) - MONTH_MS).toISOString();
-  const [counts, orders, out, papers, editions, untagged, noMaster, noSizes, fallsShort] =
-    await Promise.all([
-      drawerCounts(db),
-      ordersDue(db, MOST),
-      proofsOut(db, MOST),
-      papersLow(db, MOST),
-      nearlyClosed(db, settings.today.nearlyClosedShare, MOST),
-      untaggedWorks(db, MOST),
-      worksWithoutMaster(db, MOST),
-      worksWithoutSizes(db, MOST),
-      fallingShort(db, settings),
-    ]);
+  const [
+    counts,
+    orders,
+    out,
+    papers,
+    materials,
+    voided,
+    editions,
+    untagged,
+    noMaster,
+    noSizes,
+    fallsShort,
+  ] = await Promise.all([
+    drawerCounts(db),
+    ordersDue(db, MOST),
+    proofsOut(db, MOST),
+    papersLow(db, MOST),
+    materialsLow(db, MOST),
+    voidedAtStart(db, monthAgo, MOST),
+    nearlyClosed(db, settings.today.nearlyClosedShare, MOST),
+    untaggedWorks(db, MOST),
+    worksWithoutMaster(db, MOST),
+    worksWithoutSizes(db, MOST),
+    fallingShort(db, settings),
+  ]);
   const [backup, span] = await Promise.all([lastDone(db, 'backup'), writtenSpan(db)]);
   const lines = todayLines(
     {
       orders,
       proofsOut: out,
       papers,
+      materials,
+      voided,
       editions: editions.map((e) => ({ ...e, size: sizeLabel(e.sizeKey) })),
       untagged,
       noMaster,
@@ -111,7 +128,7 @@ export async function loadTable() {
     settings.today,
   );
   const [month, pressing] = await Promise.all([
-    salesSums(db, monthAgo),
+    salesSince(db, monthAgo),
     dueCounts(db, today, dayAfter(today, settings.today.dueWithinDays)),
   ]);
   const full = (rows: unknown[]) => rows.length === MOST;
@@ -121,6 +138,7 @@ export async function loadTable() {
   if (counts.proofsOut > out.length)
     rest.push({ what: more(counts.proofsOut - out.length, 'proofs out'), href: '/proofs' });
   if (full(papers)) rest.push({ what: 'more papers', href: '/papers?sort=level' });
+  if (full(materials)) rest.push({ what: 'more packing material', href: '/materials' });
   if (full(editions)) rest.push({ what: 'more editions', href: '/editions' });
   if ([untagged, noMaster, noSizes, fallsShort].some(full))
     rest.push({ what: 'more works', href: '/works' });
@@ -132,8 +150,8 @@ export async function loadTable() {
     works: counts.works,
     ...pressing,
     openOrders: counts.ordersOpen,
-    shippedMonth: month.sold,
-    grossMonth: month.gross,
+    shippedMonth: month.reduce((n, s) => n + s.sold, 0),
+    grossMonth: month.map(({ gross, currency }) => ({ gross, currency })),
   };
 }
 

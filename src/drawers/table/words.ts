@@ -22,9 +22,9 @@ export function sayLine(line: TodayLine): Said {
   switch (line.what) {
     case 'order':
       return {
-        what: `Order ${line.order}, ${line.work}, to ${line.customer}`,
+        what: `Order ${line.order}, ${line.ordered}${line.more > 0 ? ` and ${line.more} more` : ''}, to ${line.customer}`,
         figure: whenDue(line.days),
-        href: `/works/${line.workId}/pack?order=${line.order}`,
+        href: `/orders/${line.order}`,
         verb: 'Pack it',
       };
     case 'proof':
@@ -33,6 +33,20 @@ export function sayLine(line: TodayLine): Said {
         figure: `out for ${count(line.days, 'day', 'days')}`,
         href: `/works/${line.workId}/proof`,
         verb: 'Say what was seen',
+      };
+    case 'material':
+      return {
+        what: line.material,
+        figure: `${count(line.pieces, 'piece', 'pieces')} left, order at ${line.reorderPoint}`,
+        href: `/materials?material=${line.materialId}`,
+        verb: 'Reorder',
+      };
+    case 'voided':
+      return {
+        what: `Order ${line.order}: a booking with ${line.carrier} had no parcel when Glassine was started`,
+        figure: 'voided',
+        href: `/orders/${line.order}`,
+        verb: 'Seal it again',
       };
     case 'paper':
       return {

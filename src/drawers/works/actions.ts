@@ -3,7 +3,7 @@ import { WORK_KINDS } from '@/core/work';
 import { addWork, editRow, getWork, removeRow } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineForm, length, money, text, whole } from '@/core/input';
+import { choice, defineForm, length, money, optional, text, whole } from '@/core/input';
 import { WORK_TITLES, workForm } from './workForm';
 
 /** Larger originals than 20 m are a typing mistake. */
@@ -24,8 +24,9 @@ const newWork = defineForm(FIELDS);
 
 /** Takes a new work into the drawer; answers with its number. */
 export async function createWork(typed: unknown): Promise<ActionResult<number>> {
-  return act(newWork, typed, {}, async (work, { write, at }) => {
-    const row = await write((tx) => addWork(tx, { ...work, createdAt: at }));
+  return act(newWork, typed, {}, async (work, { settings, write, at }) => {
+    const { currency } = settings;
+    const row = await write((tx) => addWork(tx, { ...work, currency, createdAt: at }));
     return row.id;
   });
 }
@@ -38,6 +39,7 @@ const WORDS: Record<string, string> = {
 
 const edited = defineForm({
   ...FIELDS,
+  price: optional(FIELDS.price),
   workId: whole('Work', { min: 1 }),
   seen: text('Form', { max: 4000 }),
 });
@@ -45,10 +47,13 @@ const edited = defineForm({
 /** Changes what is noted of a work; refused, with both values, when it was changed meanwhile. */
 export async function editWork(typed: unknown): Promise<ActionResult<number>> {
   return act(edited, typed, WORDS, async (value, { settings, write, at, undoable }) => {
-    const { workId, seen, ...work } = value;
+    const { workId, seen, price, ...fields } = value;
     return write(async (tx) => {
       const stored = await getWork(tx, workId);
       if (!stored) return refuse(WORDS.gone!);
+      // Left empty, the price stays what it is, in the currency that it was kept in.
+      const priced = price === null ? stored : { price, currency: settings.currency };
+      const work = { ...fields, price: priced.price, currency: priced.currency };
       const own = workForm({ ...stored, ...work }, settings.currency);
       const stale = staleForm(seen, workForm(stored, settings.currency), own, WORK_TITLES);
       if (stale) return stale;

@@ -1,4 +1,4 @@
-import { formatAmount } from '@/core/units';
+import { writeAmount } from '@/core/input';
 import type { Work } from '@/data';
 
 /** A work as it stands in its form: lengths in millimetres, so that nothing is rounded. */
@@ -13,7 +13,7 @@ export const workForm = (
   medium: work.medium,
   width: `${work.width} mm`,
   height: `${work.height} mm`,
-  price: formatAmount(work.price, currency, 'en-GB').replaceAll(',', ''),
+  price: work.currency === currency ? writeAmount(work.price, currency) : '',
 });
 
 /** The fields by their names on the form. */

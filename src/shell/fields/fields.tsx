@@ -13,6 +13,7 @@ import { memo, useId, useRef } from 'react';
 import { Controller } from 'react-hook-form';
 import type { ControllerRenderProps, UseFormReturn } from 'react-hook-form';
 import styled, { css } from 'styled-components';
+import { useBench } from '../figures/BenchContext';
 
 export type TypedValues = Record<string, string>;
 export type Form = UseFormReturn<TypedValues>;
@@ -83,10 +84,17 @@ const Hint = styled.span`
   font-size: 11.5px;
 `;
 
+/** What a field needs of its form's definition. */
+export interface Defined {
+  fields: Record<string, { title: string; unit?: string | undefined }>;
+}
+
 interface FieldProps {
   form: Form;
   name: string;
-  label: string;
+  /** The form's one definition: title and unit come from it, where none is given here. */
+  of?: Defined;
+  label?: string;
   unit?: string;
   hint?: string;
   /** Words rather than a figure: label above, text left. */
@@ -124,8 +132,9 @@ function useTypedEarly() {
 export function Field({
   form,
   name,
-  label,
-  unit,
+  of,
+  label = of?.fields[name]?.title ?? name,
+  unit: given,
   hint,
   words,
   lines,
@@ -134,6 +143,9 @@ export function Field({
 }: FieldProps) {
   const early = useTypedEarly();
   const listId = useId();
+  const { currency } = useBench();
+  const own = of?.fields[name]?.unit;
+  const unit = given ?? (own === 'money' ? currency : own);
   return (
     <Controller
       control={form.control}
@@ -190,13 +202,15 @@ const Select = styled.select`
 export function ChoiceField({
   form,
   name,
-  label,
+  of,
+  label = of?.fields[name]?.title ?? name,
   options,
   words,
 }: {
   form: Form;
   name: string;
-  label: string;
+  of?: Defined;
+  label?: string;
   options: readonly (readonly [value: string, label: string])[];
   words?: boolean;
 }) {

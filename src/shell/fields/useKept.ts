@@ -1,10 +1,17 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
 
-/** What was last kept under a name in this tab; null when nothing was, or it cannot be read. */
-export function keptInTab<T>(name: string): T | null {
+/** Whether something that a tab kept is what it is taken for. */
+export type Holds<T> = (value: unknown) => value is T;
+
+/**
+ * What was last kept under a name in this tab; null when nothing was, it cannot be read, or is
+ * not what it is taken for: an older page, or a hand, may have written it.
+ */
+export function keptInTab<T>(name: string, holds: Holds<T>): T | null {
   try {
-    return JSON.parse(window.sessionStorage.getItem(name) ?? 'null') as T | null;
+    const kept: unknown = JSON.parse(window.sessionStorage.getItem(name) ?? 'null');
+    return holds(kept) ? kept : null;
   } catch {
     return null;
   }
@@ -21,9 +28,12 @@ export function keepInTab(name: string, value: unknown): void {
 }
 
 /** A state that is there again when one comes back to the page in the same tab. */
-export function useKept<T>(name: string): [T | null, (value: T | null) => void] {
+export function useKept<T>(
+  name: string,
+  holds: Holds<T>,
+): [T | null, (value: T | null) => void] {
   const [value, set] = useState<T | null>(null);
-  useEffect(() => set(keptInTab<T>(name)), [name]);
+  useEffect(() => set(keptInTab(name, holds)), [name, holds]);
   const keep = useCallback(
     (next: T | null) => {
       set(next);

@@ -23,8 +23,9 @@ export const formatOf = ({ units, locale, currency }: Written) => ({
   distance: (mm: number) => formatDistance(mm as Millimetres, units, locale),
   size: (s: Size) => formatSize(s, units, locale),
   mass: (g: number) => formatMass(g, locale),
-  money: (m: number) => formatMoney(m as Minor, currency, locale),
-  amount: (m: number) => formatAmount(m as Minor, currency, locale),
+  /** In the currency it was kept in; the bench's where none is named. */
+  money: (m: number, of = currency) => formatMoney(m as Minor, of || currency, locale),
+  amount: (m: number, of = currency) => formatAmount(m as Minor, of || currency, locale),
   number: (n: number, digits = 0) => formatNumber(n, digits, locale),
   percent: (share: number, digits = 0) =>
     `${formatNumber(share * 100, digits, locale)}\u202f%`,

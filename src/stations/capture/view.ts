@@ -76,7 +76,7 @@ async function judged(
           evenness,
         })
       : []),
-    ...adviseSize(facts, size, settings.sizing.printPpi),
+    ...adviseSize(facts, size, settings.size.printPpi),
     ...(signature ? [] : [{ code: 'signatureUnknown' as const }]),
   ];
   return {
@@ -88,7 +88,7 @@ async function judged(
     cautions,
     verdict: masterVerdict(cautions),
     sampled,
-    native: largestEnlarged('native', facts, settings.sizing),
+    native: largestEnlarged('native', facts, settings.size),
     grids: gridsOf(file.width, file.height),
     picture: zoomOf(master.sha256, file),
   };
@@ -107,7 +107,7 @@ export async function loadCapture(id: string, query: Record<string, string | und
     master,
     found,
     jobs: { read: jobs.read, inspect: jobs.inspect },
-    printPpi: settings.sizing.printPpi,
+    printPpi: settings.size.printPpi,
     rules: settings.capture,
     plan: {
       devices: devices.map((row) => ({ id: row.id, device: asDevice(row), row })),

@@ -1,16 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import type { ImpressionState, Series } from '@/core/edition';
+import type { LaidSheet } from '@/core/edition';
 import { Pencil } from '@/shell';
-
-export interface Cell {
-  series: Series;
-  number: number;
-  label: string;
-  state: ImpressionState | 'free';
-  printing: number;
-  order: string | null;
-}
 
 const Grid = styled.ul`
   display: grid;
@@ -18,7 +9,7 @@ const Grid = styled.ul`
   gap: 9px 8px;
 `;
 
-const Sheet = styled.button<{ $state: Cell['state'] }>`
+const Sheet = styled.button<{ $state: LaidSheet['state'] }>`
   appearance: none;
   width: 100%;
   padding: 5px 5px 3px;
@@ -50,22 +41,32 @@ const Sheet = styled.button<{ $state: Cell['state'] }>`
   }
 `;
 
-const WORDS: Record<Cell['state'], string> = {
+const WORDS: Record<LaidSheet['state'], string> = {
   free: 'free',
   numbered: 'here',
   spoiled: 'spoiled',
   ordered: 'ordered',
   sold: 'sold',
+  damaged: 'damaged',
+  lost: 'lost',
+};
+
+const MARKS: Partial<Record<LaidSheet['state'], string>> = {
+  sold: '● ',
+  ordered: '◐ ',
+  spoiled: '✕ ',
+  damaged: '▲ ',
+  lost: '○ ',
 };
 
 /** Printing of a number that was spoiled before. */
 const NTH: Record<number, string> = { 2: '2nd', 3: '3rd' };
 
 interface Props {
-  cells: Cell[];
+  cells: readonly LaidSheet[];
   preview: string | null;
   picked: string | null;
-  onPick: (cell: Cell) => void;
+  onPick: (cell: LaidSheet) => void;
 }
 
 /** The edition laid out sheet by sheet: what is out, where it is, and what is still free. */
@@ -86,9 +87,7 @@ export const EditionSheets = ({ cells, preview, picked, onPick }: Props) => (
             {c.state === 'free' || !preview ? <i /> : <img src={preview} alt="" />}
             <Pencil style={{ fontSize: 14 }}>{c.label}</Pencil>
             <span>
-              {c.state === 'sold' && '● '}
-              {c.state === 'ordered' && '◐ '}
-              {c.state === 'spoiled' && '✕ '}
+              {MARKS[c.state]}
               {WORDS[c.state]}
               {c.printing > 1 && `, ${NTH[c.printing] ?? `${c.printing}th`}`}
             </span>

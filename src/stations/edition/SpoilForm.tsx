@@ -1,7 +1,7 @@
 'use client';
 import { Button, Field, Problem, useActionForm } from '@/shell';
 import { spoil } from './actions';
-import type { Cell } from './EditionSheets';
+import type { LaidSheet } from '@/core/edition';
 
 /** Records an impression as spoiled and destroyed, with the reason. */
 export const SpoilForm = ({
@@ -10,7 +10,7 @@ export const SpoilForm = ({
   onDone,
 }: {
   editionId: number;
-  cell: Cell;
+  cell: LaidSheet;
   onDone: () => void;
 }) => {
   const { form, submit, sending, problem } = useActionForm(

@@ -5,6 +5,7 @@ import {
   checkLedger,
   declareEdition,
   getEdition,
+  sizeStands,
   spoilImpression,
 } from '@/data';
 import { act, refuse, studio } from '@/studio';
@@ -25,15 +26,17 @@ const declaration = defineForm({
 export async function declare(typed: unknown): Promise<ActionResult<null>> {
   const result = await act(declaration, typed, EDITION_WORDS, async (v, { write, at }) => {
     const { workId, sizeKey, kind, scope, size, artistsProofs } = v;
-    await write((tx) =>
-      declareEdition(tx, {
+    return write(async (tx) => {
+      // A size is one that the work was offered at, whatever a page says.
+      if (!(await sizeStands(tx, workId, sizeKey))) return refuse(EDITION_WORDS.noSize!);
+      await declareEdition(tx, {
         workId,
         sizeKey: scope === 'allSizes' ? 'all' : sizeKey,
         declaration: { kind, scope, size: kind === 'open' ? 0 : size, artistsProofs },
         at,
-      }),
-    );
-    return null;
+      });
+      return null;
+    });
   });
   const aboutSize = [EDITION_WORDS.sizeZero, EDITION_WORDS.enlarged];
   return !result.ok && aboutSize.includes(result.message)
@@ -60,6 +63,9 @@ export async function assign(typed: unknown): Promise<ActionResult<string>> {
       const before = shown ? await getEdition(tx, editionId) : null;
       const next = before && nextLabel(before.declaration, before.impressions, series);
       if (before && shown && next !== shown) return refuse(movedOnWords(shown, next));
+      const of = before ?? (await getEdition(tx, editionId));
+      if (of?.sizeKey === 'all' && !(await sizeStands(tx, of.workId, sizeKey)))
+        return refuse(EDITION_WORDS.noSize!);
       const number = await assignNumber(tx, {
         editionId,
         series,

@@ -42,7 +42,9 @@ export async function loadEdition(id: string, query: Record<string, string | und
     },
     editionKeys: all.map((e) => e.sizeKey),
     next: edition && nextLabel(edition.declaration, edition.impressions, 'number'),
-    hasReference: picked ? referenceProof(proofs, picked.key) !== undefined : false,
+    hasReference: picked
+      ? referenceProof(proofs, { sizeKey: picked.key }) !== undefined
+      : false,
     usualProofs: usualArtistsProofs(30),
     asked: asked
       ? {

@@ -1,3 +1,4 @@
+import type { LaidSheet } from '@/core/edition';
 import type { ChainCheck } from '@/core/edition';
 
 /** Why the ledger refuses, and what to do. */
@@ -22,6 +23,7 @@ export const EDITION_WORDS: Record<string, string> = {
     'This impression is reserved for an order that is still open. It cannot be spoiled from under it.',
   notFree:
     'This impression is not free: it is in another order, sold or spoiled. Choose another number.',
+  noSize: 'This size of the work was never on offer. Offer it at Size first.',
   noEdition: 'This edition is not there. Open the edition station anew.',
 };
 
@@ -40,3 +42,14 @@ export const checkWords = (check: ChainCheck): string =>
   check.sound
     ? `The ledger holds: ${check.entries} entries, each following from the one before.`
     : `The ledger is broken at entry ${check.brokenAt}: ${WHY[check.why]}. Go back to a backup from before.`;
+
+/** How a sheet of an edition stands. */
+export const STATE_WORDS: Record<LaidSheet['state'], string> = {
+  free: 'free',
+  numbered: 'here, numbered',
+  spoiled: 'spoiled',
+  ordered: 'ordered',
+  sold: 'sold',
+  damaged: 'came back damaged, not for sale',
+  lost: 'lost on its way',
+};

@@ -1,17 +1,14 @@
 'use client';
-import { parseLength } from '@/core/input';
+import { planFinish } from '@/core/finish';
 import {
   Bench,
   Button,
   ButtonLink,
-  ChoiceField,
   Empty,
   FactList,
-  Field,
   Figures,
   NoSizes,
   Problem,
-  SectionLabel,
   Sentence,
   SizePicker,
   Slip,
@@ -24,99 +21,102 @@ import {
   useActionForm,
   useBench,
   useFormat,
+  useLiveRead,
 } from '@/shell';
-import type { Format, TypedValues } from '@/shell';
+import type { ActionForm } from '@/shell';
+import { FinishFields } from './FinishFields';
 import { keepFinish } from './actions';
+import { finishForm } from './finishForm';
 import { MatDrawing } from './MatDrawing';
-import { planFinish } from './plan';
-import type { FinishValues } from './plan';
 import type { FinishView } from './view';
+import { matWords } from './words';
 
-const LENGTHS = [
-  'perSide',
-  'offPrint',
-  'offMat',
-  'offFrame',
-  'sides',
-  'above',
-  'below',
-  'moulding',
-  'glass',
-] as const;
+type Found = ReturnType<typeof planFinish>;
 
-const START: TypedValues = {
-  style: 'overlap',
-  perSide: '4 mm',
-  offPrint: '1 mm',
-  offMat: '1 mm',
-  offFrame: '1 mm',
-  sides: '60 mm',
-  above: '60 mm',
-  below: '75 mm',
-  moulding: '20 mm',
-  glass: '2 mm',
-  glazing: 'glass',
-};
-
-function verdict(
-  found: NonNullable<ReturnType<typeof planFinish>>,
-  format: Format,
-): [string, 'plain' | 'stop' | 'caution'] {
-  const { plan, input } = found;
-  const per = `${format.length(input.perSide)} per side`;
-  const worst = format.length(plan.worstCase);
-  const what = input.style === 'overlap' ? 'overlap' : 'reveal';
-  if (!plan.holds)
-    return [
-      `${per} of ${what} does not exceed the ${worst} that print, mat and frame may be off together: ${input.style === 'overlap' ? 'white may show at an edge' : 'the image may be covered at an edge'}.`,
-      'stop',
-    ];
-  if (!plan.catches)
-    return [
-      `Only ${format.length(plan.heldBy)} of sheet lie behind the mat on the narrowest side: the print can fall through. Give it more border.`,
-      'stop',
-    ];
-  if (input.style === 'overlap')
-    return [
-      `It holds: ${what} ${per}, worst case ${worst}. The number and signature are under the mat; choose a reveal to show them.`,
-      'plain',
-    ];
-  return [
-    `It holds: ${what} ${per}, worst case ${worst}. ${plan.signatureShows ? 'Number and signature show.' : 'Too little to show number and signature.'}`,
-    plan.signatureShows ? 'plain' : 'caution',
-  ];
+/** What each side has to spare, what is to be cut, and whether it holds. */
+function FinishSlip({
+  view,
+  found,
+  keeping,
+}: {
+  view: FinishView;
+  found: Found;
+  keeping: ActionForm;
+}) {
+  const { work, picked, keptAt } = view;
+  const { form, submit, sending, problem } = keeping;
+  const format = useFormat();
+  const said = found && matWords(found, format);
+  return (
+    <Slip
+      label="Mat and frame"
+      actions={
+        <>
+          <Button onPress={submit} isDisabled={sending}>
+            Keep this mat and frame
+          </Button>
+          {keptAt && (
+            <ButtonLink $plain href={`/works/${work.id}/pack`}>
+              Pack
+            </ButtonLink>
+          )}
+        </>
+      }
+    >
+      <SlipTitle>{picked?.label}</SlipTitle>
+      <SlipSub>{keptAt ? `kept ${format.day(keptAt)}` : 'no mat kept yet'}</SlipSub>
+      {found && said && (
+        <>
+          <Figures
+            figures={[
+              {
+                ...splitUnit(format.length(found.input.perSide)),
+                label: `${found.input.style} per side`,
+                tone: said[1] === 'stop' ? 'brick' : undefined,
+              },
+              {
+                ...splitUnit(format.length(found.plan.worstCase)),
+                label: 'worst case off',
+              },
+              { ...splitUnit(format.mass(found.plan.glazingGrams)), label: 'glazing' },
+            ]}
+          />
+          <Sentence $tone={said[1]}>{said[0]}</Sentence>
+        </>
+      )}
+      <FinishFields form={form} onKeep={submit} />
+      {found && (
+        <FactList
+          facts={[
+            [
+              'Rabbet size',
+              `${format.length(found.plan.frame.width)} × ${format.length(found.plan.frame.height)}`,
+            ],
+            ['Moulding to cut', format.length(found.plan.mouldingLength)],
+            ['Sheet behind the mat', format.length(found.plan.heldBy)],
+          ]}
+        />
+      )}
+      <Problem>{problem}</Problem>
+      <Small>
+        ▲ Mat knives, mitre choppers and nailers injure, glass cuts, heavy frames fall.
+        Follow the tool’s manual and local rules; leave what you are not trained for to a
+        framer.
+      </Small>
+    </Slip>
+  );
 }
 
 /** Finish: mat opening and frame for a print, with what each side has to spare. */
 export function FinishStation(view: FinishView) {
-  const { work, master, offered, picked, kept, keptAt, keptKeys } = view;
-  const format = useFormat();
-  const { units } = useBench();
-  const { form, submit, sending, problem } = useActionForm(
-    keepFinish,
-    kept
-      ? Object.fromEntries(Object.keys(START).map((k) => [k, kept[k] ?? START[k] ?? '']))
-      : START,
-    {
-      fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
-      done: 'Mat and frame kept.',
-    },
-  );
-  const typed = form.watch();
-  const parsed = Object.fromEntries(
-    LENGTHS.map((k) => [k, parseLength(typed[k] ?? '', units)]),
-  );
-  const readable = Object.values(parsed).every((v) => v !== null && v >= 0);
-  const found =
-    picked && readable
-      ? planFinish(picked.fit, {
-          ...parsed,
-          style: typed.style,
-          glazing: typed.glazing,
-        } as unknown as FinishValues)
-      : null;
-  const field = { form };
-  const said = found && verdict(found, format);
+  const { work, master, offered, picked, start, keptKeys } = view;
+  const bench = useBench();
+  const keeping = useActionForm(keepFinish, finishForm.write(start, bench), {
+    fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
+    done: 'Mat and frame kept.',
+  });
+  const values = useLiveRead(keeping.form, finishForm);
+  const found = picked && values ? planFinish(picked.fit, values) : null;
   return (
     <Bench>
       <Surface>
@@ -154,105 +154,7 @@ export function FinishStation(view: FinishView) {
           </>
         )}
       </Surface>
-      {picked && (
-        <Slip
-          label="Mat and frame"
-          actions={
-            <>
-              <Button onPress={submit} isDisabled={sending}>
-                Keep this mat and frame
-              </Button>
-              {keptAt && (
-                <ButtonLink $plain href={`/works/${work.id}/pack`}>
-                  Pack
-                </ButtonLink>
-              )}
-            </>
-          }
-        >
-          <SlipTitle>{picked.label}</SlipTitle>
-          <SlipSub>{keptAt ? `kept ${format.day(keptAt)}` : 'no mat kept yet'}</SlipSub>
-          {found && said && (
-            <>
-              <Figures
-                figures={[
-                  {
-                    ...splitUnit(format.length(found.input.perSide)),
-                    label: `${found.input.style} per side`,
-                    tone: said[1] === 'stop' ? 'brick' : undefined,
-                  },
-                  {
-                    ...splitUnit(format.length(found.plan.worstCase)),
-                    label: 'worst case off',
-                  },
-                  { ...splitUnit(format.mass(found.plan.glazingGrams)), label: 'glazing' },
-                ]}
-              />
-              <Sentence $tone={said[1]}>{said[0]}</Sentence>
-            </>
-          )}
-          <form
-            method="dialog"
-            onSubmit={(e) => {
-              e.preventDefault();
-              submit();
-            }}
-            style={{ display: 'grid', gap: 6 }}
-          >
-            <ChoiceField
-              {...field}
-              name="style"
-              label="Opening"
-              options={[
-                ['overlap', 'smaller: overlaps'],
-                ['reveal', 'larger: reveals'],
-              ]}
-            />
-            <Field {...field} name="perSide" label="Per side" />
-            <SectionLabel>Each may be off by</SectionLabel>
-            <Field {...field} name="offPrint" label="Print" />
-            <Field {...field} name="offMat" label="Mat cutter" />
-            <Field {...field} name="offFrame" label="Frame" />
-            <SectionLabel>Mat borders</SectionLabel>
-            <Field {...field} name="sides" label="Sides" />
-            <Field {...field} name="above" label="Above" />
-            <Field {...field} name="below" label="Below" />
-            <SectionLabel>Frame</SectionLabel>
-            <Field {...field} name="moulding" label="Moulding width" />
-            <Field {...field} name="glass" label="Glazing thickness" />
-            <ChoiceField
-              {...field}
-              name="glazing"
-              label="Glazing"
-              options={[
-                ['glass', 'glass'],
-                ['acrylic', 'acrylic'],
-              ]}
-            />
-            <button type="submit" className="sr" tabIndex={-1} aria-hidden>
-              Keep
-            </button>
-          </form>
-          {found && (
-            <FactList
-              facts={[
-                [
-                  'Rabbet size',
-                  `${format.length(found.plan.frame.width)} × ${format.length(found.plan.frame.height)}`,
-                ],
-                ['Moulding to cut', format.length(found.plan.mouldingLength)],
-                ['Sheet behind the mat', format.length(found.plan.heldBy)],
-              ]}
-            />
-          )}
-          <Problem>{problem}</Problem>
-          <Small>
-            ▲ Mat knives, mitre choppers and nailers injure, glass cuts, heavy frames fall.
-            Follow the tool’s manual and local rules; leave what you are not trained for to
-            a framer.
-          </Small>
-        </Slip>
-      )}
+      {picked && <FinishSlip view={view} found={found} keeping={keeping} />}
     </Bench>
   );
 }

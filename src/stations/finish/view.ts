@@ -1,3 +1,4 @@
+import { USUAL_FINISH } from '@/core/finish';
 import { finishesOf } from '@/data';
 import { loadWorkPage, offeredRungs } from '@/studio';
 
@@ -14,7 +15,7 @@ export async function loadFinish(id: string, query: Record<string, string | unde
     offered,
     picked,
     keptKeys: kept.map((f) => f.sizeKey),
-    kept: own ? (own.input as Record<string, string>) : null,
+    start: own?.values ?? USUAL_FINISH,
     keptAt: own?.at ?? null,
   };
 }

@@ -1,274 +1,165 @@
 'use client';
-import { useState } from 'react';
-import { daysUntil } from '@/core/pack';
 import {
   Bench,
-  Button,
   ButtonLink,
-  DownloadLink,
+  DataTable,
   Empty,
   Figures,
   Pencil,
-  Problem,
-  SectionLabel,
   Sentence,
   Slip,
   SlipSub,
-  SlipTable,
   SlipTitle,
-  Small,
   Surface,
-  TableHead,
   TitleBlock,
-  splitUnit,
-  useAction,
   useFormat,
 } from '@/shell';
-import { layInStock, seal, ship } from './actions';
-import { PickLines, Weigh } from './CountAndWeigh';
-import { ParcelDrawing, WeightBar } from './ParcelDrawing';
-import type { ReckonedParcel } from './parcel';
+import type { Column } from '@/shell';
+import { useMemo } from 'react';
 import type { PackView } from './view';
-import { REFUSED, packingWords, scaleWords } from './words';
+import { stateWords } from '@/studio/words/orderWords';
+import { goesOutWords } from './words';
 
-function promised(
-  dueOn: string,
-  shippedAt: string | null,
-  today: string,
-  day: (iso: string) => string,
-): string {
-  if (shippedAt) return `shipped ${day(shippedAt)}`;
-  const days = daysUntil(dueOn, today);
-  const when =
-    days < 0
-      ? `${-days} ${days === -1 ? 'day' : 'days'} late`
-      : days === 0
-        ? 'leaves today'
-        : days === 1
-          ? 'leaves tomorrow at the latest'
-          : `leaves within ${days} days`;
-  return `promised ${day(dueOn)}, ${when}`;
-}
+type Row = PackView['orders'][number];
 
-/** Pack: one order on the table, counted twice, weighed, sealed, labelled, handed over. */
-export function PackStation(view: PackView) {
-  const { work, order, orders, reckoned, preview, today, documents } = view;
+/** The prints of the work that go out with an order, to one scale with all others. */
+const Prints = ({
+  row,
+  preview,
+  scale,
+}: {
+  row: Row;
+  preview: string | null;
+  scale: number;
+}) => (
+  <span style={{ display: 'flex', gap: 10, alignItems: 'flex-end' }}>
+    {row.prints.map((p) => (
+      <span
+        key={p.id}
+        style={{
+          display: 'grid',
+          justifyItems: 'center',
+          gap: 2,
+          opacity: p.state === 'removed' ? 0.35 : 1,
+        }}
+      >
+        {preview && (
+          <img
+            src={preview}
+            alt=""
+            style={{
+              width: Math.max(8, p.width * scale),
+              height: Math.max(8, p.height * scale),
+              objectFit: 'cover',
+              border: '2px solid #fdfdfc',
+              boxShadow: '0 1px 2px rgba(0,0,0,.35)',
+            }}
+          />
+        )}
+        <Pencil>{p.label}</Pencil>
+      </span>
+    ))}
+  </span>
+);
+
+/** Pack: the orders in which this work goes out; each is packed on its own bench. */
+export function PackStation({ work, orders, preview }: PackView) {
   const format = useFormat();
-  const sealing = useAction(seal, 'Sealed: certificate, packing slip and label are made.');
-  const shipping = useAction(ship, 'Handed over; its number is sold.');
-  const stocking = useAction(layInStock, 'Packing material laid in.');
-  const [service, setService] = useState<string | null>(null);
-  if (!order)
-    return (
-      <Bench>
-        <Surface>
-          <TitleBlock>
-            <h1>{work.title}</h1>
-            <p>No order for this work yet</p>
-          </TitleBlock>
-          <Empty title="Nothing to pack">
-            <p>
-              An order takes a numbered impression. Take one from the edition, or from the
-              orders drawer.
-            </p>
-            <ButtonLink href={`/orders?new=1&work=${work.id}`}>New order</ButtonLink>
-          </Empty>
-        </Surface>
-      </Bench>
-    );
-  const whole = reckoned as ReckonedParcel | null;
-  const words = whole && packingWords(whole, format);
-  const takes = whole?.quotes.filter((q) => q.refused === null) ?? [];
-  const chosen = takes.find((q) => `${q.carrier}/${q.service}` === service) ?? takes[0];
-  const ready = whole?.counted === true && whole.scales?.agrees === true;
-  const next = !whole?.parcel
-    ? 'It cannot be packed until there is something to pack it in.'
-    : !whole.counted
-      ? 'Count every line twice, with the things in your hand.'
-      : order.weighed === null
-        ? 'Counted twice. Now weigh it.'
-        : '';
+  const tallest = Math.max(
+    1,
+    ...orders.flatMap((o) => o.prints.map((p) => Math.max(p.width, p.height))),
+  );
+  const scale = 64 / tallest;
+  const columns = useMemo<Column<Row>[]>(
+    () => [
+      { key: 'number', head: 'Order', value: (r) => r.number },
+      {
+        key: 'prints',
+        head: 'Goes out with it, to scale',
+        value: (r) => r.prints.length,
+        cell: (r) => <Prints row={r} preview={preview} scale={scale} />,
+      },
+      {
+        key: 'size',
+        head: 'Size',
+        value: (r) => [...new Set(r.prints.map((p) => p.size))].join(', '),
+      },
+      {
+        key: 'customer',
+        head: 'To',
+        value: (r) => `${r.customer}, ${r.town}`,
+      },
+      {
+        key: 'due',
+        head: 'Promised',
+        value: (r) => r.dueOn,
+        cell: (r) => format.day(r.dueOn),
+      },
+      { key: 'state', head: 'State', value: stateWords },
+    ],
+    [format, preview, scale],
+  );
+  const open = orders.filter((o) => o.state === 'open' || o.state === 'sealed');
+  const gone = orders.filter((o) => o.state === 'shipped').length;
+  const [next] = open;
   return (
     <Bench>
       <Surface>
         <TitleBlock>
-          <h1>
-            Order {order.number}, <em>{work.title}</em> <Pencil>{whole?.label}</Pencil>
-          </h1>
-          <p>
-            to {order.customer.name}, {order.customer.town} ·{' '}
-            {promised(order.dueOn, order.shippedAt, today, format.day)}
-          </p>
+          <h1>{work.title}</h1>
+          <p>Orders in which it goes out</p>
         </TitleBlock>
-        {whole && <ParcelDrawing reckoned={whole} picture={preview} />}
-        {whole?.parcel && (
-          <TableHead>What it should weigh, part by part, and what the scales say</TableHead>
-        )}
-        {whole && <WeightBar reckoned={whole} weighed={order.weighed} />}
-        {orders.length > 1 && (
-          <>
-            <TableHead>Orders of this work</TableHead>
-            <div style={{ display: 'flex', flexWrap: 'wrap', gap: 8 }}>
-              {orders.map((o) => (
-                <ButtonLink
-                  key={o.number}
-                  $small
-                  $plain
-                  href={`/works/${work.id}/pack?order=${o.number}`}
-                  aria-current={o.number === order.number ? 'true' : undefined}
-                  style={
-                    o.number === order.number
-                      ? { background: '#161616', color: '#fff' }
-                      : { color: 'var(--ink)', borderColor: 'var(--ink)' }
-                  }
-                >
-                  {o.number} {o.customer} {o.shipped ? '✓' : ''}
-                </ButtonLink>
-              ))}
-            </div>
-          </>
-        )}
-      </Surface>
-      <Slip
-        label="The parcel"
-        actions={
-          order.shippedAt ? (
-            <ButtonLink
-              href={`/log?impression=${order.editionId}:${order.series}:${order.impression}`}
-            >
-              Its whole story
-            </ButtonLink>
-          ) : order.label ? (
-            <Button
-              isDisabled={shipping.sending}
-              onPress={() => shipping.run({ order: order.number })}
-            >
-              Handed over: mark as shipped
-            </Button>
-          ) : (
-            <Button
-              isDisabled={!ready || !chosen || sealing.sending}
-              onPress={() =>
-                chosen &&
-                sealing.run({
-                  order: order.number,
-                  carrier: chosen.carrier,
-                  service: chosen.service,
-                })
-              }
-            >
-              Seal and label
-            </Button>
-          )
-        }
-      >
-        <SlipTitle>{words?.[0]}</SlipTitle>
-        <SlipSub>{words?.[1]}</SlipSub>
-        {whole?.packing.way === 'none' && (
-          <>
-            <Button
-              $small
-              isDisabled={stocking.sending}
-              onPress={() => stocking.run({})}
-              style={{ alignSelf: 'flex-start' }}
-            >
-              Lay in the usual packing material
-            </Button>
-            <Small>
-              Sleeves, boards, mailers and tubes for common sheets, five of each. Their
-              masses are usual figures (rule of thumb): the scales have the last word.
-            </Small>
-          </>
-        )}
-        {whole?.parcel && (
-          <Figures
-            figures={[
-              { ...splitUnit(format.mass(whole.parcel.total)), label: 'computed' },
-              order.weighed === null
-                ? { value: '–', unit: '', label: 'on the scales' }
-                : {
-                    ...splitUnit(format.mass(order.weighed)),
-                    label: 'on the scales',
-                    tone: whole.scales?.agrees ? undefined : 'brick',
-                  },
-              { ...splitUnit(format.length(whole.parcel.depth)), label: 'thick' },
-            ]}
+        {orders.length === 0 ? (
+          <Empty title="Nothing to pack">
+            <p>
+              No order for this work yet. Take one here, from its edition, or from the
+              orders drawer.
+            </p>
+            <ButtonLink href={`/orders?new=1&work=${work.id}`}>New order</ButtonLink>
+          </Empty>
+        ) : (
+          <DataTable
+            label={`Orders with ${work.title}`}
+            rows={orders}
+            columns={columns}
+            id={(r) => r.number}
+            href={(r) => `/orders/${r.number}`}
           />
         )}
-        <Sentence $tone={whole?.scales && !whole.scales.agrees ? 'stop' : 'plain'}>
-          {order.shippedAt
-            ? `Gone with ${order.label?.carrier}, ${order.label?.tracking}.`
-            : order.label
-              ? `Sealed. Write the name, ${order.number} and the weight on the pack, then hand it over.`
-              : whole?.scales
-                ? scaleWords(whole.scales, format)
-                : next}
-        </Sentence>
-        {documents.length > 0 && (
-          <div style={{ display: 'flex', flexWrap: 'wrap', gap: 6 }}>
-            {documents.map((d) => (
-              <DownloadLink key={d.id} $small $plain href={`/api/documents/${d.id}`}>
-                {d.kind} PDF
-              </DownloadLink>
-            ))}
-          </div>
-        )}
-        {whole && whole.quotes.length > 0 && !order.label && (
-          <SlipTable aria-label="Carriers">
-            <thead>
-              <tr>
-                <th>carrier (simulated)</th>
-                <th>days</th>
-                <th>billed</th>
-                <th>cost</th>
-              </tr>
-            </thead>
-            <tbody>
-              {whole.quotes.map((q) => {
-                const key = `${q.carrier}/${q.service}`;
-                const can = q.refused === null;
-                return (
-                  <tr
-                    key={key}
-                    data-opens={can || undefined}
-                    tabIndex={can ? 0 : undefined}
-                    aria-selected={chosen === q}
-                    onClick={() => can && setService(key)}
-                    onKeyDown={(e) => e.key === 'Enter' && can && setService(key)}
-                  >
-                    <td>
-                      {q.carrier}, {q.service}
-                    </td>
-                    {can ? (
-                      <>
-                        <td>{q.days}</td>
-                        <td>{format.mass(q.billable)}</td>
-                        <td>{format.amount(q.cost)}</td>
-                      </>
-                    ) : (
-                      <td colSpan={3}>{REFUSED[q.refused!]}</td>
-                    )}
-                  </tr>
-                );
-              })}
-            </tbody>
-          </SlipTable>
-        )}
-        {whole && whole.lines.length > 0 && (
-          <>
-            <SectionLabel>Gather: first count, second count</SectionLabel>
-            <PickLines view={view} reckoned={whole} />
-          </>
-        )}
-        {!order.label && whole?.parcel && <Weigh view={view} />}
-        <Problem>{sealing.problem ?? shipping.problem}</Problem>
-        {!order.label && (
-          <Small>
-            Scales may differ by {whole?.rules.scaleTolerance} g (rule of thumb). Cotton
-            gloves, clean table.
-          </Small>
-        )}
-      </Slip>
+      </Surface>
+      {orders.length > 0 && (
+        <Slip
+          label="To pack"
+          actions={
+            <>
+              {next && (
+                <ButtonLink href={`/orders/${next.number}`}>
+                  Pack order {next.number}
+                </ButtonLink>
+              )}
+              <ButtonLink $plain href={`/orders?new=1&work=${work.id}`}>
+                New order
+              </ButtonLink>
+            </>
+          }
+        >
+          <SlipTitle>{next ? `Order ${next.number}` : 'All of it has left'}</SlipTitle>
+          {next && (
+            <SlipSub>
+              to {next.customer}, {next.town}
+            </SlipSub>
+          )}
+          <Figures
+            figures={[
+              { value: String(open.length), unit: '', label: 'to pack' },
+              { value: String(gone), unit: '', label: 'gone' },
+            ]}
+          />
+          <Sentence $tone={next && next.days < 0 ? 'stop' : 'plain'}>
+            {goesOutWords(next ?? null)}
+          </Sentence>
+        </Slip>
+      )}
     </Bench>
   );
 }

@@ -1,35 +1,41 @@
-import { ticked } from '@/core/pack';
-import { documentsOf, getOrder, ordersOf } from '@/data';
+import { impressionLabel } from '@/core/edition';
+import { daysUntil } from '@/core/order';
+import { nominalSize } from '@/core/size';
+import { editionsNow, ordersOfWork } from '@/data';
 import { loadWorkPage, now } from '@/studio';
-import { reckonParcel } from './parcel';
 
-/** The pack station: the orders of a work, one of them on the table. */
-export async function loadPack(id: string, query: Record<string, string | undefined>) {
+const MOST = 60;
+
+/** The pack station: the orders in which prints of a work go out. */
+export async function loadPack(id: string) {
   const { work, db, master } = await loadWorkPage(id);
-  const orders = await ordersOf(db, work.id);
-  const asked = query.order ? await getOrder(db, query.order) : undefined;
-  const open = orders.filter((o) => o.shippedAt === null);
-  const order =
-    (asked?.workId === work.id ? asked : undefined) ??
-    [...open].sort((a, b) => a.dueOn.localeCompare(b.dueOn))[0] ??
-    orders[0] ??
-    null;
-  const reckoned = order && (await reckonParcel(db, order));
-  const on = order && ticked(order.ticks);
+  const today = now().slice(0, 10);
+  const orders = await ordersOfWork(db, work.id, MOST);
+  const editions = await editionsNow(
+    db,
+    orders.flatMap((o) => o.lines.flatMap((l) => l.editionId ?? [])),
+  );
   return {
     work,
     preview: master?.preview ?? null,
-    today: now().slice(0, 10),
-    orders: orders.map((o) => ({
-      number: o.number,
-      customer: o.customer.name,
-      dueOn: o.dueOn,
-      shipped: o.shippedAt !== null,
+    orders: orders.map(({ lines, ...o }) => ({
+      ...o,
+      days: daysUntil(o.dueOn, today),
+      prints: lines.map((l) => {
+        const edition = l.editionId === null ? undefined : editions.get(l.editionId);
+        return {
+          id: l.id,
+          state: l.state,
+          label:
+            edition && l.series && l.impression
+              ? impressionLabel(edition, l.series, l.impression)
+              : `${l.quantity} ×`,
+          size: l.sizeKey === null ? '' : (nominalSize(l.sizeKey)?.label ?? ''),
+          width: (l.sizeKey && nominalSize(l.sizeKey)?.width) || 0,
+          height: (l.sizeKey && nominalSize(l.sizeKey)?.height) || 0,
+        };
+      }),
     })),
-    order,
-    ticks: on && { first: [...on.first], second: [...on.second] },
-    reckoned: reckoned && { ...reckoned, edition: null },
-    documents: order ? await documentsOf(db, order.id) : [],
   };
 }
 

@@ -2,7 +2,7 @@
 import { RGB_SPACES, SPACE_IDS } from '@/core/colour';
 import { COMPRESSIONS, FORMATS, INTENTS, LIMITS, namePatternProblem } from '@/core/prepare';
 import type { Compression, FileFormat, Intent, Recipe, TargetId } from '@/core/prepare';
-import { Upload } from '@/shell';
+import { Tick, Upload } from '@/shell';
 import { useRouter } from 'next/navigation';
 import { NumberRow } from './NumberRow';
 import { PlainChoice, PlainWords } from './PlainChoice';
@@ -54,8 +54,7 @@ export function ConvertFields({
         onChange={(intent) => put({ intent: intent as Intent })}
       />
       <label style={{ fontSize: 12.5 }}>
-        <input
-          type="checkbox"
+        <Tick
           checked={convert.blackPoint}
           onChange={(e) => put({ blackPoint: e.target.checked })}
         />{' '}
@@ -130,8 +129,7 @@ export function FileFields({ recipe, onChange }: EndProps) {
 /** What Size laid down, and the marks around it. */
 export const SheetFields = ({ recipe, onChange }: EndProps) => (
   <label style={{ fontSize: 12.5 }}>
-    <input
-      type="checkbox"
+    <Tick
       checked={recipe.marks}
       onChange={(e) => onChange({ ...recipe, marks: e.target.checked })}
     />{' '}

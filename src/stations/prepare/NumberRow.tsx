@@ -1,4 +1,5 @@
 'use client';
+import { Line, Slide } from '@/shell';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 
@@ -61,8 +62,7 @@ export function NumberRow({
   return (
     <Row>
       {label}
-      <input
-        type="range"
+      <Slide
         aria-label={`${label}, slide`}
         tabIndex={-1}
         min={limits[0]}
@@ -71,7 +71,7 @@ export function NumberRow({
         value={value}
         onChange={(e) => onChange(Number(e.target.value))}
       />
-      <input
+      <Line
         type="text"
         inputMode="decimal"
         aria-label={unit ? `${label}, ${unit}` : label}

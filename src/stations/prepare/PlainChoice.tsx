@@ -1,4 +1,5 @@
 'use client';
+import { Choose, Line } from '@/shell';
 import styled from 'styled-components';
 
 const Row = styled.label`
@@ -36,13 +37,13 @@ export const PlainChoice = ({
 }) => (
   <Row>
     {label}
-    <select value={value} onChange={(e) => onChange(e.target.value)}>
+    <Choose value={value} onChange={(e) => onChange(e.target.value)}>
       {options.map(([v, text]) => (
         <option key={v} value={v}>
           {text}
         </option>
       ))}
-    </select>
+    </Choose>
   </Row>
 );
 
@@ -60,7 +61,7 @@ export const PlainWords = ({
 }) => (
   <Row>
     {label}
-    <input
+    <Line
       type="text"
       aria-invalid={invalid ?? false}
       value={value}

@@ -2,7 +2,7 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import styled from 'styled-components';
 import { movedStep } from '@/core/prepare';
-import { Small, useFormat } from '@/shell';
+import { Small, Tick, useFormat } from '@/shell';
 import { ConvertFields, FileFields, SheetFields, targetChoices } from './EndFields';
 import { StepFields } from './StepFields';
 import type { RecipeDesk } from './useRecipe';
@@ -142,8 +142,7 @@ export function RecipeSteps({ view, desk }: { view: PrepareView; desk: RecipeDes
       {recipe.steps.map((step, i) => (
         <li key={step.kind}>
           <Head>
-            <input
-              type="checkbox"
+            <Tick
               aria-label={`Carry out: ${STEP_NAMES[step.kind]}`}
               checked={step.on}
               disabled={step.kind === 'resample'}

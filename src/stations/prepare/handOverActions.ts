@@ -90,15 +90,21 @@ export async function handOverFiles(typed: unknown): Promise<ActionResult<number
     if (!to) return refuse('Route: it is not there any more. Choose another.');
     const refused = await folderRefusal(dropFolder(studio.home, to));
     if (refused) return refuse(refused);
+    const names = new Set<string>();
     for (const item of items) {
       const file = await getPrintFile(db, item.printFileId);
-      if (!file || file.workId !== workId)
+      if (!file)
         return refuse('A file of this list is not there any more. Open Hand over anew.');
       const failed = file.checks.filter((c) => !c.passed).length;
       if (failed > 0)
         return refuse(
           `${file.name} did not pass ${failed} of its checks. Write it again before it is handed over.`,
         );
+      if (names.has(file.name))
+        return refuse(
+          `Two of the files are called ${file.name}. Hand them over one after the other, or write one anew under another name.`,
+        );
+      names.add(file.name);
     }
     const spec = { workId, routeId, items };
     return (await startJob(studio, { kind: 'handOver', workId, spec, at })).id;

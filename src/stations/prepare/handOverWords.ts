@@ -50,3 +50,13 @@ export function routeProblemWords(
       return `${problem.found.toUpperCase()}, ${problem.wanted.toUpperCase()} asked`;
   }
 }
+
+/** What is to be done before files are handed over, or that all is as asked. */
+export function readyWords(route: string | null, chosen: number, off: number): string {
+  if (route === null) return 'Say first who prints, and what they ask for.';
+  if (off > 0)
+    return `${off} of them ${off === 1 ? 'is' : 'are'} not as ${route} asks. It can be handed over all the same, if they agreed to it.`;
+  return chosen === 0
+    ? 'Choose the files, how many prints of each, and on which paper.'
+    : 'As asked. They are copied, checked once more, and listed in a manifest.';
+}

@@ -1,6 +1,6 @@
 import { layOutProof, ppiOf, stepIn } from '@/core/prepare';
 import type { ProofLayout, Recipe, ResolutionSheet } from '@/core/prepare';
-import { formatDay, formatDistance, mm } from '@/core/units';
+import { formatDay, formatDistance, mm, pixelsOf } from '@/core/units';
 import { MOST_CHOICES, getRecipe, offeredSizes, papersToPrintOn } from '@/data';
 import type { BenchSettings, Master, Work } from '@/data';
 import { layOut, targetFor } from '@/studio';
@@ -31,7 +31,7 @@ function sheetOf(
   const planOf = (key: string) => plans.find((s) => s.sizeKey === key)!.plan;
   const ppi = ppiOf(recipe);
   const times = (factor: number) => `${factor.toFixed(2)} \u00d7`;
-  const low = Math.round((3.2 / 25.4) * ppi);
+  const low = Math.round(pixelsOf(3.2, ppi));
   return {
     parts: [
       ...pieces.map(({ sizeKey, region, place }) => ({

@@ -8,7 +8,7 @@ import {
   settingGrid,
 } from '@/core/prepare';
 import type { AxisPlan, PixelRect, PrintPlan, SettingsSheet } from '@/core/prepare';
-import { formatDay, mm, pixelsFor } from '@/core/units';
+import { formatDay, mm, pixelsFor, mmOf } from '@/core/units';
 import { MOST_CHOICES, papersToPrintOn } from '@/data';
 import { act, offeredRung, refuse, startJob, targetFor } from '@/studio';
 import type { ActionResult, SheetOrder } from '@/studio';
@@ -144,8 +144,8 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
       const content: SettingsSheet = {
         kind: 'settings',
         sheet: {
-          width: (laid.width / ppi) * 25.4,
-          height: (laid.height / ppi) * 25.4,
+          width: mmOf(laid.width, ppi),
+          height: mmOf(laid.height, ppi),
         },
         sizeKey: v.sizeKey,
         sizeLabel: rung.label,

@@ -1,3 +1,5 @@
+import { isFigure, isText, listOf, oneOf, shape } from '@/core/facts';
+import type { Guard } from '@/core/facts';
 import type { AxisPlan } from '@/core/prepare';
 
 /** What a settings sheet is asked for, as it is kept in the tab and sent. */
@@ -23,3 +25,15 @@ export const usualSettings: SettingsDesk = {
   sheet: 'A4',
   margin: 5,
 };
+
+/** Whether what the tab kept is such a desk. */
+export const isSettingsDesk = shape({
+  axes: listOf(
+    shape({ axis: isText, step: isFigure, sides: isFigure, words: listOf(isText) }),
+  ),
+  of: oneOf('whole', 'piece'),
+  x: isFigure,
+  y: isFigure,
+  sheet: isText,
+  margin: isFigure,
+}) as Guard<SettingsDesk>;

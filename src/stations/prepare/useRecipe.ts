@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useMemo } from 'react';
 import {
+  RECIPE,
   plainRecipe,
   ppiOf,
   recipeCautions,
@@ -9,6 +10,7 @@ import {
   withStep,
 } from '@/core/prepare';
 import type { Recipe, RecipeStep } from '@/core/prepare';
+import { isFact, isFigure, isRow, orNull, shape } from '@/core/facts';
 import { useKept } from '@/shell';
 import type { PrepareView } from './view';
 
@@ -20,12 +22,18 @@ interface Kept {
   fromId: number | null;
 }
 
+const isKept = shape({
+  recipe: isFact(RECIPE),
+  at: isFigure,
+  fromId: orNull(isRow),
+});
+
 const same = (a: Recipe, b: Recipe) => JSON.stringify(a) === JSON.stringify(b);
 
 /** The recipe under the hand: kept in this tab, until it is written or kept under a name. */
 export function useRecipe(view: PrepareView) {
   const { work, picked, settings, recipes, files, viewing, plan } = view;
-  const [kept, keep] = useKept<Kept>(`recipe-${work.id}`);
+  const [kept, keep] = useKept(`recipe-${work.id}`, isKept);
   const factor = plan?.factor ?? 1;
   const first = useMemo<Kept>(() => {
     const last = files.find((f) => f.kind === 'print' && f.sizeKey === picked?.key);

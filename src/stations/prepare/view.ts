@@ -4,6 +4,7 @@ import {
   detailOfMaster,
   errandsOf,
   filesOf,
+  newestFilesElsewhere,
   papersToPrintOn,
   printSourceOf,
   profilesNow,
@@ -13,32 +14,51 @@ import {
 } from '@/data';
 import type { LabAnswer } from '@/standins';
 import { dropFolder, loadWorkPage, offeredRungs } from '@/studio';
+import { fileShown } from './filesShown';
 import { sheetOf } from './sheetNames';
+
+/** Files of other works that are offered at once; more are found by typing. */
+const ELSEWHERE = 8;
 
 /** The prepare station: what would be written for a size, and what has been. */
 export async function loadPrepare(id: string, query: Record<string, string | undefined>) {
   const page = await loadWorkPage(id);
   const { work, master, settings, db, studio } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
-  const [files, recipes, profiles, sheets, papers, routes, errands, source, detail] =
-    await Promise.all([
-      filesOf(db, work.id),
-      namedRecipes(db),
-      profilesNow(db),
-      sheetFilesOf(db, work.id),
-      papersToPrintOn(db, MOST_CHOICES),
-      routesNow(db),
-      errandsOf(db, work.id),
-      printSourceOf(db, work.id),
-      detailOfMaster(db, master?.id ?? null),
-    ]);
-  const ppi = settings.sizing.printPpi;
+  const sheet = sheetOf(query.sheet);
+  const also = (query.also ?? '').trim().slice(0, 100);
+  const [
+    files,
+    elsewhere,
+    recipes,
+    profiles,
+    sheets,
+    papers,
+    routes,
+    errands,
+    source,
+    detail,
+  ] = await Promise.all([
+    filesOf(db, work.id),
+    sheet === 'handOver'
+      ? newestFilesElsewhere(db, { notWorkId: work.id, find: also }, ELSEWHERE)
+      : [],
+    namedRecipes(db),
+    profilesNow(db),
+    sheetFilesOf(db, work.id),
+    papersToPrintOn(db, MOST_CHOICES),
+    routesNow(db),
+    errandsOf(db, work.id),
+    printSourceOf(db, work.id),
+    detailOfMaster(db, master?.id ?? null),
+  ]);
+  const ppi = settings.size.printPpi;
   const kinds = ['printFile', 'sheet', 'handOver'];
   const running = studio.jobs
     .list()
     .filter((j) => j.workId === work.id && kinds.includes(j.kind));
-  const { printFile, sheet, handOver } = page.jobs;
-  const ended = [printFile, sheet, handOver].filter(
+  const { jobs } = page;
+  const ended = [jobs.printFile, jobs.sheet, jobs.handOver].filter(
     (j) => j !== null && !['done', 'queued', 'running'].includes(j.state),
   );
   return {
@@ -46,14 +66,17 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     master,
     offered,
     picked,
-    sheet: sheetOf(query.sheet),
+    sheet,
     settings: { printPpi: ppi },
     plan: master && picked ? printPlan(master.facts, picked.fit, ppi) : null,
     /** From where the print of this size is looked at, mm. */
-    viewing: picked?.judgement.figures.standing ?? settings.sizing.handDistanceMm,
+    viewing: picked?.judgement.figures.standing ?? settings.size.handDistanceMm,
     /** Work that runs or waits, and what ended before its time. */
     jobs: [...running, ...ended.filter((j) => j !== null)],
     files,
+    /** Files of other works that can go along in an errand, as they were looked for. */
+    elsewhere: elsewhere.map(({ work: title, file }) => fileShown(file, title)),
+    also,
     recipes,
     profiles: profiles.map(({ sha256, name, space }) => ({ sha256, name, space })),
     sheets,

@@ -1,10 +1,13 @@
 'use client';
 import { scaleLinear } from 'd3';
+import type { CostPart, reckonPrice } from '@/core/price';
 import { useFormat } from '@/shell';
-import type { Reckoning } from './reckon';
+
+/** What the figures in the fields come to. */
+export type Reckoned = ReturnType<typeof reckonPrice>;
 
 /** The parts of the cost as they are named on the slip and in the drawing. */
-export const PARTS: Record<string, string> = {
+export const PARTS: Record<CostPart, string> = {
   printing: 'printing',
   paper: 'paper',
   capture: 'capture share',
@@ -17,17 +20,23 @@ export const PARTS: Record<string, string> = {
 };
 
 /** Where the price goes: parts of the cost, fees, and what stays, drawn to one scale. */
-export const PriceBar = ({ r }: { r: Reckoning }) => {
+export const PriceBar = ({
+  cost,
+  sale,
+}: {
+  cost: Reckoned['cost'];
+  sale: NonNullable<Reckoned['sale']>;
+}) => {
   const format = useFormat();
   const x = scaleLinear()
-    .domain([0, Math.max(r.gross, r.total + r.fees)])
+    .domain([0, Math.max(sale.gross, cost.total + sale.fees)])
     .range([0, 740]);
   const segments = [
-    ...r.cost
+    ...cost.parts
       .filter((p) => p.amount > 0)
-      .map((p) => ({ name: PARTS[p.part] ?? p.part, amount: p.amount, fill: '#e9e6de' })),
-    { name: 'fees', amount: r.fees, fill: '#b9b2a2' },
-    { name: 'stays with you', amount: Math.max(0, r.net), fill: '#fdfdfd' },
+      .map((p) => ({ name: PARTS[p.part], amount: p.amount, fill: '#e9e6de' })),
+    { name: 'fees', amount: sale.fees, fill: '#b9b2a2' },
+    { name: 'stays with you', amount: Math.max(0, sale.net), fill: '#fdfdfd' },
   ];
   let at = 0;
   return (

@@ -17,7 +17,7 @@ const send = defineForm({
 
 /** Sends the next proof round of a size on a paper. */
 export async function sendProof(typed: unknown): Promise<ActionResult<number>> {
-  return act(send, typed, {}, async (v, { studio, write, at }) => {
+  return act(send, typed, {}, async (v, { studio, settings, write, at }) => {
     const { workId, sizeKey, paperId, route, cost, remarks } = v;
     if (!(await getPaper(studio.db.read, paperId))) {
       const message = 'Paper: choose one from the drawer; add it there first if it is new.';
@@ -40,6 +40,7 @@ export async function sendProof(typed: unknown): Promise<ActionResult<number>> {
         route,
         printFileId: file?.id ?? null,
         cost,
+        currency: settings.currency,
         remarks,
         sentAt,
       });

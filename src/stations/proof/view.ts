@@ -40,7 +40,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
       ]),
     ],
     out: own.find((p) => p.verdict === null) ?? null,
-    reference: picked ? (referenceProof(own, picked.key)?.id ?? null) : null,
+    reference: picked ? (referenceProof(own, { sizeKey: picked.key })?.id ?? null) : null,
     approvedKeys: [
       ...new Set(proofs.filter((p) => p.verdict === 'approved').map((p) => p.sizeKey)),
     ],

@@ -4,7 +4,7 @@ import { ToggleButton, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { FAMILY_IDS } from '@/core/size';
 import type { FamilyId } from '@/core/size';
-import { Button, Field, partCss, stripCss, useActionForm } from '@/shell';
+import { Button, Choose, Field, partCss, stripCss, useActionForm } from '@/shell';
 import { addOwnSize } from './ruleActions';
 import type { Sizing } from './useSizing';
 import { FAMILY_NAMES } from './words';
@@ -88,7 +88,7 @@ export const FamilyPicker = memo(function FamilyPicker(sizing: FamilyPickerProps
       </Group>
       <Ratio>
         Ratio
-        <select
+        <Choose
           name="ratio"
           value={sizing.ratio ?? ''}
           onChange={(e) => sizing.setRatio(e.target.value || null)}
@@ -99,7 +99,7 @@ export const FamilyPicker = memo(function FamilyPicker(sizing: FamilyPickerProps
               {name}
             </option>
           ))}
-        </select>
+        </Choose>
       </Ratio>
       <Own
         method="dialog"

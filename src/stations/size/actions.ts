@@ -60,7 +60,7 @@ async function judgements(
 ): Promise<(nominal: NominalSize, layout: Layout) => JudgedThen | null> {
   const master = await currentMaster(studio.db.read, workId);
   return (nominal, layout) => {
-    const found = master && rung(nominal, master.facts, layout, settings.sizing);
+    const found = master && rung(nominal, master.facts, layout, settings.size);
     return found ? judgedNow(found.judgement, master.id) : null;
   };
 }

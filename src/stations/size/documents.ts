@@ -44,8 +44,8 @@ const wordOf = (m: DrawnMeasure, words: string) => ({
 
 /** The drawing of a size with its measures written in the studio's units. */
 function contentOf(page: WorkPage, r: Rung): DrawingContent {
-  const { units, locale, sizing } = page.settings;
-  const drawing = sheetDrawing(r.fit, sizing, CHAIN_MM);
+  const { units, locale, size: rules } = page.settings;
+  const drawing = sheetDrawing(r.fit, rules, CHAIN_MM);
   const { paper } = r.fit;
   const title = `${page.work.title}, ${r.label}`;
   return {
@@ -93,7 +93,7 @@ export async function sheetDocument(
   const page = await loadWorkPage(id);
   if (!page.master) return null;
   const r = leavesRoom(nominal, layout)
-    ? rung(nominal, page.master.facts, layout, settings.sizing)
+    ? rung(nominal, page.master.facts, layout, settings.size)
     : null;
   if (!r) return { refused: `Border: it leaves nothing of ${nominal.label} to print on.` };
   const content = contentOf(page, r);

@@ -70,8 +70,8 @@ const standing = defineForm({
 /** Keeps where people stand as the studio's rule, for every work. */
 export async function keepStanding(typed: unknown): Promise<ActionResult<null>> {
   return act(standing, typed, {}, async (rule, tools) => {
-    const sizing = { ...tools.settings.sizing, ...rule };
-    await keepSettings(tools, { sizing }, 'the rule of where people stand');
+    const size = { ...tools.settings.size, ...rule };
+    await keepSettings(tools, { size }, 'the rule of where people stand');
     return null;
   });
 }

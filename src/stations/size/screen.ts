@@ -1,4 +1,6 @@
 'use client';
+import { isFigure, isFlag, shape } from '@/core/facts';
+import { MM_PER_INCH } from '@/core/units';
 import { useCallback, useEffect, useState } from 'react';
 import { isScreenPpi, screenPpi } from '@/core/size';
 
@@ -14,18 +16,26 @@ export interface ScreenFacts {
 
 const KEY = 'glassine.screen';
 const ASSUMED: ScreenFacts = {
-  pixelsPerMm: 96 / 25.4,
+  pixelsPerMm: 96 / MM_PER_INCH,
   eyeMm: 600,
   calibrated: false,
   ratio: 1,
 };
 
+const isScreenFacts = shape({
+  pixelsPerMm: isFigure,
+  eyeMm: isFigure,
+  calibrated: isFlag,
+  ratio: isFigure,
+});
+
 function stored(): ScreenFacts {
   try {
-    const found = JSON.parse(
-      window.localStorage.getItem(KEY) ?? '{}',
-    ) as Partial<ScreenFacts>;
-    const facts = { ...ASSUMED, ...found };
+    const facts: unknown = {
+      ...ASSUMED,
+      ...(JSON.parse(window.localStorage.getItem(KEY) ?? '{}') as object),
+    };
+    if (!isScreenFacts(facts)) return ASSUMED;
     return isScreenPpi(screenPpi(facts.pixelsPerMm)) && facts.eyeMm > 0 ? facts : ASSUMED;
   } catch {
     return ASSUMED;

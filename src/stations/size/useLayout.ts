@@ -6,6 +6,8 @@ import { plainLayout } from '@/core/size';
 import type { Fit, Layout, Place } from '@/core/size';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
+import { isFact } from '@/core/facts';
+import { LAYOUT } from '@/core/size';
 import { keepInTab, keptInTab, useBench, useFormat } from '@/shell';
 import type { Form, TypedValues } from '@/shell';
 import { LAYOUT_LIMITS, layoutOf } from './layoutForm';
@@ -63,6 +65,8 @@ const weightingOf = ({ borders: b }: Layout): Weighting =>
     : b.below === b.above
       ? 'even'
       : 'foot';
+
+const isLayout = isFact(LAYOUT);
 
 /** How pictures meet their sheets, as it is typed: fields with their units and their errors. */
 export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
@@ -148,7 +152,7 @@ export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
     if (come.current) keepInTab(name, layout);
     else {
       come.current = true;
-      const before = keptInTab<Layout>(name);
+      const before = keptInTab(name, isLayout);
       if (before) take(before);
     }
     // Only a new layout is kept.

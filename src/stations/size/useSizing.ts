@@ -13,6 +13,7 @@ import {
 import type { CropChoice, FamilyId, Reopened, Rung, SizeRules } from '@/core/size';
 import { printFileBytes } from '@/core/prepare';
 import { turnedLike } from '@/core/units';
+import { isFigure, isText, shape } from '@/core/facts';
 import { useKept } from '@/shell';
 import type { SizeView } from './view';
 import { useLayout } from './useLayout';
@@ -30,6 +31,11 @@ export interface Step extends Rung {
   reopened: Reopened | null;
 }
 
+const isDraft = shape({
+  ratio: isText,
+  choice: shape({ x: isFigure, y: isFigure, zoom: isFigure }),
+});
+
 /** What the size station works with: the ladder as it is laid out and judged at this moment. */
 export function useSizing(view: SizeView) {
   const { work, master, decided } = view;
@@ -44,6 +50,7 @@ export function useSizing(view: SizeView) {
   const [picked, pick] = useState<string | null>(view.picked ?? start?.sizeKey ?? null);
   const [draft, setDraft] = useKept<{ ratio: string; choice: CropChoice }>(
     `glassine.crop.${work.id}`,
+    isDraft,
   );
   const desk = useLayout(`glassine.layout.${work.id}`, start?.layout);
   const rules = useMemo(() => ({ ...view.rules, ...standing }), [view.rules, standing]);

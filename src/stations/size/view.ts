@@ -26,7 +26,7 @@ export async function loadSize(id: string, query: Record<string, string | undefi
       tile: TILE,
       top: zoomLevels(master.facts.width, master.facts.height, TILE)[0]!.level,
     },
-    rules: settings.sizing,
+    rules: settings.size,
     ownSizes: [...new Set([...settings.ownSizes, ...own])].filter(nominalSize),
     /** The last word on each size. */
     decided: decided.map(({ sizeKey, kind, layout, judged, reason, at }) => ({

@@ -2,6 +2,7 @@ import { cutOffJobs, dataFolder, markCutOff, openDatabase, saveJob } from '@/dat
 import type { OpenDatabase } from '@/data';
 import { JobQueue, WORKERS, sweepLeftovers } from '@/engine';
 import { neededBy } from '../jobs/jobKinds';
+import { voidLeftBookings } from './voidLeftBookings';
 import type { Studio } from '../running/studio';
 
 export { now } from '../running/studio';
@@ -23,6 +24,7 @@ export async function openStudio(home: string): Promise<Studio> {
   const cutOff = await cutOffJobs(db.read);
   const { arrivals, archives } = neededBy(cutOff);
   await sweepLeftovers(home, new Set(arrivals), archives);
+  await voidLeftBookings(home, db);
   return running(home, db);
 }
 

@@ -18,7 +18,7 @@ export function layOut(
   return offered
     .flatMap(({ sizeKey, layout }) => {
       const nominal = nominalSize(sizeKey);
-      const found = nominal && rung(nominal, master.facts, layout, settings.sizing);
+      const found = nominal && rung(nominal, master.facts, layout, settings.size);
       return found ? [{ ...found, layout }] : [];
     })
     .sort(

@@ -9,11 +9,11 @@ import type { BenchSettings, CountedWork, Master, Reading, SizeEvent, Work } fro
 export function judgeOffered(
   offered: Pick<SizeEvent, 'sizeKey' | 'layout'>,
   master: { facts: MasterPixels } | undefined,
-  settings: Pick<BenchSettings, 'sizing'>,
+  settings: Pick<BenchSettings, 'size'>,
 ): Rung | null {
   const nominal = nominalSize(offered.sizeKey);
   return nominal && master
-    ? rung(nominal, master.facts, offered.layout, settings.sizing)
+    ? rung(nominal, master.facts, offered.layout, settings.size)
     : null;
 }
 

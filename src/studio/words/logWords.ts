@@ -5,7 +5,7 @@ import type { SpaceId } from '@/core/colour';
 import { KERNELS } from '@/core/image';
 import type { KernelId } from '@/core/image';
 import { nominalSize } from '@/core/size';
-import { formatAmount, formatDay } from '@/core/units';
+import { formatDay, formatMoney } from '@/core/units';
 import type { Minor } from '@/core/units';
 import type { LogLine } from '@/data';
 
@@ -46,6 +46,30 @@ const SIGNATURE_WORDS: Record<string, string> = {
   removed: 'removed from the master',
   absent: 'never in the picture',
 };
+
+const LINES: Record<string, string> = {
+  impression: 'a numbered impression',
+  artistsProof: 'an artist’s proof',
+  openPrint: 'an unnumbered print',
+  goods: 'goods',
+};
+const RETURNS: Record<string, string> = {
+  whole: 'came back whole',
+  damaged: 'came back damaged',
+  lost: 'lost on its way',
+};
+const VOIDED: Record<string, string> = {
+  notWritten: 'the parcel was not written down',
+  stopped: 'found without its parcel when Glassine was started',
+  opened: 'the parcel was opened again, or its order cancelled',
+};
+
+/** An amount in the currency that it was kept in; lines of before do not say it. */
+const moneyOf = (d: Detail, key: string, c: LogContext): string =>
+  formatMoney(Number(d[key]) as Minor, plain(d, 'currency') || c.currency, c.locale);
+
+const ofParcel = (d: Detail) =>
+  plain(d, 'parcel') ? `, parcel ${plain(d, 'parcel')}` : '';
 
 const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'work.new': () => 'Taken into the drawer.',
@@ -115,15 +139,47 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'edition.ordered': (d) => `Reserved for order ${plain(d, 'order')}.`,
   'edition.shipped': (d) => `Sold with order ${plain(d, 'order')}.`,
   'price.set': (d, c) =>
-    `Price ${formatAmount(Number(d.price) as Minor, c.currency, c.locale)} ${c.currency}, net ${formatAmount(Number(d.net) as Minor, c.currency, c.locale)}, ${plain(d, 'channel')}.`,
+    `Price ${moneyOf(d, 'price', c)}, net ${moneyOf(d, 'net', c)}, ${plain(d, 'channel')}.`,
   'finish.planned': () => 'Mat and frame planned.',
+  'edition.released': (d) => `Free again: order ${plain(d, 'order')} gave it back.`,
+  'edition.returned': (d) =>
+    d.condition === 'damaged'
+      ? `Came back damaged from order ${plain(d, 'order')}: here, not for sale.`
+      : `Came back whole from order ${plain(d, 'order')}: here, and free.`,
+  'edition.lost': (d) => `Lost on its way, order ${plain(d, 'order')}.`,
   'order.taken': (d, c) =>
     `Order ${plain(d, 'order')} from ${plain(d, 'customer')}, leaves by ${formatDay(plain(d, 'dueOn'), c.locale)}.`,
-  'order.weighed': (d) => `Order ${plain(d, 'order')} weighed: ${plain(d, 'grams')} g.`,
+  'order.line': (d, c) =>
+    `Order ${plain(d, 'order')}: ${LINES[plain(d, 'kind')] ?? 'a line'}${plain(d, 'name') ? `, ${plain(d, 'name')}` : ''}, ${moneyOf(d, 'price', c)}.`,
+  'order.removed': (d) => `Order ${plain(d, 'order')}: a line taken out.`,
+  'order.repriced': (d, c) =>
+    `Order ${plain(d, 'order')}: price ${moneyOf(d, 'price', c)}, before ${moneyOf(d, 'before', c)}.`,
+  'order.addressed': (d) =>
+    `Order ${plain(d, 'order')} goes to ${plain(d, 'name')}, ${plain(d, 'town')}.`,
+  'order.noted': (d) => `Order ${plain(d, 'order')}: wish and note changed.`,
+  'order.cancelled': (d) => `Order ${plain(d, 'order')} cancelled: ${plain(d, 'reason')}.`,
+  'order.weighed': (d) =>
+    `Order ${plain(d, 'order')} weighed${ofParcel(d)}: ${plain(d, 'grams')} g.`,
+  'order.sealed': (d) =>
+    `Order ${plain(d, 'order')} sealed${ofParcel(d)}: ${plain(d, 'carrier')}, ${plain(d, 'service')}, ${plain(d, 'tracking')}.`,
+  'order.opened': (d) => `Order ${plain(d, 'order')} opened again${ofParcel(d)}.`,
+  'order.shipped': (d) =>
+    `Order ${plain(d, 'order')} shipped${ofParcel(d)}, ${plain(d, 'tracking')}.`,
+  'order.returned': (d, c) =>
+    `Order ${plain(d, 'order')}: ${RETURNS[plain(d, 'how')] ?? 'came back'}, ${moneyOf(d, 'refund', c)} paid back.`,
+  // As it was said before parcels were written down.
   'order.labelled': (d) =>
     `Order ${plain(d, 'order')} sealed: ${plain(d, 'carrier')}, ${plain(d, 'service')}, ${plain(d, 'tracking')}.`,
-  'order.shipped': (d) =>
-    `Order ${plain(d, 'order')} handed over, ${plain(d, 'tracking')}.`,
+  'booking.voided': (d) =>
+    `Booking with ${plain(d, 'carrier')} for order ${plain(d, 'order')} voided: ${VOIDED[plain(d, 'why')] ?? ''}.`,
+  'customer.merged': (d) =>
+    `Customer ${plain(d, 'name')}, ${plain(d, 'town')}, is ${plain(d, 'into')}, ${plain(d, 'intoTown')}.`,
+  'customer.edited': (d) => `Customer ${plain(d, 'name')} changed.`,
+  'material.new': (d) => `Packing material ${plain(d, 'name')} added.`,
+  'material.edited': (d) =>
+    `Packing material ${plain(d, 'name')} changed: ${plain(d, 'fields') || 'nothing'}.`,
+  'material.removed': (d) =>
+    `Packing material ${plain(d, 'name')} taken out of the drawer.`,
 };
 
 /** Words one line of the log book. */

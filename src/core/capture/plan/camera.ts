@@ -1,4 +1,4 @@
-import { mm, ppi, toInches } from '../../units';
+import { mm, ppi, toInches, mmOf } from '../../units';
 import type { Millimetres, Ppi, Size } from '../../units';
 import type { DeviceOf } from './devices';
 import { fewestPieces } from './pieces';
@@ -20,8 +20,8 @@ export interface CameraPlan {
 
 /** Field of one frame at a resolution over the work, mm, lying. */
 const fieldAt = ({ pixels }: DeviceOf<'camera'>, resolution: number): Size => ({
-  width: mm((pixels.width / resolution) * 25.4),
-  height: mm((pixels.height / resolution) * 25.4),
+  width: mmOf(pixels.width, resolution),
+  height: mmOf(pixels.height, resolution),
 });
 
 /**

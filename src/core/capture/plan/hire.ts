@@ -1,3 +1,4 @@
+import { minor } from '../../units';
 import type { Minor } from '../../units';
 
 /** Money in minor units. */
@@ -31,4 +32,15 @@ export function hireOrOwn(input: HireInput): HireAnswer {
     ownPerWork,
     breakEven: saved > 0 ? Math.ceil(input.equipment / saved) : null,
   };
+}
+
+/**
+ * What the capture of one work costs, as far as it was said: the fee where it is hired out,
+ * else own time and a share of the equipment. Null where nothing was said.
+ */
+export function ownCaptureCost(input: HireInput): Minor | null {
+  if (input.feePerWork > 0) return input.feePerWork;
+  const own =
+    input.hoursPerWork * input.hourlyRate + input.equipment / Math.max(1, input.works);
+  return own > 0 ? minor(own) : null;
 }

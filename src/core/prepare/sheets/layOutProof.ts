@@ -1,4 +1,4 @@
-import { mm, pixelsFor } from '../../units';
+import { mm, pixelsFor, mmOf } from '../../units';
 import type { PixelRect, PrintPlan } from '../printPlan';
 import { chooseSheet } from './packPieces';
 import type { Piece, SheetChoice } from './packPieces';
@@ -184,8 +184,8 @@ export function layOutProof(
   return {
     sheet: {
       name: packed.sheet.name,
-      width: (width / ppi) * 25.4,
-      height: (height / ppi) * 25.4,
+      width: mmOf(width, ppi),
+      height: mmOf(height, ppi),
     },
     width,
     height,

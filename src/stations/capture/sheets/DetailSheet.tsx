@@ -1,4 +1,5 @@
 'use client';
+import { pixelsOf } from '@/core/units';
 import {
   Bench,
   ButtonLink,
@@ -74,7 +75,7 @@ export function DetailSheet({ view, master, found, head }: SheetProps) {
           </thead>
           <tbody>
             {LENGTHS_MM.map((mm) => {
-              const ppi = longest / (mm / 25.4);
+              const ppi = longest / pixelsOf(mm, 1);
               return (
                 <tr key={mm}>
                   <td>{format.length(mm)}</td>

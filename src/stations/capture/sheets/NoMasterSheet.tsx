@@ -1,4 +1,5 @@
 'use client';
+import { pixelsOf } from '@/core/units';
 import { Sentence, Slip, SlipTitle, useFormat } from '@/shell';
 import { BringMaster } from '../BringMaster';
 import type { CaptureView } from '../view';
@@ -6,7 +7,7 @@ import type { CaptureView } from '../view';
 /** There is no master yet: what it must hold, and where to bring it. */
 export function NoMasterSheet({ view: { work, printPpi } }: { view: CaptureView }) {
   const format = useFormat();
-  const pixels = (mm: number) => format.number((mm / 25.4) * printPpi);
+  const pixels = (mm: number) => format.number(pixelsOf(mm, printPpi));
   return (
     <Slip label="Bring the master">
       <SlipTitle>Bring the master</SlipTitle>

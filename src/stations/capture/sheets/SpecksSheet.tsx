@@ -8,6 +8,7 @@ import {
   Figures,
   Problem,
   Sentence,
+  Slide,
   Slip,
   SlipTable,
   SlipTitle,
@@ -205,8 +206,7 @@ export function SpecksSheet({ view, found, head }: SheetProps) {
             Show from {format.percent(least)} sure on: {speckStops.length} of{' '}
             {specks.found.length}
           </span>
-          <input
-            type="range"
+          <Slide
             min={0.2}
             max={0.99}
             step={0.01}

@@ -9,6 +9,7 @@ import {
   Problem,
   SectionLabel,
   Sentence,
+  Slide,
   Slip,
   SlipTable,
   SlipTitle,
@@ -49,8 +50,7 @@ function End(props: {
   return (
     <Slider>
       <span>{props.children}</span>
-      <input
-        type="range"
+      <Slide
         min={min}
         max={max}
         value={props.value}

@@ -1,4 +1,7 @@
 'use client';
+import { isFigure, isFlag, isText, listOf, shape } from '@/core/facts';
+import type { Guard } from '@/core/facts';
+import { pixelsOf } from '@/core/units';
 import { useMemo, useState } from 'react';
 import { layOutProof, ppiOf } from '@/core/prepare';
 import type { ProofPlace } from '@/core/prepare';
@@ -15,6 +18,7 @@ import {
   SlipTitle,
   Small,
   Surface,
+  Tick,
   useAction,
   useFormat,
   useKept,
@@ -33,6 +37,17 @@ import { WrittenSheets } from './WrittenSheets';
 type Place = ProofPlace & { said?: string };
 type Desk = Omit<ProofDesk, 'places'> & { places: Place[] };
 
+const isDesk = shape({
+  sizes: listOf(isText),
+  places: listOf(shape({ x: isFigure, y: isFigure })),
+  sheet: isText,
+  own: shape({ width: isFigure, height: isFigure }),
+  width: isFigure,
+  height: isFigure,
+  margin: isFigure,
+  overview: isFlag,
+}) as Guard<Desk>;
+
 const USUAL: Desk = {
   sizes: [],
   places: [],
@@ -49,7 +64,7 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
   const { work, offered, papers } = view;
   const { recipe, exact } = recipeDesk;
   const format = useFormat();
-  const [kept, keep] = useKept<Desk>(`proof-sheet-${work.id}`);
+  const [kept, keep] = useKept(`proof-sheet-${work.id}`, isDesk);
   const [cursor, setCursor] = useState({ x: 0.5, y: 0.5 });
   const [proposing, setProposing] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -78,10 +93,10 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
   );
   const perPicture = largest
     ? {
-        width: Math.min(1, ((desk.width / 25.4) * ppi) / largest.plan.factor / facts.width),
+        width: Math.min(1, pixelsOf(desk.width, ppi) / largest.plan.factor / facts.width),
         height: Math.min(
           1,
-          ((desk.height / 25.4) * ppi) / largest.plan.factor / facts.height,
+          pixelsOf(desk.height, ppi) / largest.plan.factor / facts.height,
         ),
       }
     : { width: 0.2, height: 0.2 };
@@ -199,8 +214,7 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
         <div style={{ display: 'flex', gap: '3px 12px', flexWrap: 'wrap', fontSize: 13 }}>
           {offered.map((o) => (
             <label key={o.key}>
-              <input
-                type="checkbox"
+              <Tick
                 checked={desk.sizes.includes(o.key)}
                 onChange={(e) =>
                   put({
@@ -296,8 +310,7 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
           </>
         )}
         <label style={{ fontSize: 12.5 }}>
-          <input
-            type="checkbox"
+          <Tick
             checked={desk.overview}
             onChange={(e) => put({ overview: e.target.checked })}
           />{' '}

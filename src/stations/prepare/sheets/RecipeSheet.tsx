@@ -5,6 +5,7 @@ import { namePatternProblem, outOfLimits, ppiOf, printPlan } from '@/core/prepar
 import {
   Bench,
   Button,
+  Choose,
   Dialog,
   Field,
   Figures,
@@ -131,7 +132,7 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
           />
         )}
         {view.recipes.length > 0 && (
-          <select
+          <Choose
             aria-label="Take a recipe"
             value={exact?.id ?? ''}
             onChange={(e) => e.target.value && desk.take(Number(e.target.value))}
@@ -143,7 +144,7 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
                 {r.name}, version {r.version}
               </option>
             ))}
-          </select>
+          </Choose>
         )}
         <RecipeSteps view={view} desk={desk} />
         {plan && (

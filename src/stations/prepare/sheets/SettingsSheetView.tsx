@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { layOutSettingsEitherWay, ppiOf, printPlan, settingGrid } from '@/core/prepare';
-import { mm, pixelsFor } from '@/core/units';
+import { mm, pixelsFor, mmOf } from '@/core/units';
 import {
   Bench,
   Button,
@@ -26,7 +26,7 @@ import { PlainChoice } from '../PlainChoice';
 import type { SheetProps } from '../sheetProps';
 import { SHEET_CHOICES } from '../proofWish';
 import { orderSettingsSheet } from '../settingsActions';
-import { usualSettings } from '../settingsDesk';
+import { isSettingsDesk, usualSettings } from '../settingsDesk';
 import type { SettingsDesk } from '../settingsDesk';
 import { pointWords } from '../sheetWords';
 import { AxisFields } from './AxisFields';
@@ -81,7 +81,7 @@ export function SettingsSheetView(props: SheetProps) {
   const { work, papers } = view;
   const { recipe } = recipeDesk;
   const format = useFormat();
-  const [kept, keep] = useKept<SettingsDesk>(`settings-sheet-${work.id}`);
+  const [kept, keep] = useKept(`settings-sheet-${work.id}`, isSettingsDesk);
   const desk = kept ?? usualSettings;
   const put = (over: Partial<SettingsDesk>) => keep({ ...desk, ...over });
   const { run, sending, problem } = useAction(
@@ -135,8 +135,8 @@ export function SettingsSheetView(props: SheetProps) {
   };
   const [first, second = null] = desk.axes;
   const media = desk.axes.find((a) => a.axis === 'media');
-  const across = format.length((width / ppi) * 25.4);
-  const down = format.length((height / ppi) * 25.4);
+  const across = format.length(mmOf(width, ppi));
+  const down = format.length(mmOf(height, ppi));
   return (
     <Bench>
       <Surface>
@@ -228,9 +228,7 @@ export function SettingsSheetView(props: SheetProps) {
           figures={[
             { value: String(cells.length), unit: '', label: 'cells' },
             {
-              value: laid
-                ? format.number(((laid.places[0]?.width ?? 0) / ppi) * 25.4)
-                : '–',
+              value: laid ? format.number(mmOf(laid.places[0]?.width ?? 0, ppi)) : '–',
               unit: 'mm',
               label: 'wide each',
             },

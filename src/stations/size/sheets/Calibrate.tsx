@@ -1,4 +1,5 @@
 'use client';
+import { MM_PER_INCH, mm } from '@/core/units';
 import { parseLength } from '@/core/input';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -10,7 +11,16 @@ import {
   screenPpi,
   screenScale,
 } from '@/core/size';
-import { Button, Problem, Small, TableHead, useBench, useFormat } from '@/shell';
+import {
+  Button,
+  Line,
+  Problem,
+  Slide,
+  Small,
+  TableHead,
+  useBench,
+  useFormat,
+} from '@/shell';
 import type { ScreenDesk } from '../screen';
 
 const RULER_PX = 400;
@@ -92,9 +102,8 @@ export function Calibrate({ desk, onDone }: { desk: ScreenDesk; onDone: () => vo
           Widen the drawing until it is as large as the card ({format.number(CARD.width, 1)}{' '}
           × {format.number(CARD.height, 2)} mm): {format.number(ppi, 1)} ppi
         </Small>
-        <input
-          type="range"
-          min={screenScale(LEAST_SCREEN_PPI, 25.4 as typeof CARD.width)}
+        <Slide
+          min={screenScale(LEAST_SCREEN_PPI, mm(MM_PER_INCH))}
           max={12}
           step={0.01}
           aria-label="Width of the drawn card"
@@ -116,7 +125,7 @@ export function Calibrate({ desk, onDone }: { desk: ScreenDesk; onDone: () => vo
       <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
         <label style={{ fontSize: 13 }}>
           The line measures{' '}
-          <input
+          <Line
             type="text"
             value={typed}
             aria-invalid={wrong !== null}

@@ -17,6 +17,7 @@ import {
   Small,
   Strips,
   Surface,
+  Tick,
   splitUnit,
   useFormat,
 } from '@/shell';
@@ -103,11 +104,7 @@ function KeptArea({ crop, hasArea }: { crop: CropDesk; hasArea: boolean }) {
     <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
       {hasArea && (
         <label style={{ fontSize: 13 }}>
-          <input
-            type="checkbox"
-            checked={crop.locked}
-            onChange={(e) => crop.setLocked(e.target.checked)}
-          />{' '}
+          <Tick checked={crop.locked} onChange={(e) => crop.setLocked(e.target.checked)} />{' '}
           Hold it inside
         </label>
       )}

@@ -4,7 +4,7 @@ import type { KeyboardEvent, PointerEvent } from 'react';
 import styled from 'styled-components';
 import { WHOLE, crispFrom } from '@/core/size';
 import type { SizeRules } from '@/core/size';
-import { ppi as asPpi } from '@/core/units';
+import { ppi as asPpi, mmOf } from '@/core/units';
 import {
   Bench,
   Figures,
@@ -155,8 +155,8 @@ export function EnlargeSheet({ master, sizing, head }: SheetProps) {
                   <strong>{format.number(factor, factor % 1 === 0 ? 0 : 1)} ×</strong>
                   <span>
                     {format.size({
-                      width: ((width * factor * 25.4) / rules.printPpi) as never,
-                      height: ((height * factor * 25.4) / rules.printPpi) as never,
+                      width: mmOf(width * factor, rules.printPpi),
+                      height: mmOf(height * factor, rules.printPpi),
                     })}{' '}
                     at {rules.printPpi} ppi
                   </span>

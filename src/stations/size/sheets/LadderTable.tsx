@@ -3,7 +3,7 @@ import { memo, useMemo } from 'react';
 import type { SizeRules } from '@/core/size';
 import { MM_PER_INCH, formatSizeFigures } from '@/core/units';
 import type { Size } from '@/core/units';
-import { DataTable, useBench, useFormat } from '@/shell';
+import { DataTable, Tick, useBench, useFormat } from '@/shell';
 import type { Column, Format } from '@/shell';
 import type { Step } from '../useSizing';
 import { adviceTone, adviceWord, bytesWords } from '../words';
@@ -17,14 +17,13 @@ interface LadderTableProps {
   onChoose: (key: string) => void;
 }
 
-const Tick = ({
+const Chosen = ({
   step,
   picked,
   chosen,
   onChoose,
 }: Pick<LadderTableProps, 'picked' | 'chosen' | 'onChoose'> & { step: Step }) => (
-  <input
-    type="checkbox"
+  <Tick
     // One stop for the whole ladder: the tick of the line that is picked.
     tabIndex={step.key === picked ? 0 : -1}
     aria-label={`Choose ${step.label}`}
@@ -64,7 +63,9 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
         said: 'Choose',
         unsorted: true,
         value: () => '',
-        cell: (s) => <Tick step={s} picked={picked} chosen={chosen} onChoose={onChoose} />,
+        cell: (s) => (
+          <Chosen step={s} picked={picked} chosen={chosen} onChoose={onChoose} />
+        ),
       },
       {
         key: 'size',

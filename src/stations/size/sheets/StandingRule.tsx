@@ -3,7 +3,17 @@ import { parseLength } from '@/core/input';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Standing } from '@/core/size';
-import { Button, Problem, Small, Strips, useAction, useBench, useFormat } from '@/shell';
+import {
+  Button,
+  Line,
+  Problem,
+  Slide,
+  Small,
+  Strips,
+  useAction,
+  useBench,
+  useFormat,
+} from '@/shell';
 import { keepStanding } from '../ruleActions';
 import type { Sizing } from '../useSizing';
 import { standingWords } from '../words';
@@ -16,7 +26,7 @@ const WAYS: [Standing, string][] = [
 const NEAREST_MM = 300;
 const FARTHEST_MM = 30_000;
 
-const Line = styled.label`
+const Row = styled.label`
   display: flex;
   gap: 10px;
   align-items: center;
@@ -65,9 +75,8 @@ export function StandingRule({ sizing }: { sizing: Sizing }) {
         onChange={(standing) => set({ standing })}
       />
       {rules.standing === 'diagonal' && (
-        <Line>
-          <input
-            type="range"
+        <Row>
+          <Slide
             min={0.5}
             max={3}
             step={0.1}
@@ -76,12 +85,12 @@ export function StandingRule({ sizing }: { sizing: Sizing }) {
             onChange={(e) => set({ standingFactor: Number(e.target.value) })}
           />
           {format.number(rules.standingFactor, 1)} × the diagonal
-        </Line>
+        </Row>
       )}
       {rules.standing === 'fixed' && (
-        <Line>
+        <Row>
           <span style={{ flex: 1 }}>They stand at</span>
-          <input
+          <Line
             type="text"
             aria-label="They stand at"
             aria-invalid={wrong !== null}
@@ -93,7 +102,7 @@ export function StandingRule({ sizing }: { sizing: Sizing }) {
                 set({ standingFixedMm: length });
             }}
           />
-        </Line>
+        </Row>
       )}
       <Problem>{wrong ?? keeping.problem}</Problem>
       {tried && (

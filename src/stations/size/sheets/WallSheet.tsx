@@ -4,11 +4,13 @@ import { useCallback, useMemo, useState } from 'react';
 import { angularScale, stepFrom, subtends } from '@/core/size';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
+import { isFigure } from '@/core/facts';
 import {
   Bench,
   Button,
   Empty,
   Figures,
+  Line,
   Problem,
   SectionLabel,
   Sentence,
@@ -17,6 +19,7 @@ import {
   SlipTitle,
   Small,
   Surface,
+  Tick,
   splitUnit,
   useBench,
   useFormat,
@@ -67,7 +70,7 @@ function DistanceField({ label, value, least, most, onChange }: DistanceFieldPro
     <>
       <label style={{ display: 'flex', fontSize: 13, gap: 10, alignItems: 'center' }}>
         <span style={{ flex: 1, color: 'var(--soft)' }}>{label}</span>
-        <input
+        <Line
           type="text"
           aria-label={label}
           aria-invalid={wrong !== null}
@@ -111,6 +114,8 @@ function fromHere(step: Step, distance: number, say: (mm: number) => string) {
     : `Soft from here: it is crisp from ${say(crispFrom)}.`;
 }
 
+const isDistance = (value: unknown): value is Millimetres => isFigure(value) && value > 0;
+
 /** On the wall: prints at the angle they will be seen at, out of the master's own pixels. */
 export function WallSheet({ view, master, sizing, head }: SheetProps) {
   const { here, steps, rules } = sizing;
@@ -118,7 +123,7 @@ export function WallSheet({ view, master, sizing, head }: SheetProps) {
   const desk = useScreen();
   const [calibrating, setCalibrating] = useState(false);
   const stands = here?.judgement.figures.standing ?? mm(2000);
-  const [chosen, setDistance] = useKept<Millimetres>('glassine.distance');
+  const [chosen, setDistance] = useKept('glassine.distance', isDistance);
   const distance = chosen ?? stands;
   const { beside, toggle, hung } = useBeside(steps, here);
   const scene = useMemo(
@@ -261,8 +266,7 @@ export function WallSheet({ view, master, sizing, head }: SheetProps) {
             .filter((s) => s.key !== here.key)
             .map((s) => (
               <label key={s.key}>
-                <input
-                  type="checkbox"
+                <Tick
                   checked={beside.has(s.key)}
                   disabled={!beside.has(s.key) && beside.size >= MOST_BESIDE - 1}
                   onChange={() => toggle(s.key)}

@@ -1,11 +1,14 @@
+import { randomUUID } from 'node:crypto';
 import { constants } from 'node:fs';
 import {
   access,
   copyFile,
   mkdir,
   open as openFile,
+  readdir,
   rename,
   rm,
+  stat,
   writeFile,
 } from 'node:fs/promises';
 import { isAbsolute, join } from 'node:path';
@@ -19,19 +22,23 @@ import {
   getRoute,
   getWork,
   nextErrandNumber,
+  numberAfter,
   paperNames,
   readSettings,
 } from '@/data';
+import type { PrintFile, Writing } from '@/data';
 import { Cancelled, runInWorker, storePaths } from '@/engine';
 import type { Progress } from '@/engine';
 import { nominalSize } from '@/core/size';
+import { mmOf } from '@/core/units';
 import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
 
-/** Files of a work on their way to who prints them. */
+/** Files on their way to who prints them, of one work or of several. */
 export interface HandOverOrder {
-  workId: number;
+  /** The work at whose station they were handed over; orders of before name only that. */
+  workId?: number;
   routeId: number;
   items: {
     printFileId: number;
@@ -74,9 +81,77 @@ async function writeManifest(folder: string, manifest: HandOverManifest): Promis
   await writeFile(join(folder, 'manifest.json'), `${JSON.stringify(manifest, null, 2)}\n`);
 }
 
+type ManifestItem = HandOverManifest['items'][number];
+
+/** Copies one stored print file into a folder, and holds the copy against its checksum. */
+async function copyOut(
+  { home }: Studio,
+  file: PrintFile,
+  folder: string,
+  signal: AbortSignal,
+): Promise<void> {
+  const copy = join(folder, file.name);
+  // Never over another file of the same name.
+  const flags = constants.COPYFILE_FICLONE | constants.COPYFILE_EXCL;
+  await copyFile(storePaths(home).file(file.sha256), copy, flags);
+  const silent = () => undefined;
+  if ((await runInWorker('hash', { path: copy }, silent, signal)) !== file.sha256)
+    throw new Error(
+      `the copy of ${file.name} is not the file that was written: the stored file or the disk is damaged. Write the file again`,
+    );
+  const written = await openFile(copy, 'r+');
+  await written.sync().finally(() => written.close());
+}
+
+const manifestItem = (
+  file: PrintFile,
+  item: HandOverOrder['items'][number],
+  title: string,
+  paper: string,
+): ManifestItem => {
+  const ppi = ppiOf(file.recipe);
+  const tenths = (px: number) => Math.round(mmOf(px, ppi) * 10) / 10;
+  return {
+    file: file.name,
+    sha256: file.sha256,
+    bytes: file.bytes,
+    title,
+    size: nominalSize(file.sizeKey)?.label ?? file.sizeKey,
+    widthMm: tenths(file.width),
+    heightMm: tenths(file.height),
+    widthPx: file.width,
+    heightPx: file.height,
+    ppi,
+    paper,
+    quantity: item.quantity,
+    remarks: item.remarks,
+  };
+};
+
+/** The folder holds just what its manifest says: each file, and each of its size. */
+async function heldAgainst(folder: string, items: readonly ManifestItem[]): Promise<void> {
+  const there = (await readdir(folder)).sort();
+  const wanted = [...items.map((i) => i.file), 'manifest.csv', 'manifest.json'].sort();
+  const sizes = await Promise.all(items.map((i) => stat(join(folder, i.file))));
+  const whole = sizes.every((s, i) => s.size === items[i]!.bytes);
+  if (!whole || there.join('\n') !== wanted.join('\n'))
+    throw new Error(
+      'the folder does not hold what its manifest says. Nothing was handed over; try again',
+    );
+}
+
+/** The next number of which no folder is there yet, and that folder. */
+async function freeNumber(tx: Writing, folder: string) {
+  let number = await nextErrandNumber(tx);
+  // A folder without its errand is left by a crash between the two; it keeps its name.
+  while (await stat(join(folder, number)).catch(() => null)) number = numberAfter(number);
+  return { number, final: join(folder, number) };
+}
+
 /**
- * Copies print files and their manifest into a folder of the route; the folder gets its name
- * only when all of it is there and every copy has the checksum of its file.
+ * Copies print files and their manifest into a folder of the route; number and name of the
+ * folder are decided in the write that notes the errand, when all of it is there and every
+ * copy has the checksum of its file.
  */
 export async function handOver(
   studio: Studio,
@@ -85,12 +160,11 @@ export async function handOver(
   signal: AbortSignal,
 ): Promise<number> {
   const db = studio.db.read;
-  const [route, work, settings] = await Promise.all([
+  const [route, settings] = await Promise.all([
     getRoute(db, order.routeId),
-    getWork(db, order.workId),
     readSettings(db),
   ]);
-  if (!route || !work) throw new Error('the route or the work is not there any more');
+  if (!route) throw new Error('the route is not there any more');
   const folder = dropFolder(studio.home, route);
   const refused = await folderRefusal(folder);
   if (refused) throw new Error(refused);
@@ -98,71 +172,51 @@ export async function handOver(
     db,
     order.items.flatMap((i) => (i.paperId === null ? [] : [i.paperId])),
   );
-  const files = await Promise.all(order.items.map((i) => getPrintFile(db, i.printFileId)));
   const at = order.at ?? now();
-  const number = await nextErrandNumber(db);
-  const final = join(folder, number);
-  const part = join(folder, `.${number}.part`);
-  await rm(part, { recursive: true, force: true });
+  const part = join(folder, `.handing-over-${randomUUID()}`);
+  let named: string | null = null;
   await mkdir(part, { recursive: true });
   try {
-    const manifest: HandOverManifest = {
-      errand: number,
-      from: settings.studio || work.artist,
-      to: route.name,
-      on: at.slice(0, 10),
-      items: [],
-    };
+    const items: ManifestItem[] = [];
+    let artist = '';
     for (const [i, item] of order.items.entries()) {
-      const file = files[i];
-      if (!file) throw new Error('a print file of it is not there any more');
+      const file = await getPrintFile(db, item.printFileId);
+      const work = file && (await getWork(db, file.workId));
+      if (!file || !work) throw new Error('a print file of it is not there any more');
+      artist ||= work.artist;
       signal.throwIfAborted();
       progress(`copying ${file.name}`, i / order.items.length);
-      const copy = join(part, file.name);
-      await copyFile(
-        storePaths(studio.home).file(file.sha256),
-        copy,
-        constants.COPYFILE_FICLONE,
-      );
-      const silent = () => undefined;
-      if ((await runInWorker('hash', { path: copy }, silent, signal)) !== file.sha256)
-        throw new Error(
-          `the copy of ${file.name} is not the file that was written: the stored file or the disk is damaged. Write the file again`,
-        );
-      const written = await openFile(copy, 'r+');
-      await written.sync().finally(() => written.close());
-      const ppi = ppiOf(file.recipe);
-      manifest.items.push({
-        file: file.name,
-        sha256: file.sha256,
-        bytes: file.bytes,
-        size: nominalSize(file.sizeKey)?.label ?? file.sizeKey,
-        widthMm: Math.round((file.width / ppi) * 254) / 10,
-        heightMm: Math.round((file.height / ppi) * 254) / 10,
-        widthPx: file.width,
-        heightPx: file.height,
-        ppi,
-        paper: (item.paperId !== null && papers.get(item.paperId)) || '',
-        quantity: item.quantity,
-        remarks: item.remarks,
-      });
+      await copyOut(studio, file, part, signal);
+      const paper = (item.paperId !== null && papers.get(item.paperId)) || '';
+      items.push(manifestItem(file, item, work.title, paper));
     }
     progress('writing the manifest', 0.98);
-    await writeManifest(part, manifest);
-    await rename(part, final);
-    return await studio.db.write((tx) =>
-      addErrand(
+    return await studio.db.write(async (tx) => {
+      const { number, final } = await freeNumber(tx, folder);
+      const manifest: HandOverManifest = {
+        errand: number,
+        from: settings.studio || artist,
+        to: route.name,
+        on: at.slice(0, 10),
+        items,
+      };
+      await writeManifest(part, manifest);
+      await heldAgainst(part, items);
+      await rename(part, final);
+      named = final;
+      return addErrand(
         tx,
-        { number, routeId: route.id, workId: work.id, folder: final, manifest, at },
+        { number, routeId: route.id, folder: final, manifest, at },
         order.items.map(({ printFileId, paperId, quantity }) => ({
           printFileId,
           paperId,
           quantity,
         })),
-      ),
-    );
+      );
+    });
   } catch (error) {
     await rm(part, { recursive: true, force: true });
+    if (named !== null) await rm(named, { recursive: true, force: true });
     throw signal.aborted ? new Cancelled() : error;
   }
 }

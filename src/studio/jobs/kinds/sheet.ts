@@ -117,21 +117,23 @@ export async function writeSheetFile(
     const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
     checks.push(checksumCheck(sha256, kept));
     return await open.db.write(async (tx) =>
-      addSheetFile(tx, {
-        workId,
-        kind: content.kind,
-        masterId,
-        name: nameOf(order, work.title, 1 + (await sheetFilesOf(tx, workId)).length),
-        sha256,
-        pdfSha256,
-        bytes,
-        width,
-        height,
-        ppi,
-        content,
-        checks,
-        at,
-      }),
+      addSheetFile(
+        tx,
+        {
+          kind: content.kind,
+          name: nameOf(order, work.title, 1 + (await sheetFilesOf(tx, workId)).length),
+          sha256,
+          pdfSha256,
+          bytes,
+          width,
+          height,
+          ppi,
+          content,
+          checks,
+          at,
+        },
+        [{ workId, masterId }],
+      ),
     );
   } catch (error) {
     await rm(path, { force: true });

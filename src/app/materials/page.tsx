@@ -1,0 +1,10 @@
+import { MaterialsDrawer } from '@/drawers/materials/MaterialsDrawer';
+import { loadMaterials } from '@/drawers/materials/view';
+
+export default async function MaterialsRoute({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  return <MaterialsDrawer {...await loadMaterials(await searchParams)} />;
+}

@@ -1,0 +1,13 @@
+import { OrderBench } from '@/drawers/orders/bench/OrderBench';
+import { loadOrderBench } from '@/drawers/orders/bench/view';
+
+export default async function OrderRoute({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ number: string }>;
+  searchParams: Promise<Record<string, string | undefined>>;
+}) {
+  const { number } = await params;
+  return <OrderBench {...await loadOrderBench(number, await searchParams)} />;
+}

@@ -1,0 +1,2 @@
+export * from './versioned';
+export * from './shape';

@@ -1,0 +1,7 @@
+export * from './types';
+export * from './line';
+export * from './decide';
+export * from './customer';
+export * from './promise';
+export * from './shareOut';
+export * from './extras';

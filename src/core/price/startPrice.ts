@@ -1,0 +1,44 @@
+import { currencyDigits, minor } from '../units';
+import type { Minor } from '../units';
+import { usualFees } from './channels';
+import type { PriceValues } from './priceValues';
+
+/** What the studio knows of a size when its price is made; null: not known. Minor units. */
+export interface KnownCosts {
+  currency: string;
+  /** A sheet of the paper that was approved for it. */
+  paper: Minor | null;
+  /** What hiring or doing its capture comes to, once. */
+  capture: Minor | null;
+  /** What its proof rounds cost. */
+  proofs: Minor | null;
+  /** N of its edition; null for an open one or none. */
+  editionSize: number | null;
+}
+
+/**
+ * What a price starts with: what is known, and usual figures (rules of thumb) for the rest.
+ * @example with nothing known, in EUR: packing 4.50, half an hour at 24.00, a margin of 40 %
+ */
+export function startPrice(known: KnownCosts): PriceValues {
+  const of = (hundredths: number) =>
+    minor((hundredths / 100) * 10 ** currencyDigits(known.currency));
+  const none = of(0);
+  return {
+    printing: none,
+    paper: known.paper ?? none,
+    capture: known.capture ?? none,
+    proofs: known.proofs ?? none,
+    expectedImpressions: known.editionSize ?? 10,
+    spoilage: 0.04,
+    finishing: none,
+    packing: of(450),
+    postage: none,
+    hours: 0.5,
+    hourlyRate: of(2400),
+    channel: 'own site',
+    ...usualFees('own site', known.currency)!,
+    margin: 0.4,
+    step: of(100),
+  };
+}

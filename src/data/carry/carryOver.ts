@@ -1,0 +1,48 @@
+import { sql } from 'drizzle-orm';
+import type { Database, Writing } from '../database';
+import { carried } from '../schema';
+import { mergeSameCustomers } from './mergeSameCustomers';
+import { namesOfSettings } from './namesOfSettings';
+import { salesOfSealedLines } from './salesOfSealedLines';
+import { typedTextToValues } from './typedTextToValues';
+
+/** A step of the move from an earlier version that needs the core's rules, done once in order. */
+export interface CarryStep {
+  name: string;
+  run: (tx: Writing) => Promise<void>;
+}
+
+const STEPS: readonly CarryStep[] = [
+  typedTextToValues,
+  namesOfSettings,
+  mergeSameCustomers,
+  salesOfSealedLines,
+];
+
+/**
+ * Does what is left of the move from an earlier version, after the SQL migrations: each step
+ * in one transaction with the note that it is done, so that a crash between two is no harm.
+ */
+export async function carryOver(
+  db: Database,
+  write: <T>(work: (tx: Writing) => Promise<T>) => Promise<T>,
+): Promise<void> {
+  // Opened with the migrations of an earlier version there is nothing to carry yet.
+  const [there] = await db.all(
+    sql`SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = 'carried'`,
+  );
+  if (!there) return;
+  const done = new Set((await db.select().from(carried)).map((row) => row.step));
+  for (const { name, run } of STEPS) {
+    if (done.has(name)) continue;
+    await write(async (tx) => {
+      // Another process may have done it meanwhile.
+      const [before] = await tx.all(sql`SELECT 1 FROM carried WHERE step = ${name}`);
+      if (before) return;
+      await run(tx);
+      await tx
+        .insert(carried)
+        .values({ step: name, at: sql`strftime('%Y-%m-%dT%H:%M:%fZ', 'now')` });
+    });
+  }
+}

@@ -1,0 +1,41 @@
+import { and, asc, eq } from 'drizzle-orm';
+import { feesOf, lineSale } from '@/core/price';
+import type { KeptPrice, LineSale } from '@/core/price';
+import type { Minor } from '@/core/units';
+import type { Reading } from '../database';
+import { prices } from '../schema';
+
+/** What one line of an order is, as far as its sale is reckoned. */
+export interface LineSold {
+  workId: number | null;
+  sizeKey: string | null;
+  copies: number;
+  price: Minor;
+  currency: string;
+  channel: string;
+}
+
+/**
+ * Cost and fees of a line by the prices kept until its order came in, else by the first one
+ * kept later. Goods have no reckoned cost.
+ */
+export async function saleOfLine(
+  db: Reading,
+  { workId, sizeKey, ...line }: LineSold,
+  placedAt: string,
+): Promise<LineSale> {
+  if (workId === null || sizeKey === null) return lineSale(line, []);
+  const rows = await db
+    .select()
+    .from(prices)
+    .where(and(eq(prices.workId, workId), eq(prices.sizeKey, sizeKey)))
+    .orderBy(asc(prices.id));
+  const until = rows.filter((p) => p.at <= placedAt);
+  const kept = (until.length > 0 ? until : rows.slice(0, 1)).map((p): KeptPrice => ({
+    channel: p.channel,
+    currency: p.currency,
+    cost: p.cost,
+    fees: feesOf(p.values),
+  }));
+  return lineSale(line, kept);
+}

@@ -1,0 +1,98 @@
+import { and, desc, eq, gte, sql } from 'drizzle-orm';
+import type { Reading, Writing } from '../database';
+import { addLogLine } from '../log/log';
+import { record } from '../log/record';
+import { bookingEvents, bookings, orders, parcels } from '../schema';
+import type { VoidReason } from '../schema';
+
+export type Booking = typeof bookings.$inferSelect;
+
+/** Notes that a carrier is to be booked, before it is asked. */
+export const addBooking = (tx: Writing, booking: Omit<Booking, 'id'>): Promise<Booking> =>
+  record(tx, bookings, booking, null);
+
+/** Notes that a booking has its sealed parcel. */
+export async function keepBooking(tx: Writing, id: number, at: string): Promise<void> {
+  await tx.insert(bookingEvents).values({ bookingId: id, kind: 'kept', why: 'sealed', at });
+}
+
+/** Notes that a booking was voided, and why. */
+export async function voidBooking(
+  tx: Writing,
+  booking: Booking,
+  why: VoidReason,
+  at: string,
+): Promise<void> {
+  await tx.insert(bookingEvents).values({ bookingId: booking.id, kind: 'voided', why, at });
+  const [order] = await tx
+    .select({ id: orders.id, number: orders.number })
+    .from(parcels)
+    .innerJoin(orders, eq(orders.id, parcels.orderId))
+    .where(eq(parcels.id, booking.parcelId));
+  await addLogLine(tx, {
+    at,
+    what: 'booking.voided',
+    orderId: order?.id,
+    detail: { order: order?.number ?? '', carrier: booking.carrier, why },
+  });
+}
+
+const hasEvent = sql`EXISTS (SELECT 1 FROM booking_event e WHERE e.booking_id = ${bookings.id})`;
+
+/** Bookings of which nothing became yet: being sealed just now, or left by a server that stopped. */
+export const pendingBookings = (db: Reading): Promise<Booking[]> =>
+  db
+    .select()
+    .from(bookings)
+    .where(sql`NOT ${hasEvent}`);
+
+/** The booking that a parcel's sealing was kept with; undefined where there is none. */
+export async function keptBooking(
+  db: Reading,
+  parcelId: number,
+): Promise<Booking | undefined> {
+  const [row] = await db
+    .select({ booking: bookings, event: bookingEvents.kind })
+    .from(bookings)
+    .innerJoin(bookingEvents, eq(bookingEvents.bookingId, bookings.id))
+    .where(eq(bookings.parcelId, parcelId))
+    .orderBy(desc(bookingEvents.id))
+    .limit(1);
+  return row?.event === 'kept' ? row.booking : undefined;
+}
+
+/** Bookings that had to be voided since a day because the server stopped, of orders not gone yet. */
+export const voidedAtStart = (
+  db: Reading,
+  since: string,
+  limit: number,
+): Promise<{ order: string; carrier: string; at: string }[]> =>
+  db
+    .select({ order: orders.number, carrier: bookings.carrier, at: bookingEvents.at })
+    .from(bookingEvents)
+    .innerJoin(bookings, eq(bookings.id, bookingEvents.bookingId))
+    .innerJoin(parcels, eq(parcels.id, bookings.parcelId))
+    .innerJoin(orders, eq(orders.id, parcels.orderId))
+    .where(
+      and(
+        eq(bookingEvents.why, 'stopped'),
+        gte(bookingEvents.at, since),
+        sql`EXISTS (SELECT 1 FROM order_now n WHERE n.order_id = ${orders.id} AND n.state = 'open')`,
+      ),
+    )
+    .orderBy(desc(bookingEvents.id))
+    .limit(limit);
+
+/** Bookings of an order that were voided without its parcel, newest first. */
+export const voidedOf = (
+  db: Reading,
+  orderId: number,
+): Promise<{ carrier: string; why: string; at: string }[]> =>
+  db
+    .select({ carrier: bookings.carrier, why: bookingEvents.why, at: bookingEvents.at })
+    .from(bookingEvents)
+    .innerJoin(bookings, eq(bookings.id, bookingEvents.bookingId))
+    .innerJoin(parcels, eq(parcels.id, bookings.parcelId))
+    .where(and(eq(parcels.orderId, orderId), eq(bookingEvents.why, 'stopped')))
+    .orderBy(desc(bookingEvents.id))
+    .limit(3);

@@ -1,0 +1,90 @@
+import type { SealedParcel } from '@/core/pack';
+import type { Writing } from '../database';
+import { shipImpression } from '../edition/editions';
+import { record } from '../log/record';
+import { moveStock } from '../stock/stock';
+import { addOrderEvent, heldBy } from '../order/takeOrder';
+import type { Order, OrderLine, ParcelOf, SealedRow } from '../order/orders';
+import { documents, lineSales, sealedParcels } from '../schema';
+import { keepBooking } from './bookings';
+import { Refused } from '../refused';
+
+type LineSaleRow = typeof lineSales.$inferInsert;
+
+/** What sealing a parcel writes down. */
+export interface Sealing extends Omit<SealedRow, 'id' | 'parcelId' | 'contents'> {
+  contents: SealedParcel;
+  sales: Omit<LineSaleRow, 'id' | 'at'>[];
+  documents: Omit<typeof documents.$inferInsert, 'id' | 'orderId' | 'parcelId' | 'at'>[];
+  /** Material taken from the shelf, with how many pieces. */
+  used: { id: number; name: string; pieces: number }[];
+  bookingId: number;
+}
+
+/** Writes a sealed parcel down: as it was, what it left, its documents, what it took from the shelf. */
+export async function sealParcel(
+  tx: Writing,
+  order: Order,
+  parcel: Pick<ParcelOf, 'id' | 'place'>,
+  { sales, documents: made, used, bookingId, ...sealed }: Sealing,
+): Promise<void> {
+  const { at } = sealed;
+  await record(
+    tx,
+    sealedParcels,
+    { ...sealed, parcelId: parcel.id },
+    {
+      at,
+      what: 'order.sealed',
+      orderId: order.id,
+      detail: {
+        order: order.number,
+        parcel: parcel.place,
+        carrier: sealed.carrier,
+        service: sealed.service,
+        tracking: sealed.tracking,
+        cost: sealed.cost,
+        currency: sealed.currency,
+      },
+    },
+  );
+  for (const sale of sales) await tx.insert(lineSales).values({ ...sale, at });
+  for (const document of made)
+    await tx
+      .insert(documents)
+      .values({ ...document, orderId: order.id, parcelId: parcel.id, at });
+  for (const { id, name, pieces } of used)
+    await moveStock(tx, {
+      of: 'material',
+      ref: id,
+      pieces: -pieces,
+      reason: `order ${order.number}, ${name}`,
+      at,
+    });
+  await keepBooking(tx, bookingId, at);
+}
+
+/** Marks a sealed parcel as shipped; its numbers are sold from now on. Throws Refused. */
+export async function shipParcel(
+  tx: Writing,
+  order: Order,
+  parcel: ParcelOf,
+  at: string,
+): Promise<void> {
+  if (parcel.shippedAt) throw new Refused('alreadyShipped');
+  if (!parcel.sealed) throw new Refused('noLabel');
+  const lines: OrderLine[] = order.lines.filter(
+    (l) => l.parcelId === parcel.id && l.state === 'open',
+  );
+  for (const line of lines) {
+    const held = heldBy(line, order, at);
+    if (held) await shipImpression(tx, held);
+  }
+  const { tracking } = parcel.sealed;
+  await addOrderEvent(
+    tx,
+    order,
+    { kind: 'shipped', payload: { parcel: parcel.place, tracking }, parcelId: parcel.id },
+    at,
+  );
+}

@@ -1,0 +1,55 @@
+import { and, desc, eq } from 'drizzle-orm';
+import type { Reading, Writing } from '../database';
+import { record } from '../log/record';
+import { movements, stockNow } from '../schema';
+import type { StockOf } from '../schema';
+
+export type Movement = typeof movements.$inferSelect;
+
+/** Records pieces received or used. */
+export async function moveStock(
+  tx: Writing,
+  movement: Omit<Movement, 'id'>,
+): Promise<void> {
+  const { at, of, ref, pieces, reason } = movement;
+  await record(tx, movements, movement, {
+    at,
+    what: pieces > 0 ? 'stock.received' : 'stock.used',
+    detail: { of, ref, pieces, reason },
+  });
+}
+
+/** What is left of everything of a kind, by its number. */
+export async function stockOf(db: Reading, of: StockOf): Promise<Map<number, number>> {
+  const rows = await db.select().from(stockNow).where(eq(stockNow.of, of));
+  return new Map(rows.map((r) => [r.ref, r.pieces]));
+}
+
+const ofOne = (of: StockOf, ref: number) =>
+  and(eq(movements.of, of), eq(movements.ref, ref));
+
+/** Whether pieces ever came in or went out. */
+export async function everMoved(db: Reading, of: StockOf, ref: number): Promise<boolean> {
+  const [row] = await db
+    .select({ id: movements.id })
+    .from(movements)
+    .where(ofOne(of, ref))
+    .limit(1);
+  return row !== undefined;
+}
+
+/** The last movements of one thing, oldest first. */
+export const lastMovements = async (
+  db: Reading,
+  of: StockOf,
+  ref: number,
+  limit: number,
+): Promise<Movement[]> =>
+  (
+    await db
+      .select()
+      .from(movements)
+      .where(ofOne(of, ref))
+      .orderBy(desc(movements.id))
+      .limit(limit)
+  ).reverse();

@@ -1,0 +1,44 @@
+import {
+  choice,
+  decimal,
+  defineForm,
+  length,
+  money,
+  optional,
+  text,
+  whole,
+} from '@/core/input';
+
+export const MATERIAL_KINDS = ['sleeve', 'board', 'mailer', 'tube'] as const;
+
+const row = whole('Material', { min: 1, max: 1e12 });
+
+/** A kind of packing material; sizes inside. A tube has its diameter across and its length along. */
+export const materialForm = defineForm({
+  name: text('Name', { max: 80 }),
+  kind: choice('Kind', MATERIAL_KINDS),
+  width: length('Across, inside', { above: 0, max: 3000 }),
+  height: length('Along, inside', { above: 0, max: 3000 }),
+  thickness: length('Wall, or thickness', { min: 0, max: 100 }),
+  mass: decimal('Weight of one', { above: 0, max: 20_000 }, 'g'),
+  cost: money('Cost of one', { min: 0, max: 1e8 }),
+  reorderPoint: whole('Reorder at', { min: 0, max: 10_000 }, 'pieces'),
+});
+
+/** The same, changed; left empty, the cost stays what it is. */
+export const editMaterialForm = defineForm({
+  ...materialForm.fields,
+  cost: optional(materialForm.fields.cost),
+  materialId: row,
+  seen: text('Form', { max: 4000 }),
+});
+
+export const removeMaterialForm = defineForm({ materialId: row });
+export const usualForm = defineForm({});
+
+/** Pieces that came in, or went out. */
+export const deliveryForm = defineForm({
+  materialId: row,
+  pieces: whole('Pieces', { min: -10_000, max: 10_000 }),
+  reason: text('Why', { max: 120 }),
+});

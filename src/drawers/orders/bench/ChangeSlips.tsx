@@ -1,0 +1,226 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { RETURN_HOW } from '@/core/order';
+import { writeAmount } from '@/core/input';
+import type { Minor } from '@/core/units';
+import {
+  Button,
+  ButtonLink,
+  ChoiceField,
+  Field,
+  Problem,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  Small,
+  useAction,
+  useActionForm,
+  useFormat,
+} from '@/shell';
+import type { ActionForm } from '@/shell';
+import { AddressFields } from '../AddressFields';
+import { LineFields, startLine } from '../LineFields';
+import {
+  addLine,
+  cancelOrder,
+  changeAddress,
+  changeNotes,
+  noteReturn,
+  removeLine,
+  repriceLine,
+} from './lineActions';
+import type { OrderBenchView } from './view';
+
+const home = (view: OrderBenchView) => `/orders/${view.order.number}`;
+
+/** A slip with one form: what it is about, its fields, and the press that sends it. */
+const FormSlip = ({
+  view,
+  title,
+  verb,
+  form: { submit, sending, problem },
+  children,
+}: {
+  view: OrderBenchView;
+  title: string;
+  verb: string;
+  form: ActionForm;
+  children: React.ReactNode;
+}) => (
+  <Slip
+    label={title}
+    actions={
+      <>
+        <Button onPress={submit} isDisabled={sending}>
+          {verb}
+        </Button>
+        <ButtonLink $plain href={home(view)}>
+          Back to the parcel
+        </ButtonLink>
+      </>
+    }
+  >
+    <SlipTitle>{title}</SlipTitle>
+    {children}
+    <Problem>{problem}</Problem>
+  </Slip>
+);
+
+/** A line more. */
+export function AddLineSlip({
+  view,
+  adding,
+}: {
+  view: OrderBenchView;
+  adding: NonNullable<OrderBenchView['adding']>;
+}) {
+  const router = useRouter();
+  const form = useActionForm(addLine, startLine(adding), {
+    fixed: { order: view.order.number },
+    done: 'Line added; what is numbered is reserved.',
+    onDone: () => router.push(home(view)),
+  });
+  return (
+    <FormSlip view={view} title="A line more" verb="Add this line" form={form}>
+      <LineFields form={form.form} adding={adding} currency={view.currency} />
+    </FormSlip>
+  );
+}
+
+/** Where the order goes. */
+export function AddressSlip({ view }: { view: OrderBenchView }) {
+  const { number, to } = view.order;
+  const form = useActionForm(
+    changeAddress,
+    { name: to.name, street: to.street, town: to.town, country: to.country },
+    { fixed: { order: number }, done: 'Address kept for this order.' },
+  );
+  return (
+    <FormSlip view={view} title="Where it goes" verb="Send it there" form={form}>
+      <AddressFields form={form.form} />
+      <Small>
+        Of this order alone; parcels that are sealed keep the address on their label.
+      </Small>
+    </FormSlip>
+  );
+}
+
+/** What the customer wishes, and what the packer is told. */
+export function NotesSlip({ view }: { view: OrderBenchView }) {
+  const { number, wish, note } = view.order;
+  const form = useActionForm(
+    changeNotes,
+    { wish, note },
+    { fixed: { order: number }, done: 'Notes kept.' },
+  );
+  return (
+    <FormSlip view={view} title="Wish and note" verb="Keep these notes" form={form}>
+      <Field form={form.form} name="wish" label="Wish of the customer" words lines={4} />
+      <Field form={form.form} name="note" label="Note to the packer" words lines={4} />
+    </FormSlip>
+  );
+}
+
+/** The order is given up: what is reserved is free again. */
+export function CancelSlip({ view }: { view: OrderBenchView }) {
+  const router = useRouter();
+  const form = useActionForm(
+    cancelOrder,
+    { reason: '' },
+    {
+      fixed: { order: view.order.number },
+      done: 'Cancelled; its numbers are free again.',
+      onDone: () => router.push(home(view)),
+    },
+  );
+  const numbered = view.lines.filter((l) => l.state === 'open' && l.label !== null);
+  return (
+    <FormSlip view={view} title="Cancel the order" verb="Cancel it for good" form={form}>
+      <Sentence $tone="caution">
+        {numbered.length > 0
+          ? `${numbered.map((l) => `${l.work} ${l.label}`).join(', ')} ${numbered.length === 1 ? 'goes' : 'go'} back to the edition. An order that is cancelled is not taken up again.`
+          : 'An order that is cancelled is not taken up again.'}
+      </Sentence>
+      <Field form={form.form} name="reason" label="Why" words />
+    </FormSlip>
+  );
+}
+
+type Line = NonNullable<OrderBenchView['line']>;
+const nameOf = (line: Line) =>
+  [line.work || line.name, line.label].filter(Boolean).join(' ');
+
+/** A line that has not left: its price, or out with it. */
+export function ChangeLineSlip({ view, line }: { view: OrderBenchView; line: Line }) {
+  const router = useRouter();
+  const fixed = { order: view.order.number, line: String(line.id) };
+  const form = useActionForm(
+    repriceLine,
+    { price: writeAmount(line.price, line.currency) },
+    { fixed, done: 'Price kept.', onDone: () => router.push(home(view)) },
+  );
+  const removing = useAction(removeLine, 'Taken out; its number is free again.', () =>
+    router.push(home(view)),
+  );
+  return (
+    <FormSlip view={view} title={nameOf(line)} verb="Keep this price" form={form}>
+      <SlipSub>{line.sizeLabel}</SlipSub>
+      <Field form={form.form} name="price" label="Price" unit={line.currency} />
+      <Button
+        $small
+        $plain
+        isDisabled={removing.sending}
+        onPress={() => removing.run(fixed)}
+        style={{ alignSelf: 'flex-start' }}
+      >
+        Take it out of the order
+      </Button>
+      <Problem>{removing.problem}</Problem>
+    </FormSlip>
+  );
+}
+
+const HOW_WORDS = {
+  whole: 'whole: it is here again, and free',
+  damaged: 'damaged: it is here, and not for sale',
+  lost: 'not at all: it is lost',
+} as const;
+
+/** A line that has left: how it came back. */
+export function ReturnSlip({ view, line }: { view: OrderBenchView; line: Line }) {
+  const router = useRouter();
+  const format = useFormat();
+  const form = useActionForm(
+    noteReturn,
+    { how: 'whole', refund: writeAmount(line.price as Minor, line.currency), reason: '' },
+    {
+      fixed: { order: view.order.number, line: String(line.id) },
+      done: 'Noted.',
+      onDone: () => router.push(home(view)),
+    },
+  );
+  return (
+    <FormSlip view={view} title={nameOf(line)} verb="Note how it came back" form={form}>
+      <SlipSub>
+        sold for {format.money(line.price, line.currency)}
+        {line.shippedAt && `, left ${format.day(line.shippedAt)}`}
+      </SlipSub>
+      <ChoiceField
+        form={form.form}
+        name="how"
+        label="It came back"
+        words
+        options={RETURN_HOW.map((h) => [h, HOW_WORDS[h]] as const)}
+      />
+      <Field form={form.form} name="refund" label="Paid back" unit={line.currency} />
+      <Field form={form.form} name="reason" label="What was said" words lines={3} />
+      {line.label !== null && (
+        <Small>
+          The ledger of the edition tells it. A damaged impression is destroyed and recorded
+          before its number is printed again; a lost number is never printed again.
+        </Small>
+      )}
+    </FormSlip>
+  );
+}

@@ -1,0 +1,102 @@
+'use client';
+import styled from 'styled-components';
+import { Button, Field, Problem, Tick, useAction, useActionForm } from '@/shell';
+import { tickPart, weigh } from './parcelActions';
+import type { ParcelView } from './view';
+import { partWords } from './words';
+
+const Lines = styled.ul`
+  li {
+    display: flex;
+    align-items: baseline;
+    gap: 8px;
+    padding: 2px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  label {
+    display: flex;
+  }
+  input {
+    width: 15px;
+    height: 15px;
+    margin: 0;
+    accent-color: #1c4a78;
+  }
+`;
+
+/** What is gathered: each part ticked in the first count and again in the second. */
+export const PickLines = ({ order, parcel }: { order: string; parcel: ParcelView }) => {
+  const { run } = useAction(tickPart);
+  const { parts, lines, ticks, sealed } = parcel;
+  return (
+    <Lines>
+      {(parts ?? []).map((part) => {
+        const words = partWords(part, lines);
+        return (
+          <li key={part.key}>
+            {(['first', 'second'] as const).map((count) => {
+              const on = ticks[count].includes(part.key);
+              return (
+                <label key={count}>
+                  <Tick
+                    checked={on}
+                    disabled={
+                      sealed !== null ||
+                      (count === 'second' && !ticks.first.includes(part.key))
+                    }
+                    aria-label={`${words}, ${count} count`}
+                    onChange={() =>
+                      run({
+                        order,
+                        parcel: String(parcel.id),
+                        part: part.key,
+                        count,
+                        on: on ? 'no' : 'yes',
+                      })
+                    }
+                  />
+                </label>
+              );
+            })}
+            <span>{words}</span>
+          </li>
+        );
+      })}
+    </Lines>
+  );
+};
+
+/** Weighs a parcel by the scales, or notes what was typed. */
+export const Weigh = ({ order, parcel }: { order: string; parcel: ParcelView }) => {
+  const scales = useAction(weigh);
+  const fixed = { order, parcel: String(parcel.id) };
+  const { form, submit, sending, problem } = useActionForm(weigh, { grams: '' }, { fixed });
+  const weighed = parcel.weighed !== null;
+  return (
+    <>
+      <form
+        method="dialog"
+        onSubmit={(e) => {
+          e.preventDefault();
+          submit();
+        }}
+      >
+        <Field form={form} name="grams" label="Weight, if typed by hand" unit="g" />
+      </form>
+      <div style={{ display: 'flex', gap: 8 }}>
+        <Button
+          $small
+          $plain={weighed}
+          isDisabled={scales.sending}
+          onPress={() => scales.run(fixed)}
+        >
+          {weighed ? 'Weigh again' : 'Weigh it on the scales'}
+        </Button>
+        <Button $small $plain isDisabled={sending} onPress={submit}>
+          Note the weight
+        </Button>
+      </div>
+      <Problem>{problem ?? scales.problem}</Problem>
+    </>
+  );
+};

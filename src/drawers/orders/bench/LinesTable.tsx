@@ -1,0 +1,106 @@
+'use client';
+import styled from 'styled-components';
+import { ButtonLink, Choose, Pencil, SlipTable, useAction, useFormat } from '@/shell';
+import { LINE_STATE_WORDS } from '../words';
+import { moveLine } from './lineActions';
+import type { OrderBenchView } from './view';
+
+const Wide = styled(SlipTable)`
+  font-size: 13.5px;
+  tr[data-out] td {
+    color: var(--soft);
+    text-decoration: line-through;
+  }
+  td:nth-child(2),
+  th:nth-child(2) {
+    text-align: left;
+  }
+  select {
+    padding: 3px;
+    max-width: 130px;
+  }
+`;
+
+type Line = OrderBenchView['lines'][number];
+
+const Named = ({ line }: { line: Line }) => (
+  <span style={{ font: "400 15.5px/1.3 'Newsreader', serif" }}>
+    {line.quantity > 1 && `${line.quantity} × `}
+    {line.kind === 'goods' ? line.name : line.work} <Pencil>{line.label}</Pencil>
+  </span>
+);
+
+/** In which parcel a line lies; where it may still be moved, it is chosen here. */
+function ParcelChoice({ line, view }: { line: Line; view: OrderBenchView }) {
+  const { run } = useAction(moveLine);
+  const { parcels, order } = view;
+  const own = parcels.find((p) => p.id === line.parcelId);
+  const open = parcels.filter((p) => !p.sealed);
+  if (line.state !== 'open' || own?.sealed) return <>{own ? own.place : '–'}</>;
+  return (
+    <Choose
+      aria-label={`Parcel of ${line.work || line.name || ''} ${line.label ?? ''}`}
+      value={String(line.parcelId ?? '')}
+      onChange={(e) =>
+        run({ order: order.number, line: String(line.id), parcel: e.target.value })
+      }
+    >
+      {open.map((p) => (
+        <option key={p.id} value={p.id}>
+          parcel {p.place}
+        </option>
+      ))}
+      <option value="0">one of its own</option>
+    </Choose>
+  );
+}
+
+/** The lines of an order: what each is, its paper, its parcel, its price. */
+export function LinesTable({ view }: { view: OrderBenchView }) {
+  const format = useFormat();
+  const { order, lines } = view;
+  return (
+    <Wide aria-label="Lines of the order">
+      <thead>
+        <tr>
+          <th>line</th>
+          <th>on</th>
+          <th>parcel</th>
+          <th>price</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => (
+          <tr key={line.id} data-out={line.state === 'removed' || undefined}>
+            <td>
+              <Named line={line} />
+            </td>
+            <td>{[line.sizeLabel, line.paper].filter(Boolean).join(', ')}</td>
+            <td>
+              {line.state === 'removed' ? '–' : <ParcelChoice line={line} view={view} />}
+            </td>
+            <td>
+              {format.money(line.price, line.currency)}
+              {line.refund > 0 && ` − ${format.amount(line.refund, line.currency)}`}
+            </td>
+            <td>
+              {LINE_STATE_WORDS[line.state]}{' '}
+              {(line.state === 'open' || line.state === 'shipped') &&
+                order.state !== 'cancelled' && (
+                  <ButtonLink
+                    $small
+                    $plain
+                    href={`/orders/${order.number}?do=line&line=${line.id}`}
+                    aria-label={`${line.state === 'shipped' ? 'It came back' : 'Change'}: ${line.work || line.name || ''} ${line.label ?? ''}`}
+                  >
+                    {line.state === 'shipped' ? 'It came back' : 'Change'}
+                  </ButtonLink>
+                )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Wide>
+  );
+}

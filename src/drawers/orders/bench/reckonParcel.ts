@@ -1,0 +1,136 @@
+import { choosePacking, checkScales, countedTwice, parcelOf } from '@/core/pack';
+import type {
+  ChosenPacking,
+  Contents,
+  Extra,
+  NoPacking,
+  PackRules,
+  PackingMaterial,
+  Parcel,
+  ScaleCheck,
+} from '@/core/pack';
+import { grams, gsm, mm } from '@/core/units';
+import { listMaterials, readSettings } from '@/data';
+import type { Order, ParcelOf, Reading } from '@/data';
+import { carriersOf, quoteAll } from '@/standins';
+import type { Quote } from '@/standins';
+import { benchLines } from './benchLines';
+import type { BenchLine } from './benchLines';
+
+/** What packing is reckoned with: the shelf, and the rules in force. */
+export interface PackDesk {
+  home: string;
+  materials: PackingMaterial[];
+  rules: PackRules;
+}
+
+/** One parcel that is not sealed, reckoned from the facts of now. */
+export interface ReckonedParcel {
+  lines: BenchLine[];
+  chosen: ChosenPacking | NoPacking;
+  /** Null where it cannot be packed. */
+  parcel: Parcel | null;
+  quotes: Quote[];
+  counted: boolean;
+  /** Null until it was weighed. */
+  scales: ScaleCheck | null;
+}
+
+/** What lines bring into a parcel. A print whose paper or size is not known weighs nothing yet. */
+export const contentsOf = (
+  lines: readonly BenchLine[],
+  extras: readonly Extra[] = [],
+): Contents => ({
+  prints: lines.flatMap((l) =>
+    l.kind === 'goods' || l.sheet === null
+      ? []
+      : [
+          {
+            line: l.id,
+            copies: l.quantity,
+            width: l.sheet.width,
+            height: l.sheet.height,
+            weight: l.paperWeight ?? gsm(0),
+            thickness: l.paperThickness ?? mm(0),
+            certificate: l.label !== null,
+          },
+        ],
+  ),
+  goods: lines.flatMap((l) =>
+    l.kind === 'goods'
+      ? [
+          {
+            line: l.id,
+            name: l.name ?? '',
+            copies: l.quantity,
+            mass: l.mass ?? grams(0),
+            thickness: l.thickness ?? mm(0),
+          },
+        ]
+      : [],
+  ),
+  extras: [...extras],
+});
+
+/** Reckons one parcel: how it is packed, what it weighs, what carriers ask for it. */
+export function reckonParcel(
+  parcel: Pick<ParcelOf, 'ticks' | 'weighed'>,
+  lines: BenchLine[],
+  extras: readonly Extra[],
+  currency: string,
+  { home, materials, rules }: PackDesk,
+): ReckonedParcel {
+  const contents = contentsOf(lines, extras);
+  const chosen = choosePacking(contents, materials, rules);
+  if (!chosen.packing)
+    return { lines, chosen, parcel: null, quotes: [], counted: false, scales: null };
+  const reckoned = parcelOf(contents, chosen.packing);
+  return {
+    lines,
+    chosen,
+    parcel: reckoned,
+    quotes: quoteAll(carriersOf(home), reckoned, currency),
+    counted: countedTwice(reckoned.parts, parcel.ticks),
+    scales: parcel.weighed === null ? null : checkScales(reckoned, parcel.weighed, rules),
+  };
+}
+
+/** Lines that lie in a parcel and still belong to the order. */
+export const linesIn = <L extends Pick<BenchLine, 'parcelId' | 'state'>>(
+  lines: readonly L[],
+  parcelId: number,
+): L[] => lines.filter((l) => l.parcelId === parcelId && l.state !== 'removed');
+
+/** Extras lie in the first parcel that anything lies in. */
+export function extrasIn(order: Order, parcelId: number): Extra[] {
+  const first = order.parcels.find((p) => linesIn(order.lines, p.id).length > 0);
+  return first?.id === parcelId ? order.extras : [];
+}
+
+/** What packing is reckoned with now. */
+export async function packDesk(db: Reading, home: string): Promise<PackDesk> {
+  const [materials, settings] = await Promise.all([listMaterials(db), readSettings(db)]);
+  return { home, materials, rules: settings.pack };
+}
+
+/** One open parcel of an order, reckoned from what the database holds now. */
+export async function reckonOf(
+  db: Reading,
+  home: string,
+  order: Order,
+  parcel: ParcelOf,
+): Promise<ReckonedParcel> {
+  const [desk, settings] = await Promise.all([packDesk(db, home), readSettings(db)]);
+  const lines = await benchLines(db, linesIn(order.lines, parcel.id), settings);
+  return reckonParcel(
+    parcel,
+    lines,
+    extrasIn(order, parcel.id),
+    currencyOf(order, settings.currency),
+    desk,
+  );
+}
+
+/** The currency an order is in: that of its lines. */
+export const currencyOf = (order: Pick<Order, 'lines'>, otherwise: string): string =>
+  order.lines[0]?.currency ?? otherwise;

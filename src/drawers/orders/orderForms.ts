@@ -1,0 +1,103 @@
+import {
+  choice,
+  decimal,
+  defineForm,
+  length,
+  money,
+  optional,
+  text,
+  whole,
+} from '@/core/input';
+import { LINE_KINDS, RETURN_HOW } from '@/core/order';
+import { CHANNEL_IDS } from '@/core/price';
+
+const MOST_MONEY = 1e10;
+const number = text('Order', { max: 12 });
+const price = money('Price', { above: 0, max: MOST_MONEY });
+
+/** Who an order goes to. */
+const address = {
+  name: text('Name', { max: 120 }),
+  street: text('Street', { max: 160 }),
+  town: text('Postcode and town', { max: 120 }),
+  country: text('Country', { max: 80 }),
+};
+
+/** What is ordered: which fields count depends on the kind. */
+const line = {
+  kind: choice('What', LINE_KINDS),
+  /** An impression as `edition:series:number`, or an open print as `work:size`. */
+  item: text('Impression', { min: 0, max: 80 }),
+  paperId: optional(whole('Printed on', { min: 1, max: 1e12 })),
+  goods: text('Goods', { min: 0, max: 120 }),
+  mass: optional(decimal('Weight of one', { above: 0, max: 50_000 }, 'g')),
+  thickness: optional(length('Thickness of one', { above: 0, max: 500 })),
+  quantity: whole('How many', { min: 1, max: 500 }),
+  price,
+};
+
+const notes = {
+  wish: text('Wish of the customer', { min: 0, max: 500 }),
+  note: text('Note to the packer', { min: 0, max: 500 }),
+};
+
+/** A new order with its first line. */
+export const newOrderForm = defineForm({
+  ...line,
+  ...address,
+  ...notes,
+  extras: text('Put in as well', { min: 0, max: 300 }),
+  channel: choice('Channel', CHANNEL_IDS),
+});
+
+/** A line more. */
+export const lineForm = defineForm({ order: number, ...line });
+
+export const addressForm = defineForm({ order: number, ...address });
+export const notesForm = defineForm({ order: number, ...notes });
+
+const lineId = whole('Line', { min: 1, max: 1e12 });
+const parcelId = whole('Parcel', { min: 1, max: 1e12 });
+
+export const removeForm = defineForm({ order: number, line: lineId });
+export const repriceForm = defineForm({ order: number, line: lineId, price });
+/** `parcel` 0: one is begun for it. */
+export const moveForm = defineForm({
+  order: number,
+  line: lineId,
+  parcel: whole('Parcel', { min: 0, max: 1e12 }),
+});
+export const orderForm = defineForm({ order: number });
+export const cancelForm = defineForm({
+  order: number,
+  reason: text('Why', { max: 300 }),
+});
+export const returnForm = defineForm({
+  order: number,
+  line: lineId,
+  how: choice('How it came back', RETURN_HOW),
+  refund: money('Paid back', { min: 0, max: MOST_MONEY }),
+  reason: text('What was said', { min: 0, max: 300 }),
+});
+
+export const parcelForm = defineForm({ order: number, parcel: parcelId });
+export const tickForm = defineForm({
+  order: number,
+  parcel: parcelId,
+  part: text('Part', { max: 160 }),
+  count: choice('Count', ['first', 'second']),
+  on: choice('Tick', ['yes', 'no']),
+});
+export const weighForm = defineForm({
+  order: number,
+  parcel: parcelId,
+  grams: optional(decimal('On the scales', { above: 0, max: 100_000 }, 'g')),
+});
+export const sealForm = defineForm({
+  order: number,
+  parcel: parcelId,
+  carrier: text('Carrier', { max: 60 }),
+  service: text('Service', { max: 60 }),
+  /** What the page showed that it costs and weighs: sealed is what was seen. */
+  cost: whole('Cost', { min: 0, max: MOST_MONEY }),
+});

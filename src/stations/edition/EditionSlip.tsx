@@ -1,0 +1,125 @@
+'use client';
+import { countSheets } from '@/core/edition';
+import type { LaidSheet } from '@/core/edition';
+import {
+  Button,
+  Figures,
+  Problem,
+  Sentence,
+  Slip,
+  SlipSub,
+  SlipTitle,
+  useAction,
+  useFormat,
+} from '@/shell';
+import { signCaution } from '@/studio/words/signWords';
+import { DeclareForm } from './DeclareForm';
+import { ImpressionPart } from './ImpressionPart';
+import { LedgerCheck } from './LedgerCheck';
+import { assign } from './actions';
+import type { EditionView } from './view';
+
+type Edition = NonNullable<EditionView['edition']>;
+
+/** Numbers here, sold, and still to give; artist's proofs are counted apart. */
+function EditionFigures({ edition }: { edition: Edition }) {
+  const { numbers, toGive } = countSheets(edition.declaration, edition.impressions);
+  return (
+    <Figures
+      figures={[
+        { value: String(numbers.numbered), unit: '', label: 'here' },
+        { value: String(numbers.sold), unit: '', label: 'sold' },
+        {
+          value: toGive === null ? '∞' : String(toGive),
+          unit: '',
+          label: 'still to give',
+        },
+      ]}
+    />
+  );
+}
+
+/** The edition on its slip: how it stands, the next number, the impression that was asked for. */
+export function EditionSlip({
+  view,
+  askedCell,
+}: {
+  view: EditionView;
+  askedCell: LaidSheet | null;
+}) {
+  const { work, picked, edition, next, hasReference, signPlan } = view;
+  const format = useFormat();
+  const numbering = useAction(assign);
+  const given = {
+    editionId: String(edition?.id),
+    sizeKey: picked?.key ?? '',
+  };
+  if (!picked || !edition)
+    return (
+      <Slip label="The edition">
+        <SlipTitle>{picked?.label}</SlipTitle>
+        <Sentence>
+          Decide how many there will be before the first is sold. It cannot be enlarged
+          later.
+        </Sentence>
+        <DeclareForm view={view} />
+      </Slip>
+    );
+  const { declaration } = edition;
+  const unsigned = signPlan && signCaution(signPlan, format.length(picked.fit.below));
+  return (
+    <Slip
+      label="The edition"
+      actions={
+        <>
+          <Button
+            onPress={() => numbering.run({ ...given, series: 'number', shown: next ?? '' })}
+            isDisabled={next === null || numbering.sending}
+          >
+            {next === null ? 'Closed' : `Number the next, ${next}`}
+          </Button>
+          {declaration.artistsProofs > 0 && (
+            <Button
+              $plain
+              onPress={() => numbering.run({ ...given, series: 'ap', shown: '' })}
+              isDisabled={numbering.sending}
+            >
+              Next AP
+            </Button>
+          )}
+        </>
+      }
+    >
+      <SlipTitle>{picked.label}</SlipTitle>
+      <SlipSub>
+        {declaration.kind === 'open' ? 'open' : `limited to ${declaration.size}`}
+      </SlipSub>
+      <EditionFigures edition={edition} />
+      <Sentence>
+        {next === null
+          ? 'Every number is given out: the edition is closed.'
+          : `The next free number is ${next}.`}
+        {!hasReference &&
+          ' No proof of this size is approved yet: print none before it is.'}
+      </Sentence>
+      {unsigned && <Sentence $tone="caution">{unsigned}</Sentence>}
+      <Problem>{numbering.problem}</Problem>
+      {askedCell && (
+        <ImpressionPart
+          editionId={edition.id}
+          cell={askedCell}
+          orderHref={`/orders?new=1&work=${work.id}&size=${picked.key}&impression=${askedCell.series}:${askedCell.number}`}
+          onAgain={() =>
+            numbering.run({
+              ...given,
+              series: askedCell.series,
+              requested: String(askedCell.number),
+            })
+          }
+        />
+      )}
+      <LedgerCheck />
+      {edition.impressions.length === 0 && <DeclareForm view={view} />}
+    </Slip>
+  );
+}

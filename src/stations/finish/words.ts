@@ -1,0 +1,32 @@
+import type { planFinish } from '@/core/finish';
+import type { Format } from '@/shell';
+
+/** Whether the mat holds, and why. */
+export function matWords(
+  found: NonNullable<ReturnType<typeof planFinish>>,
+  format: Format,
+): [string, 'plain' | 'stop' | 'caution'] {
+  const { plan, input } = found;
+  const per = `${format.length(input.perSide)} per side`;
+  const worst = format.length(plan.worstCase);
+  const what = input.style === 'overlap' ? 'overlap' : 'reveal';
+  if (!plan.holds)
+    return [
+      `${per} of ${what} does not exceed the ${worst} that print, mat and frame may be off together: ${input.style === 'overlap' ? 'white may show at an edge' : 'the image may be covered at an edge'}.`,
+      'stop',
+    ];
+  if (!plan.catches)
+    return [
+      `Only ${format.length(plan.heldBy)} of sheet lie behind the mat on the narrowest side: the print can fall through. Give it more border.`,
+      'stop',
+    ];
+  if (input.style === 'overlap')
+    return [
+      `It holds: ${what} ${per}, worst case ${worst}. The number and signature are under the mat; choose a reveal to show them.`,
+      'plain',
+    ];
+  return [
+    `It holds: ${what} ${per}, worst case ${worst}. ${plan.signatureShows ? 'Number and signature show.' : 'Too little to show number and signature.'}`,
+    plan.signatureShows ? 'plain' : 'caution',
+  ];
+}

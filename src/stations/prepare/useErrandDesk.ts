@@ -1,0 +1,45 @@
+'use client';
+import { useKept } from '@/shell';
+import { isErrandDesk } from './errandDesk';
+import type { Chosen, ErrandDesk } from './errandDesk';
+import type { FileShown } from './filesShown';
+
+/** What lies ready to be handed over at one station: files of its work, and of others. */
+export function useErrandDesk(workId: number, own: readonly FileShown[], paperId: string) {
+  const [kept, keep] = useKept<ErrandDesk>(`errand-${workId}`, isErrandDesk);
+  const desk = kept ?? { routeId: null, items: {}, others: {} };
+  const put = (file: FileShown, over: Partial<Chosen> | null) => {
+    const items = { ...desk.items };
+    const others = { ...desk.others };
+    if (over === null) {
+      delete items[file.id];
+      delete others[file.id];
+    } else {
+      items[file.id] = { quantity: '1', paperId, remarks: '', ...items[file.id], ...over };
+      if (file.work !== '') others[file.id] = file;
+    }
+    keep({ ...desk, items, others });
+  };
+  const chosen = [...own, ...Object.values(desk.others)].filter((f) => desk.items[f.id]);
+  return {
+    desk,
+    put,
+    chosen,
+    others: Object.values(desk.others),
+    choose: (routeId: number) => keep({ ...desk, routeId }),
+    clear: () => keep({ ...desk, items: {}, others: {} }),
+    /** What is sent. */
+    order: () =>
+      chosen.map((f) => {
+        const { quantity, paperId: paper, remarks } = desk.items[f.id]!;
+        return {
+          printFileId: f.id,
+          paperId: paper === '' ? null : Number(paper),
+          quantity: Number(quantity),
+          remarks,
+        };
+      }),
+  };
+}
+
+export type ErrandDeskNow = ReturnType<typeof useErrandDesk>;

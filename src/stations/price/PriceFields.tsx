@@ -1,0 +1,90 @@
+'use client';
+import { useEffect } from 'react';
+import styled from 'styled-components';
+import { writeAmount, writePercent } from '@/core/input';
+import { CHANNEL_IDS, usualFees } from '@/core/price';
+import { ChoiceField, Field, SectionLabel } from '@/shell';
+import type { Form } from '@/shell';
+import { priceForm } from './priceForm';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px 34px;
+  max-width: 720px;
+  > div {
+    display: grid;
+    gap: 6px;
+    align-content: start;
+  }
+`;
+
+const CHANNELS = CHANNEL_IDS.map((c) => [c, c] as const);
+const EACH = [
+  'printing',
+  'paper',
+  'finishing',
+  'packing',
+  'postage',
+  'hours',
+  'hourlyRate',
+  'spoilage',
+];
+const ONCE = ['capture', 'proofs', 'expectedImpressions'];
+const FEES = ['commission', 'payment', 'fixed'] as const;
+
+/** What a price is made of. Another channel brings its usual fees, where none were typed. */
+export function PriceFields({
+  form,
+  currency,
+  onKeep,
+}: {
+  form: Form;
+  currency: string;
+  onKeep: () => void;
+}) {
+  const channel = form.watch('channel') ?? '';
+  const { dirtyFields } = form.formState;
+  const chosen = dirtyFields.channel === true;
+  const typed = FEES.some((name) => dirtyFields[name]);
+  useEffect(() => {
+    const fees = usualFees(channel, currency);
+    if (!chosen || typed || !fees) return;
+    form.resetField('commission', { defaultValue: writePercent(fees.commission) });
+    form.resetField('payment', { defaultValue: writePercent(fees.payment) });
+    form.resetField('fixed', { defaultValue: writeAmount(fees.fixed, currency) });
+  }, [channel, chosen, typed, currency, form]);
+  const field = { form, of: priceForm };
+  return (
+    <form
+      method="dialog"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onKeep();
+      }}
+    >
+      <Columns>
+        <div>
+          <SectionLabel>Each impression</SectionLabel>
+          {EACH.map((name) => (
+            <Field key={name} {...field} name={name} />
+          ))}
+        </div>
+        <div>
+          <SectionLabel>Once, spread over the edition</SectionLabel>
+          {ONCE.map((name) => (
+            <Field key={name} {...field} name={name} />
+          ))}
+          <SectionLabel>Channel</SectionLabel>
+          <ChoiceField {...field} name="channel" options={CHANNELS} />
+          {FEES.map((name) => (
+            <Field key={name} {...field} name={name} />
+          ))}
+        </div>
+      </Columns>
+      <button type="submit" className="sr" tabIndex={-1} aria-hidden>
+        Keep
+      </button>
+    </form>
+  );
+}
