@@ -1,28 +1,13 @@
-import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { link } from '@/core/edition';
 import type { LedgerEntry } from '@/core/edition';
 import { plainLayout } from '@/core/size';
+import { startPrice } from '@/core/price';
 import { gsm, minor, mm } from '@/core/units';
-import type { OpenDatabase, Writing } from '@/data';
+import type { OpenDatabase } from '@/data';
 import * as t from '@/data/schema';
-import {
-  FIRST,
-  LAST,
-  NAMES,
-  SIZES,
-  TOWNS,
-  day,
-  ledgerFacts,
-  pick,
-  sha256,
-} from './largeFacts';
-
-const IN_CHUNKS = 250;
-
-async function insert(tx: Writing, table: SQLiteTable, rows: object[]): Promise<void> {
-  for (let i = 0; i < rows.length; i += IN_CHUNKS)
-    await tx.insert(table).values(rows.slice(i, i + IN_CHUNKS));
-}
+import { insert } from './insert';
+import { insertOrders } from './largeOrders';
+import { FIRST, LAST, SIZES, day, ledgerFacts, pick, sha256 } from './largeFacts';
 
 export interface LargeStudio {
   works: number;
@@ -67,6 +52,7 @@ export async function fillLargeStudio(
         width: mm(300 + (id % 50) * 10),
         height: mm(400 + (id % 40) * 10),
         price: minor(50_000 + id),
+        currency: 'EUR',
         createdAt: day(id % 300),
       })),
     );
@@ -83,6 +69,7 @@ export async function fillLargeStudio(
         sheetWidth: mm(594),
         sheetHeight: mm(841),
         price: minor(900),
+        currency: 'EUR',
         reorderPoint: 10,
         printerSetting: '',
         permanence: '',
@@ -157,6 +144,7 @@ export async function fillLargeStudio(
           route: 'own printer',
           printFileId: null,
           cost: minor(1200),
+          currency: 'EUR',
           remarks: '',
           sentAt: day(id % 300),
         })),
@@ -188,7 +176,14 @@ export async function fillLargeStudio(
         workId: id,
         sizeKey: size(id),
         channel: 'own site',
-        input: {},
+        values: startPrice({
+          currency: 'EUR',
+          paper: null,
+          capture: null,
+          proofs: null,
+          editionSize: null,
+        }),
+        currency: 'EUR',
         cost: minor(4000),
         fees: minor(900),
         price: minor(20_000 + id),
@@ -196,61 +191,7 @@ export async function fillLargeStudio(
         at: day(0),
       })),
     );
-    await insert(
-      tx,
-      t.customers,
-      orders.map(({ id }) => ({
-        name: `${pick(NAMES, id)} ${pick(LAST, Math.floor(id / 10))}-${id}`,
-        street: `${id} Quay`,
-        town: pick(TOWNS, id),
-        country: 'Saltmark',
-      })),
-    );
-    await insert(
-      tx,
-      t.orders,
-      orders.map(({ id, work, k }) => ({
-        number: String(400 + id).padStart(4, '0'),
-        customerId: id,
-        workId: work,
-        sizeKey: size(work),
-        paperId: 1 + (work % 12),
-        editionId: work,
-        series: 'number',
-        impression: k + 1,
-        channel: pick(['own site', 'gallery', 'fair'], id),
-        price: minor(20_000 + work),
-        placedAt: day(id % 600),
-        dueOn: day((id % 600) + 5).slice(0, 10),
-      })),
-    );
-    await insert(
-      tx,
-      t.orderEvents,
-      orders.flatMap(({ id, work, k }) =>
-        shipped(work, k)
-          ? [
-              {
-                orderId: id,
-                kind: 'labelled',
-                payload: {
-                  carrier: 'Lantern Post',
-                  service: 'Tube',
-                  tracking: `LP${id}`,
-                  cost: 900,
-                },
-                at: day((id % 600) + 2),
-              },
-              {
-                orderId: id,
-                kind: 'shipped',
-                payload: { tracking: `LP${id}` },
-                at: day((id % 600) + 3),
-              },
-            ]
-          : [],
-      ),
-    );
+    await insertOrders(tx, orders, { size, shipped });
     await insert(
       tx,
       t.logLines,

@@ -177,19 +177,22 @@ export async function proofSheet(open: Studio, workId: number, sizes: string[]) 
   await writeSheetFile(open, { ...order, at }, silent, never);
 }
 
-/** Print files of a work on their way to the lab, and what it said. */
-export async function errand(open: Studio, workId: number, paperId: number) {
+/** Print files of several works on their way to the lab, and what it said. */
+export async function errand(open: Studio, workIds: number[], paperId: number) {
   const db = open.db.read;
-  const [files, routes] = await Promise.all([printFilesOf(db, workId), routesNow(db)]);
+  const [files, routes] = await Promise.all([
+    Promise.all(workIds.map((id) => printFilesOf(db, id))),
+    routesNow(db),
+  ]);
   const route = routes.find((r) => r.name === TIDEWRACK.name)!;
   const at = daysAgo(5, 15);
-  const items = files.map((f) => ({
+  const items = files.flat().map((f) => ({
     printFileId: f.id,
     paperId,
     quantity: 3,
     remarks: 'please leave the border',
   }));
-  const id = await handOver(open, { workId, routeId: route.id, items, at }, silent, never);
+  const id = await handOver(open, { routeId: route.id, items, at }, silent, never);
   const handed = (await getErrand(db, id))!;
   const answer = await TIDEWRACK.take(handed.folder, daysAgo(4, 9).slice(0, 10));
   const accepted = answer.items.filter((i) => i.accepted).length;

@@ -28,6 +28,7 @@ const paper = (
   sheetWidth: mm(sheet[0]),
   sheetHeight: mm(sheet[1]),
   price: minor(price),
+  currency: 'EUR',
   reorderPoint,
   printerSetting: `${surface}, profile ${name.split(' ')[0]?.toLowerCase()}-v2`,
   permanence: 'maker’s figure, display behind glass; no independent test seen',
@@ -134,6 +135,8 @@ const flat = (
   thickness: mm(thickness),
   mass: grams(mass),
   cost: minor(cost),
+  currency: 'EUR',
+  reorderPoint: 20,
   received,
 });
 
@@ -153,6 +156,8 @@ const tube = (
   thickness: mm(2),
   mass: grams(mass),
   cost: minor(190),
+  currency: 'EUR',
+  reorderPoint: 8,
   received,
 });
 

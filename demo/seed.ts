@@ -64,7 +64,7 @@ async function stock(open: Studio): Promise<number[]> {
   }
   for (const { received, ...material } of MATERIALS)
     await open.db.write(async (tx) => {
-      const id = await addMaterial(tx, material);
+      const id = await addMaterial(tx, material, at);
       await moveStock(tx, {
         of: 'material',
         ref: id,
@@ -85,6 +85,7 @@ const workOf = (o: Omit<Original, 'paint' | 'entered'>, at: string) => ({
   width: mm(o.sizeMm[0]),
   height: mm(o.sizeMm[1]),
   price: minor(o.price),
+  currency: 'EUR',
   createdAt: at,
 });
 

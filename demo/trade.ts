@@ -1,4 +1,6 @@
+import { USUAL_FINISH } from '@/core/finish';
 import { nominalSize } from '@/core/size';
+import { mm } from '@/core/units';
 import {
   addFinish,
   assignNumber,
@@ -9,7 +11,8 @@ import {
 } from '@/data';
 import { editRow } from '@/data';
 import type { Studio } from '@/studio/open/open';
-import { crop, daysAgo, number, offer, order, price, printFile, proof } from './tradeSteps';
+import { crop, daysAgo, number, offer, price, printFile, proof } from './tradeSteps';
+import { mixedOrders, order } from './orderSteps';
 import type { Say } from './tradeSteps';
 import { bench, errand, opinions, proofSheet } from './printBook';
 import { CHANNELS, DELIVERIES, EDITIONS, OPEN_ORDERS } from './editions';
@@ -74,9 +77,10 @@ export async function trade(
   steps.sort((a, b) => b.days - a.days);
   for (const { run } of steps) await run();
   await framing(open, of('saltPans'));
+  await mixedOrders(open, works, papers);
   await opinions(open);
   await proofSheet(open, of('saltPans'), ['metricFrames-50x70', 'metricFrames-70x100']);
-  await errand(open, of('saltPans'), paper(COTTON));
+  await errand(open, ['saltPans', 'featherWeed', 'tideLines'].map(of), paper(COTTON));
   say('  a proof sheet written, files handed over, prints judged');
   const printed = EDITIONS.flatMap((e) => e.runs.map(([, n]) => n)).reduce((a, b) => a + b);
   const sold = EDITIONS.flatMap((e) => e.sold).length;
@@ -192,19 +196,7 @@ const framing = (open: Studio, workId: number) =>
     addFinish(tx, {
       workId,
       sizeKey: SALT,
-      input: {
-        style: 'reveal',
-        perSide: '12 mm',
-        offPrint: '1 mm',
-        offMat: '1 mm',
-        offFrame: '1 mm',
-        sides: '60 mm',
-        above: '60 mm',
-        below: '75 mm',
-        moulding: '20 mm',
-        glass: '2 mm',
-        glazing: 'glass',
-      },
+      values: { ...USUAL_FINISH, style: 'reveal', perSide: mm(12) },
       at: daysAgo(92, 10),
     }),
   );

@@ -1,34 +1,27 @@
-import { promisedDay } from '@/core/order';
 import { plainRecipe, printPlan, suggestedRadius } from '@/core/prepare';
 import { SIZE_RULES, judgedNow, nominalSize, plainLayout, rung } from '@/core/size';
 import type { CropChoice, CropRect, Fit } from '@/core/size';
+import { reckonPrice } from '@/core/price';
 import { minor, mm } from '@/core/units';
 import {
   addCropChoice,
   addKeptArea,
-  addOrder,
-  addOrderEvent,
   addPrice,
   addProofReturn,
   addProofRound,
   addSizeEvent,
   assignNumber,
   currentMaster,
-  getOrder,
   getWork,
   moveStock,
   printFilesOf,
   proofsOf,
   readSettings,
 } from '@/data';
-import { quoteAll } from '@/standins';
 import { offeredRung } from '@/studio/reads/offered';
 import type { Studio } from '@/studio/open/open';
 import { writePrintFile } from '@/studio/jobs/kinds/printFile';
-import { reckonParcel } from '@/stations/pack/parcel';
-import { handOver, sealOrder } from '@/stations/pack/sealOrder';
-import { priceInput, reckon } from '@/stations/price/reckon';
-import { CUSTOMERS } from './scenario';
+import { priceForm } from '@/stations/price/priceForm';
 
 const DAY = 86_400_000;
 
@@ -55,10 +48,10 @@ export async function offer(
   days: number,
 ) {
   const master = await currentMaster(open.db.read, workId);
-  const { sizing } = await readSettings(open.db.read);
+  const { size } = await readSettings(open.db.read);
   for (const [sizeKey, border, fit] of sizes) {
     const layout = plainLayout(fit, mm(border));
-    const laid = master && rung(nominalSize(sizeKey)!, master.facts, layout, sizing);
+    const laid = master && rung(nominalSize(sizeKey)!, master.facts, layout, size);
     await open.db.write((tx) =>
       addSizeEvent(tx, {
         workId,
@@ -153,6 +146,7 @@ export async function proof(
       route: r.route,
       printFileId: file?.id ?? null,
       cost: minor(r.cost),
+      currency: 'EUR',
       remarks: r.remarks ?? '',
       sentAt: daysAgo(r.sent, 12),
     });
@@ -172,6 +166,27 @@ export async function proof(
   });
 }
 
+/** The usual price sheet of the studio, of which each edition differs a little. */
+const PRICE_SHEET = {
+  printing: '9',
+  paper: '6.40',
+  capture: '45',
+  proofs: '38',
+  expectedImpressions: '30',
+  spoilage: '4',
+  finishing: '0',
+  packing: '5.20',
+  postage: '0',
+  hours: '0.6',
+  hourlyRate: '26',
+  channel: 'own site',
+  commission: '0',
+  payment: '2.9',
+  fixed: '0.30',
+  margin: '45',
+  step: '5',
+};
+
 export async function price(
   open: Studio,
   workId: number,
@@ -179,41 +194,17 @@ export async function price(
   over: Record<string, string>,
   days: number,
 ) {
-  const typed = {
-    workId: String(workId),
-    sizeKey,
-    printing: '9',
-    paper: '6.40',
-    capture: '45',
-    proofs: '38',
-    expectedImpressions: '30',
-    spoilage: '4',
-    finishing: '0',
-    packing: '5.20',
-    postage: '0',
-    hours: '0.6',
-    hourlyRate: '26',
-    channel: 'own site',
-    commission: '0',
-    payment: '2.9',
-    fixed: '0.30',
-    margin: '45',
-    step: '5',
-    ...over,
-  };
-  const read = priceInput.read(typed, {
-    units: 'metric',
-    currency: 'EUR',
-    locale: 'en-GB',
-  });
+  const bench = { units: 'metric' as const, currency: 'EUR', locale: 'en-GB' };
+  const read = priceForm.read({ ...PRICE_SHEET, ...over }, bench);
   if (!read.ok) throw new Error(Object.values(read.fields)[0]);
-  const { cost, sale } = reckon(read.value);
+  const { cost, sale } = reckonPrice(read.value);
   await open.db.write((tx) =>
     addPrice(tx, {
       workId,
       sizeKey,
       channel: read.value.channel,
-      input: typed,
+      values: read.value,
+      currency: 'EUR',
       cost: cost.total,
       fees: sale!.fees,
       price: sale!.gross,
@@ -240,70 +231,4 @@ export async function number(
       await moveStock(tx, { of: 'paper', ref: paperId, pieces: -1, reason: 'printed', at });
     });
   }
-}
-
-export interface OrderSeed {
-  workId: number;
-  sizeKey: string;
-  paperId: number;
-  editionId: number;
-  impression: number;
-  channel: string;
-  price: number;
-  placed: number;
-  /** How far it has come. */
-  upTo: 'placed' | 'counted' | 'weighedShort' | 'shipped';
-}
-
-export async function order(open: Studio, seed: OrderSeed, index: number) {
-  const [name, street, town, country] = CUSTOMERS[index % CUSTOMERS.length]!;
-  const placedAt = daysAgo(seed.placed, 18);
-  const row = await open.db.write((tx) =>
-    addOrder(tx, {
-      customer: { name, street, town, country },
-      workId: seed.workId,
-      sizeKey: seed.sizeKey,
-      paperId: seed.paperId,
-      editionId: seed.editionId,
-      series: 'number',
-      impression: seed.impression,
-      channel: seed.channel,
-      price: minor(seed.price),
-      placedAt,
-      dueOn: promisedDay(placedAt, 3),
-    }),
-  );
-  if (seed.upTo === 'placed') return;
-  const at = daysAgo(Math.max(0, seed.placed - 1), 7);
-  const first = await getOrder(open.db.read, row.number);
-  const lines = (await reckonParcel(open.db.read, first!))!.lines;
-  for (const count of ['first', 'second'] as const)
-    for (const line of lines) {
-      if (seed.upTo === 'counted' && count === 'second') continue;
-      if (seed.upTo === 'weighedShort' && count === 'second' && line.id === 'certificate')
-        continue;
-      await open.db.write((tx) =>
-        addOrderEvent(tx, row, 'tick', { line: line.id, count, on: true }, at),
-      );
-    }
-  if (seed.upTo === 'counted') return;
-  const reckoned = (await reckonParcel(
-    open.db.read,
-    (await getOrder(open.db.read, row.number))!,
-  ))!;
-  const short = seed.upTo === 'weighedShort' ? 31 : -(index % 4);
-  await open.db.write((tx) =>
-    addOrderEvent(
-      tx,
-      row,
-      'weighed',
-      { grams: Math.round(reckoned.parcel!.total - short) },
-      at,
-    ),
-  );
-  if (seed.upTo === 'weighedShort') return;
-  const now = (await getOrder(open.db.read, row.number))!;
-  const ready = (await reckonParcel(open.db.read, now))!;
-  await sealOrder(open, now, ready, quoteAll(ready.parcel!)[0]!, at);
-  await handOver(open, row.number, daysAgo(Math.max(0, seed.placed - 1), 15));
 }

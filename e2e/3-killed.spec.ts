@@ -6,7 +6,7 @@ import { expect, test } from '@playwright/test';
 import { checkLedger, openDatabase } from '@/data';
 import { unpackArchive } from '@/engine/store/archive';
 import { writeMaster } from './fixtures';
-import { PACK, PICK_LINES, PREPARE, printOrder } from './support/errands';
+import { PACK, PREPARE, flatParts, parcelOf, printOrder } from './support/errands';
 import { seedStudio } from './support/seedStudio';
 import { StudioServer } from './support/studioServer';
 
@@ -41,8 +41,8 @@ const acknowledged = {
   steps: new Set<string>(),
 };
 
-/** Two counts of every line, weighed, sealed, shipped. */
-const STEPS_OF_ORDER = 2 * PICK_LINES.length + 3;
+/** Two counts of each of six parts, weighed, sealed, shipped. */
+const STEPS_OF_ORDER = 2 * 6 + 3;
 const acknowledgedSoFar = () => acknowledged.numbers.length + acknowledged.steps.size;
 const pause = (ms: number) =>
   new Promise<false>((done) => setTimeout(() => done(false), ms));
@@ -103,18 +103,21 @@ async function pack(): Promise<void> {
   const step = async (order: string, name: string, typed: Record<string, string>) => {
     const key = `${order} ${name} ${JSON.stringify(typed)}`;
     if (acknowledged.steps.has(key)) return true;
-    const answer = await call('pack', PACK, name, { order, ...typed });
+    const answer = await server.action(`/orders/${order}`, PACK, name, { order, ...typed });
     if (answer?.ok) acknowledged.steps.add(key);
     return answer !== null;
   };
   for (const order of seeded.orderNumbers) {
+    const { parcel, line } = await parcelOf(server, order);
+    const own = { parcel: String(parcel) };
+    const parts = await flatParts(server, line);
     for (const count of ['first', 'second'])
-      for (const line of PICK_LINES)
-        if (!(await step(order, 'tickLine', { line, count, on: 'yes' }))) return;
-    if (!(await step(order, 'weigh', { grams: '' }))) return;
-    const label = { carrier: 'Lantern Post', service: 'flat, tracked' };
-    if (!(await step(order, 'seal', label))) return;
-    if (!(await step(order, 'ship', {}))) return;
+      for (const part of parts)
+        if (!(await step(order, 'tickPart', { ...own, part, count, on: 'yes' }))) return;
+    if (!(await step(order, 'weigh', { ...own, grams: '' }))) return;
+    const label = { carrier: 'Lantern Post', service: 'flat, tracked', cost: '500' };
+    if (!(await step(order, 'seal', { ...own, ...label }))) return;
+    if (!(await step(order, 'ship', own))) return;
   }
 }
 
@@ -138,7 +141,7 @@ async function verify(): Promise<void> {
   );
   for (const hash of acknowledged.masters.keys()) expect(masters).toContain(hash);
   const states = await server.rows(
-    'SELECT o.number AS number, n.sealed AS sealed, n.shipped_at AS shipped FROM orders o JOIN order_now n ON n.order_id = o.id',
+    'SELECT o.number AS number, n.unsealed = 0 AS sealed, n.shipped_at AS shipped FROM orders o JOIN order_now n ON n.order_id = o.id',
   );
   for (const [order] of stepsNamed('seal'))
     expect(states.find((s) => s.number === order)?.sealed).toBe(1);
@@ -147,7 +150,7 @@ async function verify(): Promise<void> {
   const [ticks] = await server.rows(
     "SELECT count(*) AS n FROM order_event WHERE kind = 'tick'",
   );
-  expect(Number(ticks!.n)).toBeGreaterThanOrEqual(stepsNamed('tickLine').length);
+  expect(Number(ticks!.n)).toBeGreaterThanOrEqual(stepsNamed('tickPart').length);
   // Nothing half-made is visible: every file a fact names is there, whole.
   const named = await server.rows(
     'SELECT sha256 FROM file UNION SELECT sha256 FROM print_file UNION SELECT sha256 FROM document',
@@ -160,9 +163,17 @@ async function verify(): Promise<void> {
   expect(documents).toEqual([]);
   expect(
     await server.rows(
-      "SELECT order_id FROM order_event WHERE kind = 'labelled' GROUP BY order_id HAVING count(*) > 1",
+      'SELECT parcel_id FROM sealed_parcel GROUP BY parcel_id HAVING count(*) > 1',
     ),
   ).toEqual([]);
+  // No booking without its parcel, here or at the carrier.
+  const left =
+    'SELECT id FROM booking WHERE id NOT IN (SELECT booking_id FROM booking_event)';
+  expect(await server.rows(left)).toEqual([]);
+  const sealed = await server.rows('SELECT id FROM sealed_parcel');
+  expect(filesIn('carrier-books').filter((f) => f.endsWith('.json'))).toHaveLength(
+    sealed.length,
+  );
   // What stands now follows from the facts.
   expect(
     await server.rows(

@@ -4,11 +4,8 @@ import { expect } from '@playwright/test';
 import { plainRecipe } from '@/core/prepare';
 import type { StudioServer } from './studioServer';
 
-export const PACK = 'src/stations/pack/actions.ts';
+export const PACK = 'src/drawers/orders/bench/parcelActions.ts';
 export const PREPARE = 'src/stations/prepare/actions.ts';
-
-/** Lines of the pick list of a print sent flat. */
-export const PICK_LINES = ['print', 'wrap0', 'wrap1', 'wrap2', 'certificate', 'note'];
 
 /** What is sent to order a print file of a size. */
 export const printOrder = (workId: number, sizeKey: string, ppi = 300) => {
@@ -46,15 +43,47 @@ export async function printFile(server: StudioServer, sizeKey: string): Promise<
     .toBe(1);
 }
 
-/** Counts, weighs, seals and ships one order of work 1. */
+/** Counts, weighs, seals and ships the one parcel of an order of work 1, with one line sent flat. */
 export async function packOrder(server: StudioServer, order: string): Promise<void> {
-  const step = async (name: string, typed: Record<string, string> = {}) =>
-    expect(
-      await server.action('/works/1/pack', PACK, name, { order, ...typed }),
-    ).toMatchObject({ ok: true });
+  const { parcel, line } = await parcelOf(server, order);
+  const step = async (name: string, typed: Record<string, string> = {}) => {
+    const sent = { order, parcel: String(parcel), ...typed };
+    expect(await server.action(`/orders/${order}`, PACK, name, sent)).toMatchObject({
+      ok: true,
+    });
+  };
   for (const count of ['first', 'second'])
-    for (const line of PICK_LINES) await step('tickLine', { line, count, on: 'yes' });
+    for (const part of await flatParts(server, line))
+      await step('tickPart', { part, count, on: 'yes' });
   await step('weigh', { grams: '' });
-  await step('seal', { carrier: 'Lantern Post', service: 'flat, tracked' });
+  await step('seal', { carrier: 'Lantern Post', service: 'flat, tracked', cost: '500' });
   await step('ship');
+}
+
+/** Keys of the parts of one 30 x 40 cm print sent flat, out of the usual material. */
+export async function flatParts(server: StudioServer, line: number): Promise<string[]> {
+  const rows = await server.rows<{ kind: string; id: number }>(
+    "SELECT kind, id FROM material WHERE name LIKE '% 30.5 × 40.5 cm' OR name LIKE '% 30.6 × 40.6 cm' OR name LIKE '% 32 × 43 cm'",
+  );
+  const of = (kind: string) => rows.find((r) => r.kind === kind)!.id;
+  return [
+    `print:${line}`,
+    `sleeve:${line}:${of('sleeve')}`,
+    `board:${of('board')}`,
+    `mailer:${of('mailer')}`,
+    `certificate:${line}`,
+    'note',
+  ];
+}
+
+/** The first parcel of an order, and its first line. */
+export async function parcelOf(
+  server: StudioServer,
+  order: string,
+): Promise<{ parcel: number; line: number }> {
+  const [row] = await server.rows<{ parcel: number; line: number }>(
+    `SELECT p.id AS parcel, l.id AS line FROM orders o JOIN parcel p ON p.order_id = o.id
+     JOIN order_line l ON l.order_id = o.id WHERE o.number = '${order}'`,
+  );
+  return row!;
 }

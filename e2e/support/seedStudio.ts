@@ -2,7 +2,6 @@ import { plainLayout } from '@/core/size';
 import { gsm, minor, mm } from '@/core/units';
 import {
   addMaterial,
-  addOrder,
   addPaper,
   addSizeEvent,
   addWork,
@@ -11,7 +10,9 @@ import {
   moveStock,
   openDatabase,
 } from '@/data';
-import { USUAL_STOCK } from '@/stations/pack/usualStock';
+import { USUAL_STOCK } from '@/core/pack';
+import { usualName } from '@/drawers/materials/words';
+import { impressionLine, orderOf } from './orders';
 
 const at = '2026-11-02T10:00:00.000Z';
 const SIZE = 'metricFrames-30x40';
@@ -32,6 +33,7 @@ export async function seedStudio(
       width: mm(300),
       height: mm(400),
       price: minor(90_000),
+      currency: 'EUR',
       createdAt: at,
     });
     const paperId = await addPaper(tx, {
@@ -44,14 +46,16 @@ export async function seedStudio(
       sheetWidth: mm(594),
       sheetHeight: mm(841),
       price: minor(900),
+      currency: 'EUR',
       reorderPoint: 5,
       printerSetting: '',
       permanence: '',
       note: '',
       createdAt: at,
     });
-    for (const material of USUAL_STOCK) {
-      const ref = await addMaterial(tx, material);
+    for (const piece of USUAL_STOCK) {
+      const shelf = { name: usualName(piece), cost: minor(0), reorderPoint: 0 };
+      const ref = await addMaterial(tx, { ...piece, ...shelf, currency: 'EUR' }, at);
       await moveStock(tx, { of: 'material', ref, pieces: 100, reason: 'first stock', at });
     }
     await addSizeEvent(tx, {
@@ -73,24 +77,9 @@ export async function seedStudio(
       await assignNumber(tx, { editionId, series: 'number', sizeKey: SIZE, at });
     const orderNumbers: string[] = [];
     for (let i = 1; i <= orders; i += 1) {
-      const row = await addOrder(tx, {
-        customer: {
-          name: `Reader ${i}`,
-          street: `${i} Capstan Row`,
-          town: '2180 Merrow Hythe',
-          country: 'Westmark',
-        },
-        workId: work.id,
-        sizeKey: SIZE,
-        paperId,
-        editionId,
-        series: 'number',
-        impression: i,
-        channel: 'own site',
-        price: minor(8000),
-        placedAt: at,
-        dueOn: '2026-11-05',
-      });
+      const of = { workId: work.id, sizeKey: SIZE, paperId, editionId, impression: i };
+      const reader = { at, name: `Reader ${i}`, street: `${i} Capstan Row` };
+      const row = await orderOf(tx, impressionLine(of), reader);
       orderNumbers.push(row.number);
     }
     return { workId: work.id, editionId, orderNumbers };

@@ -114,10 +114,10 @@ export class StudioServer {
   }
 
   /** Reads the database beside the server. */
-  async rows(sql: string): Promise<Row[]> {
+  async rows<T = Row>(sql: string): Promise<T[]> {
     const client = createClient({ url: `file:${join(this.home, 'studio.db')}` });
     try {
-      return (await client.execute(sql)).rows;
+      return (await client.execute(sql)).rows as unknown as T[];
     } finally {
       client.close();
     }

@@ -2,13 +2,17 @@ import { daysUntil, promisedDay } from './order';
 import fc from 'fast-check';
 import { adviseSize, adviseTags, sampledPpi } from './capture';
 import { planMat } from './finish';
+import { daysUntil, promisedDay, shareOut } from './order';
 import {
+  NOTHING,
   PACK_RULES,
   billableWeight,
   checkScales,
   choosePacking,
   liesInside,
-  parcelWeight,
+  parcelOf,
+  splitParcels,
+  takenFrom,
 } from './pack';
 import type { PackingMaterial } from './pack';
 import { printPlan } from './prepare';
@@ -245,31 +249,41 @@ describe('a parcel', () => {
       stock: 3,
     });
   const print = fc.record({
+    copies: fc.integer({ min: 1, max: 3 }),
     width: fc.integer({ min: 100, max: 1100 }).map((n) => mm(n)),
     height: fc.integer({ min: 100, max: 1100 }).map((n) => mm(n)),
     weight: fc.integer({ min: 150, max: 400 }).map(gsm),
     thickness: fc.constant(mm(0.5)),
+    certificate: fc.boolean(),
   });
+  const prints = fc
+    .array(print, { minLength: 1, maxLength: 4 })
+    .map((all) => all.map((p, i) => ({ ...p, line: i + 1 })));
+  const contents = prints.map((all) => ({ ...NOTHING, prints: all }));
 
-  it('takes the print inside each part, weighs the sum of them, and is found right by the scales', () =>
+  it('takes each print inside each part, weighs the sum of them, and is found right by the scales', () =>
     fc.assert(
-      fc.property(print, (p) => {
-        const packing = choosePacking(p, stock, PACK_RULES);
-        if (packing.way === 'none') return;
-        if (packing.way === 'flat') {
-          expect(liesInside(p, packing.sleeve, 0)).toBe(true);
-          expect(liesInside(p, packing.board, 2 * PACK_RULES.boardMargin)).toBe(true);
-          expect(liesInside(packing.board, packing.mailer, PACK_RULES.mailerPlay)).toBe(
-            true,
-          );
-          expect(packing.spare).toBeGreaterThanOrEqual(PACK_RULES.mailerPlay - 1e-9);
-        } else {
-          expect(packing.tube.length).toBeGreaterThan(Math.min(p.width, p.height));
-          expect(packing.tube.diameter).toBeGreaterThanOrEqual(
-            p.weight > PACK_RULES.thinTubeUpTo ? 75 : 50,
-          );
+      fc.property(contents, (c) => {
+        const { packing } = choosePacking(c, stock, PACK_RULES);
+        if (!packing) return;
+        for (const p of c.prints) {
+          if (packing.way === 'flat') {
+            const { board, mailer, sleeves } = packing;
+            const own = sleeves.find((s) => s.line === p.line)!;
+            expect(own.copies).toBe(p.copies);
+            expect(liesInside(p, own.sleeve, 0)).toBe(true);
+            expect(liesInside(p, board!, 2 * PACK_RULES.boardMargin)).toBe(true);
+            expect(liesInside(board!, mailer, PACK_RULES.mailerPlay)).toBe(true);
+            expect(packing.spare).toBeGreaterThanOrEqual(PACK_RULES.mailerPlay - 1e-9);
+          } else {
+            expect(packing.tube.length).toBeGreaterThan(Math.min(p.width, p.height));
+            expect(packing.tube.diameter).toBeGreaterThanOrEqual(
+              p.weight > PACK_RULES.thinTubeUpTo ? 75 : 50,
+            );
+          }
         }
-        const parcel = parcelWeight(p, packing);
+        const parcel = parcelOf(c, packing);
+        expect(new Set(parcel.parts.map((p) => p.key)).size).toBe(parcel.parts.length);
         expect(parcel.parts.reduce((t, x) => t + x.mass, 0)).toBeCloseTo(parcel.total, 6);
         expect(billableWeight(parcel, PACK_RULES.volumeDivisor)).toBeGreaterThanOrEqual(
           parcel.total,
@@ -279,8 +293,46 @@ describe('a parcel', () => {
         const [heaviest] = [...parcel.parts].sort((a, b) => b.mass - a.mass);
         const short = checkScales(parcel, grams(parcel.total - heaviest!.mass), PACK_RULES);
         expect(short.agrees).toBe(heaviest!.mass <= PACK_RULES.scaleTolerance);
-        if (!short.agrees) expect(short.suspects).toContain(heaviest!.part);
+        if (!short.agrees) expect(short.suspects).toContainEqual(heaviest);
+        // No more is taken from the shelf than lies on it.
+        for (const { id, pieces } of takenFrom(packing))
+          expect(pieces).toBeLessThanOrEqual(stock.find((m) => m.id === id)!.stock);
       }),
+    ));
+
+  it('an order is split so that each line lies in one parcel, and each parcel can be packed or lacks only material', () =>
+    fc.assert(
+      fc.property(prints, (all) => {
+        const split = splitParcels(all, [], stock, PACK_RULES);
+        expect(split.flat().sort((a, b) => a - b)).toEqual(all.map((p) => p.line));
+        for (const lines of split) {
+          const own = all.filter((p) => lines.includes(p.line));
+          const chosen = choosePacking({ ...NOTHING, prints: own }, stock, PACK_RULES);
+          if (chosen.packing || own.length === 1) continue;
+          // More than one lie together only where nothing forbids it.
+          const parts = ['tooMany', 'tooThick', 'goodsDoNotRoll'];
+          const ways = Object.values(chosen.lacking);
+          expect(ways.some((l) => !l.some((x) => parts.includes(x)))).toBe(true);
+        }
+      }),
+    ));
+
+  it('an amount is shared out to the last unit, each part within one of its exact share', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1e6 }),
+        fc.array(fc.integer({ min: 0, max: 1e6 }), { minLength: 1, maxLength: 8 }),
+        (amount, weights) => {
+          const shares = shareOut(amount, weights);
+          const total = weights.reduce((a, b) => a + b, 0);
+          expect(shares.reduce((a, b) => a + b, 0)).toBe(amount);
+          shares.forEach((s, i) => {
+            const exact =
+              total === 0 ? amount / weights.length : (amount * weights[i]!) / total;
+            expect(Math.abs(s - exact)).toBeLessThan(1);
+          });
+        },
+      ),
     ));
 
   it('leaves on a working day, as many of them after as promised', () =>

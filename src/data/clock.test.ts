@@ -1,5 +1,6 @@
 import { inProcess, SIZE } from '../../e2e/support/inProcess';
 import type { InProcess } from '../../e2e/support/inProcess';
+import { startPrice } from '@/core/price';
 import { minor } from '@/core/units';
 import { loadTable } from '@/drawers/table/view';
 import {
@@ -32,7 +33,14 @@ const price = (at: string, gross: number) =>
       workId: 1,
       sizeKey: SIZE,
       channel: 'own site',
-      input: {},
+      values: startPrice({
+        currency: 'EUR',
+        paper: null,
+        capture: null,
+        proofs: null,
+        editionSize: null,
+      }),
+      currency: 'EUR',
       cost: minor(0),
       fees: minor(0),
       price: minor(gross),

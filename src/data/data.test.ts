@@ -4,24 +4,31 @@ import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import type { Declaration } from '@/core/edition';
 import { gsm, minor, mm } from '@/core/units';
+import { impressionLine, orderOf } from '../../e2e/support/orders';
 import {
   ALL,
-  addOrder,
-  addOrderEvent,
+  addBooking,
   addPaper,
   addWork,
   assignNumber,
   checkLedger,
+  customerCount,
+  customersPage,
   declareEdition,
   getEdition,
   getOrder,
+  heldBy,
+  mergeCustomers,
   papersPage,
   moveStock,
   openDatabase,
   readLog,
   readSettings,
   saveSettings,
-  shipOrder,
+  removeOrderLine,
+  returnImpression,
+  sealParcel,
+  shipParcel,
   spoilImpression,
 } from '.';
 import type { OpenDatabase, Writing, Refused } from '.';
@@ -48,6 +55,7 @@ beforeEach(async () => {
         width: mm(300),
         height: mm(400),
         price: minor(90000),
+        currency: 'EUR',
         createdAt: at,
       }),
     )
@@ -63,6 +71,7 @@ beforeEach(async () => {
       sheetWidth: mm(500),
       sheetHeight: mm(700),
       price: minor(500),
+      currency: 'EUR',
       reorderPoint: 5,
       printerSetting: 'matte thick',
       permanence: '',
@@ -81,19 +90,12 @@ afterEach(async () => {
 
 const number = (tx: Writing) =>
   assignNumber(tx, { editionId, series: 'number', sizeKey: 'isoA-A3', at });
-const order = (impression: number) => ({
-  customer: { name: 'T. Venn', street: '1 Lane', town: 'Merrow', country: 'Nowhere' },
-  workId,
-  sizeKey: 'isoA-A3',
-  paperId,
-  editionId,
-  series: 'number' as const,
-  impression,
-  channel: 'own site',
-  price: minor(12000),
-  placedAt: at,
-  dueOn: '2026-03-05',
-});
+const take = (tx: Writing, impression: number) =>
+  orderOf(
+    tx,
+    impressionLine({ workId, sizeKey: 'isoA-A3', paperId, editionId, impression }),
+    { at },
+  );
 
 it('gives each number once, also to many at the same time', async () => {
   const results = await Promise.allSettled(
@@ -163,34 +165,119 @@ it('names the first entry that was tampered with behind its back', async () => {
   expect(await checkLedger(db.read)).toEqual({ sound: false, brokenAt: 2, why: 'changed' });
 });
 
+/** Seals the one parcel of an order as if all of it had been counted and weighed. */
+async function seal(tx: Writing, number: string): Promise<void> {
+  const order = (await getOrder(tx, number))!;
+  const [parcel] = order.parcels;
+  const booking = await addBooking(tx, {
+    parcelId: parcel!.id,
+    carrier: 'C',
+    service: 'S',
+    reference: `${number}-1`,
+    at,
+  });
+  await sealParcel(tx, order, parcel!, {
+    carrier: 'C',
+    service: 'S',
+    tracking: 'T1',
+    cost: minor(610),
+    currency: 'EUR',
+    weighed: null,
+    contents: {
+      way: 'flat',
+      notFlat: [],
+      spare: null,
+      parts: null,
+      total: null,
+      outside: null,
+      tolerance: null,
+      lines: [],
+      to: order.to,
+      quotes: [],
+      note: '',
+    },
+    sales: [],
+    documents: [],
+    used: [],
+    bookingId: booking.id,
+    at,
+  });
+}
+
+const ship = (number: string) =>
+  db.write(async (tx) => {
+    const order = (await getOrder(tx, number))!;
+    await shipParcel(tx, order, order.parcels[0]!, at);
+  });
+
 it('takes an order, reserves the number, and sells it when it ships', async () => {
   await db.write(number);
-  const row = await db.write((tx) => addOrder(tx, order(1)));
-  await expect(db.write((tx) => addOrder(tx, order(1)))).rejects.toThrow('notFree');
-  await expect(db.write((tx) => shipOrder(tx, row.number, at))).rejects.toThrow('noLabel');
-  const label = { carrier: 'C', service: 'S', tracking: 'T1', cost: 610 };
-  await db.write((tx) => addOrderEvent(tx, row, 'labelled', label, at));
-  await db.write((tx) => shipOrder(tx, row.number, at));
-  await expect(db.write((tx) => shipOrder(tx, row.number, at))).rejects.toThrow(
-    'alreadyShipped',
-  );
+  const row = await db.write((tx) => take(tx, 1));
+  await expect(db.write((tx) => take(tx, 1))).rejects.toThrow('notFree');
+  await expect(ship(row.number)).rejects.toThrow('noLabel');
+  await db.write((tx) => seal(tx, row.number));
+  expect((await getOrder(db.read, row.number))!.state).toBe('sealed');
+  await ship(row.number);
+  await expect(ship(row.number)).rejects.toThrow('alreadyShipped');
   expect((await getEdition(db.read, editionId))?.impressions[0]).toMatchObject({
     state: 'sold',
     order: row.number,
   });
-  const story = await readLog(db.read, { editionId, series: 'number', impression: 1 }, 20);
+  const story = await readLog(db.read, { orderId: row.id }, 20);
   expect(story.map((l) => l.what).sort()).toEqual([
-    'edition.assigned',
     'edition.ordered',
     'edition.shipped',
-    'order.labelled',
+    'order.line',
+    'order.sealed',
     'order.shipped',
     'order.taken',
   ]);
 });
 
+it('a line taken out gives its number back; one that came back is free, or is not', async () => {
+  for (let i = 0; i < 3; i += 1) await db.write(number);
+  const row = await db.write((tx) => take(tx, 1));
+  const state = async (n: number) =>
+    (await getEdition(db.read, editionId))!.impressions.find((i) => i.number === n)!.state;
+  await db.write(async (tx) => {
+    const order = (await getOrder(tx, row.number))!;
+    await removeOrderLine(tx, order, order.lines[0]!, at);
+  });
+  expect(await state(1)).toBe('numbered');
+  const again = await db.write((tx) => take(tx, 1));
+  await db.write((tx) => seal(tx, again.number));
+  await ship(again.number);
+  await db.write(async (tx) => {
+    const order = (await getOrder(tx, again.number))!;
+    await returnImpression(tx, heldBy(order.lines[0]!, order, at)!, 'damaged');
+  });
+  expect(await state(1)).toBe('damaged');
+  await expect(db.write((tx) => take(tx, 1))).rejects.toThrow('notFree');
+  expect(await checkLedger(db.read)).toMatchObject({ sound: true });
+});
+
+it('a customer is found again, never inserted twice, and merged by hand', async () => {
+  for (let i = 0; i < 3; i += 1) await db.write(number);
+  const line = (impression: number) =>
+    impressionLine({ workId, sizeKey: 'isoA-A3', paperId, editionId, impression });
+  const named = (impression: number, name: string, street = '3 Weir Lane') =>
+    db.write((tx) => orderOf(tx, line(impression), { at, name, street }));
+  await named(1, 'Orla Brandt');
+  await named(2, 'ORLA  Brändt');
+  expect(await customerCount(db.read)).toBe(1);
+  const other = await named(3, 'Orla Brandt', '9 Kiln Lane');
+  expect(await customerCount(db.read)).toBe(2);
+  await db.write((tx) => mergeCustomers(tx, { from: 2, into: 1, at }));
+  expect(await customerCount(db.read)).toBe(1);
+  expect((await getOrder(db.read, other.number))!.customer.id).toBe(1);
+  expect((await customersPage(db.read, ALL)).rows).toMatchObject([{ id: 1, orders: 3 }]);
+  await expect(
+    db.write((tx) => mergeCustomers(tx, { from: 2, into: 1, at })),
+  ).rejects.toThrow('sameCustomer');
+});
+
 it('a refused write leaves nothing behind', async () => {
-  await expect(db.write((tx) => addOrder(tx, order(2)))).rejects.toThrow('neverNumbered');
+  await expect(db.write((tx) => take(tx, 2))).rejects.toThrow('neverNumbered');
   expect(await getOrder(db.read, '0401')).toBeUndefined();
   expect(await db.read.query.customers.findMany()).toEqual([]);
 });

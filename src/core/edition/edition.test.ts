@@ -1,12 +1,17 @@
 import { createHash } from 'node:crypto';
 import fc from 'fast-check';
 import {
+  LAID_OUT,
   assign,
+  countSheets,
   declare,
   impressionLabel,
   impressionsOf,
+  laidSheets,
   link,
   reserve,
+  reservedBy,
+  soldBy,
   spoil,
   verifyChain,
 } from '.';
@@ -161,4 +166,74 @@ it('labels as pencilled', () => {
   expect(impressionLabel(of30, 'number', 7)).toBe('7/30');
   expect(impressionLabel(of30, 'ap', 2)).toBe('AP 2/3');
   expect(impressionLabel({ ...of30, kind: 'open' }, 'number', 7)).toBe('7');
+});
+
+describe('an edition is counted', () => {
+  const of = (size: number): Declaration => ({ ...of30, size });
+  const given = (n: number) =>
+    Array.from({ length: n }, (_, i) => fact({ number: i + 1, payload: { sizeKey: 'a' } }));
+
+  it('numbers that are ordered or sold are not to give any more, proofs do not count', () => {
+    const facts = [
+      ...given(12),
+      fact({ kind: 'spoiled', number: 3 }),
+      ...[4, 5].map((number) => fact({ kind: 'ordered', number, payload: { order: '1' } })),
+      fact({ kind: 'shipped', number: 4, payload: { order: '1' } }),
+      fact({ series: 'ap', number: 1 }),
+    ];
+    const count = countSheets(of(200), impressionsOf(facts));
+    expect(count.toGive).toBe(200 - 11);
+    expect(count.numbers).toMatchObject({ numbered: 9, ordered: 1, sold: 1, spoiled: 1 });
+    expect(count.artistsProofs.numbered).toBe(1);
+    expect(count.proofsToGive).toBe(2);
+  });
+
+  it('agrees with what is laid out, for a short edition as for a long one', () => {
+    for (const size of [30, LAID_OUT, LAID_OUT + 1, 400]) {
+      const impressions = impressionsOf([
+        ...given(20),
+        fact({ kind: 'spoiled', number: 7 }),
+      ]);
+      const sheets = laidSheets(of(size), impressions).filter((s) => s.series === 'number');
+      const free = sheets.filter((s) => s.state === 'free' || s.state === 'spoiled');
+      const { toGive } = countSheets(of(size), impressions);
+      if (size <= LAID_OUT) expect(free).toHaveLength(toGive!);
+      else expect(sheets).toHaveLength(26);
+      expect(toGive).toBe(size - 19);
+    }
+  });
+});
+
+describe('an order changes what becomes of an impression', () => {
+  const story = (...kinds: [LedgerFact['kind'], LedgerFact['payload']?][]) =>
+    impressionsOf([
+      fact({ payload: { printing: 1, sizeKey: 'isoA-A3' } }),
+      ...kinds.map(([kind, payload = { order: '0401' }]) => fact({ kind, payload })),
+    ])[0]!;
+
+  it('released, it is free again; only by the order that holds it', () => {
+    const ordered = story(['ordered']);
+    expect(reservedBy(ordered, '0401').allowed).toBe(true);
+    expect(reservedBy(ordered, '0402').allowed).toBe(false);
+    const free = story(['ordered'], ['released']);
+    expect(free).toMatchObject({ state: 'numbered', order: null, sizeKey: 'isoA-A3' });
+    expect(reserve(free).allowed).toBe(true);
+  });
+
+  it('back whole it is free, back damaged it is not; lost it is never printed again', () => {
+    const sold = story(['ordered'], ['shipped']);
+    expect(soldBy(sold, '0401').allowed).toBe(true);
+    expect(soldBy(sold, '0400').allowed).toBe(false);
+    const gone: [LedgerFact['kind'], LedgerFact['payload']?][] = [['ordered'], ['shipped']];
+    const whole = story(...gone, ['returned', { order: '0401', condition: 'whole' }]);
+    expect(whole.state).toBe('numbered');
+    const damaged = story(...gone, ['returned', { order: '0401', condition: 'damaged' }]);
+    expect(damaged.state).toBe('damaged');
+    expect(reserve(damaged).allowed).toBe(false);
+    expect(spoil(damaged).allowed).toBe(true);
+    const lost = story(...gone, ['lost']);
+    expect(spoil(lost)).toMatchObject({ refusal: 'alreadySold' });
+    expect(assign(of30, [lost], 'number', 1)).toMatchObject({ refusal: 'numberTaken' });
+    expect(assign(of30, [lost], 'number')).toMatchObject({ value: 2 });
+  });
 });

@@ -1,6 +1,18 @@
 import fc from 'fast-check';
 import { minor } from '../units';
-import { breakEven, costOfImpression, priceForMargin, saleAt } from '.';
+import {
+  CHANNELS,
+  breakEven,
+  costOfImpression,
+  lineSale,
+  priceForMargin,
+  reckonPrice,
+  saleAt,
+  startPrice,
+  thirdOfOriginal,
+  usualFees,
+} from '.';
+import type { KeptPrice } from '.';
 
 const input = {
   printing: minor(1800),
@@ -51,4 +63,87 @@ it('counts the sales that pay for a batch', () => {
     breakEven(minor(10000), minor(2000), { commission: 0.5, payment: 0, fixed: minor(0) }),
   ).toBe(10);
   expect(breakEven(minor(10000), minor(40), fees)).toBeNull();
+});
+
+describe('what a line of an order leaves follows its own channel', () => {
+  const kept = (over: Partial<KeptPrice>): KeptPrice => ({
+    channel: 'own site',
+    currency: 'EUR',
+    cost: minor(3000),
+    fees: { commission: 0, payment: 0.029, fixed: minor(30) },
+    ...over,
+  });
+  const gallery = { commission: 0.35, payment: 0, fixed: minor(0) };
+  const line = { price: minor(10_000), currency: 'EUR', copies: 1, channel: 'gallery' };
+
+  it('the fees of the newest price kept for it, the cost of the newest of any', () => {
+    const prices = [
+      kept({ channel: 'gallery', fees: gallery }),
+      kept({ cost: minor(3200) }),
+    ];
+    expect(lineSale(line, prices)).toEqual({ cost: 3200, fees: 3500, basis: 'kept' });
+    expect(lineSale({ ...line, channel: 'own site' }, prices)).toEqual({
+      cost: 3200,
+      fees: 320,
+      basis: 'kept',
+    });
+  });
+
+  it('its usual fees where no price was kept for it, and says so', () => {
+    expect(lineSale(line, [kept({})])).toEqual({ cost: 3000, fees: 4000, basis: 'usual' });
+  });
+
+  it('nothing is reckoned across currencies, nor for a channel nobody knows', () => {
+    expect(lineSale({ ...line, currency: 'JPY' }, [kept({})])).toMatchObject({
+      cost: null,
+      basis: 'usual',
+    });
+    expect(lineSale({ ...line, channel: 'the moon' }, [])).toEqual({
+      cost: null,
+      fees: null,
+      basis: 'unknown',
+    });
+  });
+
+  it('copies cost each their own', () => {
+    expect(lineSale({ ...line, copies: 3 }, [kept({})]).cost).toBe(9000);
+  });
+});
+
+it('usual fees are in the currency asked for', () => {
+  expect(usualFees('own site', 'EUR')).toMatchObject({ fixed: 30 });
+  expect(usualFees('own site', 'KWD')).toMatchObject({ fixed: 300 });
+  expect(CHANNELS.every((c) => usualFees(c.id, 'JPY')!.fixed <= 1)).toBe(true);
+  expect(usualFees('the moon', 'EUR')).toBeNull();
+});
+
+it('a price starts with what is known, and never with nothing where it is', () => {
+  const known = {
+    currency: 'EUR',
+    paper: minor(640),
+    capture: minor(4500),
+    proofs: minor(1800),
+    editionSize: 30,
+  };
+  expect(startPrice(known)).toMatchObject({
+    paper: 640,
+    capture: 4500,
+    proofs: 1800,
+    expectedImpressions: 30,
+    packing: 450,
+  });
+  const blank = {
+    currency: 'JPY',
+    paper: null,
+    capture: null,
+    proofs: null,
+    editionSize: null,
+  };
+  expect(startPrice(blank)).toMatchObject({
+    paper: 0,
+    packing: 5,
+    expectedImpressions: 10,
+  });
+  expect(reckonPrice(startPrice(known)).sale).not.toBeNull();
+  expect(thirdOfOriginal(minor(90_000))).toBe(30_000);
 });

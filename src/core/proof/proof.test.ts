@@ -29,7 +29,20 @@ it('holds the latest approved round as the reference', () => {
   const older = round({});
   const newer = round({ id: 2, paperId: 2, backAt: '2026-04-01' });
   const failed = round({ id: 3, backAt: '2026-05-01', verdict: 'changeAndRepeat' });
-  expect(referenceProof([newer, failed, older], 'isoA-A3')).toBe(newer);
-  expect(referenceProof([newer, failed, older], 'isoA-A3', 1)).toBe(older);
-  expect(referenceProof([failed], 'isoA-A3')).toBeUndefined();
+  expect(referenceProof([newer, failed, older], { sizeKey: 'isoA-A3' })).toBe(newer);
+  expect(referenceProof([newer, failed, older], { sizeKey: 'isoA-A3', paperId: 1 })).toBe(
+    older,
+  );
+  expect(referenceProof([failed], { sizeKey: 'isoA-A3' })).toBeUndefined();
+});
+
+it('is the one approved last, not the one that stands last in the list', () => {
+  const judgedLater = round({ id: 1, backAt: '2026-04-02' });
+  const sentLater = round({ id: 2, round: 2, backAt: '2026-04-01' });
+  const rule = { sizeKey: 'isoA-A3' };
+  expect(referenceProof([judgedLater, sentLater], rule)).toBe(judgedLater);
+  // Of one day the later round counts, whatever the order of the list.
+  const sameDay = round({ id: 3, backAt: '2026-04-02' });
+  expect(referenceProof([sameDay, judgedLater], rule)).toBe(sameDay);
+  expect(referenceProof([judgedLater, sameDay], rule)).toBe(sameDay);
 });

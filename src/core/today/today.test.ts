@@ -6,6 +6,8 @@ const none: TodayFacts = {
   orders: [],
   proofsOut: [],
   papers: [],
+  materials: [],
+  voided: [],
   editions: [],
   untagged: [],
   noMaster: [],
@@ -15,7 +17,8 @@ const none: TodayFacts = {
   now: '2026-11-23T12:00:00Z',
 };
 const order = (number: string, due: string) => ({
-  ...work,
+  what: 'Salt Pans',
+  more: 0,
   number,
   customer: 'T. Venn',
   due,
@@ -51,7 +54,7 @@ it('puts the late before the due before the low before what can wait', () => {
     ['waiting', 'proof'],
     ['waiting', 'order'],
   ]);
-  expect(lines[0]).toMatchObject({ order: '1', days: -3 });
+  expect(lines[0]).toMatchObject({ order: '1', ordered: 'Salt Pans', days: -3 });
   expect(lines.at(-2)).toMatchObject({ what: 'proof', days: 5 });
 });
 
@@ -124,4 +127,27 @@ describe('papers', () => {
     expect(of({ sheets: 0 })).toHaveLength(1);
     expect(of({ sheets: 0, discontinuedAt: '2026-10-01' })).toEqual([]);
   });
+});
+
+it('low packing material and a booking without its parcel are said', () => {
+  const lines = todayLines(
+    {
+      ...none,
+      materials: [{ id: 4, name: 'tube 5 × 46 cm', pieces: 2, reorderPoint: 8 }],
+      voided: [{ order: '0412', carrier: 'Lantern Post' }],
+    },
+    '2026-11-23',
+    TODAY_RULES,
+  );
+  expect(lines).toEqual([
+    { what: 'voided', urgency: 'due', order: '0412', carrier: 'Lantern Post' },
+    {
+      what: 'material',
+      urgency: 'low',
+      materialId: 4,
+      material: 'tube 5 × 46 cm',
+      pieces: 2,
+      reorderPoint: 8,
+    },
+  ]);
 });

@@ -5,7 +5,7 @@ import { gsm, minor, mm } from '@/core/units';
 import { openDatabase } from '../database';
 import type { OpenDatabase } from '../database';
 import { ALL, PAGE_LINES } from '../page';
-import { addPaper, moveStock, paperMovements, paperNamed } from './papers';
+import { addPaper, moveStock, lastMovements, paperNamed } from './papers';
 import { editRow } from '../running/undo';
 import {
   paperCounts,
@@ -38,6 +38,7 @@ beforeAll(async () => {
         sheetWidth: mm(300 + n),
         sheetHeight: mm(400),
         price: minor(100 * ((n * 13) % 50)),
+        currency: 'EUR',
         reorderPoint: reorderAt(n),
         printerSetting: '',
         permanence: '',
@@ -127,9 +128,9 @@ it('knows one paper by its number or its name', async () => {
 });
 
 it('tells its last movements, oldest first', async () => {
-  const [last] = await paperMovements(db.read, 7, 1);
+  const [last] = await lastMovements(db.read, 7, 1);
   expect(last).toMatchObject({ pieces: -1 });
-  expect((await paperMovements(db.read, 7, 9)).map((m) => m.pieces)).toEqual([
+  expect((await lastMovements(db.read, 7, 9)).map((m) => m.pieces)).toEqual([
     sheetsOf(7) + 1,
     -1,
   ]);

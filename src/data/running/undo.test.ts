@@ -33,6 +33,7 @@ beforeEach(async () => {
         width: mm(300),
         height: mm(400),
         price: minor(90_000),
+        currency: 'EUR',
         createdAt: at,
       }),
     )
@@ -165,6 +166,7 @@ it('edits a paper without touching its stock', async () => {
       sheetWidth: mm(594),
       sheetHeight: mm(841),
       price: minor(900),
+      currency: 'EUR',
       reorderPoint: 5,
       printerSetting: '',
       permanence: '',

@@ -1,0 +1,106 @@
+import {
+  customerKey,
+  daysUntil,
+  lineFault,
+  promisedDay,
+  readExtras,
+  refusesCancel,
+  refusesChange,
+  refusesLineChange,
+  refusesReturn,
+  shareOut,
+  stateAfterReturn,
+} from '.';
+import type { LineFacts, LineStands } from '.';
+
+it('promises working days', () => {
+  expect(promisedDay('2026-11-20', 3)).toBe('2026-11-25');
+  expect(daysUntil('2026-11-25', '2026-11-23T18:00:00Z')).toBe(2);
+});
+
+describe('a line is held against what the studio knows', () => {
+  const facts: LineFacts = {
+    kind: 'impression',
+    quantity: 1,
+    name: '',
+    work: true,
+    paper: true,
+    sizeAsked: null,
+    sizePrinted: 'isoA-A3',
+    offered: true,
+    edition: 'limited',
+  };
+  it.each<[Partial<LineFacts>, string | null]>([
+    [{}, null],
+    [{ sizeAsked: 'isoA-A3' }, null],
+    [{ sizeAsked: 'isoA-A0' }, 'otherSize'],
+    [{ sizePrinted: null }, 'notNumbered'],
+    [{ work: false }, 'noWork'],
+    [{ paper: false }, 'noPaper'],
+    [{ quantity: 2 }, 'noQuantity'],
+    [{ kind: 'openPrint', sizePrinted: null, edition: null, quantity: 3 }, null],
+    [{ kind: 'openPrint', edition: 'open' }, null],
+    [{ kind: 'openPrint', edition: 'limited' }, 'limited'],
+    [{ kind: 'openPrint', edition: null, offered: false }, 'notOffered'],
+    [{ kind: 'goods', name: 'cards', work: false, paper: false }, null],
+    [{ kind: 'goods', name: '  ' }, 'noName'],
+    [{ kind: 'goods', name: 'cards', quantity: 0 }, 'noQuantity'],
+  ])('%j: %s', (over, fault) => {
+    expect(lineFault({ ...facts, ...over })).toBe(fault);
+  });
+});
+
+describe('what can still be changed', () => {
+  const open: LineStands = { state: 'open', sealed: false, shipped: false };
+  it('an open or sealed order changes, a gone or cancelled one does not', () => {
+    expect(['open', 'sealed'].map((s) => refusesChange(s as never))).toEqual([null, null]);
+    expect(refusesChange('shipped')).toBe('shipped');
+    expect(refusesChange('cancelled')).toBe('cancelled');
+  });
+  it('a sealed line stays as it was sealed', () => {
+    expect(refusesLineChange('open', open)).toBeNull();
+    expect(refusesLineChange('open', { ...open, sealed: true })).toBe('sealedLine');
+    expect(refusesLineChange('open', { ...open, state: 'removed' })).toBe('lineGone');
+  });
+  it('what has left is never cancelled', () => {
+    expect(refusesCancel('open', [open, { ...open, sealed: true }])).toBeNull();
+    expect(refusesCancel('open', [open, { ...open, shipped: true }])).toBe('shipped');
+  });
+  it('only what has left comes back, once, and not for more than it cost', () => {
+    const gone: LineStands = { state: 'shipped', sealed: true, shipped: true };
+    expect(refusesReturn(gone, 9000, 9000)).toBeNull();
+    expect(refusesReturn(gone, 9000, 9001)).toBe('refundTooMuch');
+    expect(refusesReturn(open, 9000, 0)).toBe('notShipped');
+    expect(refusesReturn({ ...gone, state: 'damaged' }, 9000, 0)).toBe('backAlready');
+    expect((['whole', 'damaged', 'lost'] as const).map(stateAfterReturn)).toEqual([
+      'returned',
+      'damaged',
+      'lost',
+    ]);
+  });
+});
+
+it('a customer is one by name and address, however they are written', () => {
+  const key = (name: string, street = '3 Weir Lane') =>
+    customerKey({ name, street, town: 'Hythe', country: 'Westmark' });
+  expect(key('ORLA  Brandt')).toBe(key('Orla Brandt'));
+  expect(key('Édouard Tillet', '3, Weir Lane.')).toBe(key('edouard tillet'));
+  expect(key('Orla Brandt', '4 Weir Lane')).not.toBe(key('Orla Brandt'));
+  // A bar within a name moves nothing from one part into another.
+  expect(key('Orla|3 Weir Lane', '')).not.toBe(key('Orla'));
+});
+
+it('shares an amount out to the last cent', () => {
+  expect(shareOut(100, [1, 1, 1])).toEqual([34, 33, 33]);
+  expect(shareOut(500, [8000, 2000])).toEqual([400, 100]);
+  expect(shareOut(5, [0, 0])).toEqual([3, 2]);
+  expect(shareOut(5, [])).toEqual([]);
+});
+
+it('reads what is put in as well, with its weight where that is said', () => {
+  expect(readExtras('postcard 6 g, ribbon; test strip 2.5 g,')).toEqual([
+    { name: 'postcard', mass: 6 },
+    { name: 'ribbon', mass: 0 },
+    { name: 'test strip', mass: 2.5 },
+  ]);
+});
