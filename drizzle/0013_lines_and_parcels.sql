@@ -342,6 +342,8 @@ CREATE INDEX `order_now_state` ON `order_now` (`state`,`due_on`);
 --> statement-breakpoint
 CREATE INDEX `order_now_price` ON `order_now` (`price_minor`);
 --> statement-breakpoint
+CREATE INDEX `order_now_waiting` ON `order_now` (`due_on`) WHERE state IN ('open', 'sealed');
+--> statement-breakpoint
 ALTER TABLE `document` ADD `parcel_id` integer REFERENCES parcel(id);
 --> statement-breakpoint
 ALTER TABLE `document` ADD `line_id` integer REFERENCES order_line(id);

@@ -62,6 +62,12 @@ export function startRealWorkers(): void {
   });
 }
 
+/** Ends the threads that did the work. */
+export async function endRealWorkers(): Promise<void> {
+  await Promise.all(real.map((thread) => thread.terminate()));
+  rmSync(threadFile, { force: true });
+}
+
 /** A picture of samples, taken in as the work's master by real threads; its number. */
 export async function takePicture(
   { open, workId }: InProcess,
@@ -115,10 +121,10 @@ export async function inProcess(
     take,
     rows: (sql) => open.db.read.all(sql),
     async end() {
-      await Promise.all([...threads, ...real].map((thread) => thread.terminate()));
+      await Promise.all(threads.map((thread) => thread.terminate()));
+      await endRealWorkers();
       open.db.close();
       rmSync(home, { recursive: true });
-      rmSync(threadFile, { force: true });
     },
   };
 }

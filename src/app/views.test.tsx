@@ -11,6 +11,12 @@ import { EditionsDrawer } from '@/drawers/editions/EditionsDrawer';
 import { loadEditions } from '@/drawers/editions/view';
 import { LogDrawer } from '@/drawers/log/LogDrawer';
 import { loadLog } from '@/drawers/log/view';
+import { MaterialsDrawer } from '@/drawers/materials/MaterialsDrawer';
+import { loadMaterials } from '@/drawers/materials/view';
+import { OrderBench } from '@/drawers/orders/bench/OrderBench';
+import { loadOrderBench } from '@/drawers/orders/bench/view';
+import { CustomersDrawer } from '@/drawers/orders/customers/CustomersDrawer';
+import { loadCustomers } from '@/drawers/orders/customers/view';
 import { OrdersDrawer } from '@/drawers/orders/OrdersDrawer';
 import { loadOrders } from '@/drawers/orders/view';
 import { PapersDrawer } from '@/drawers/papers/PapersDrawer';
@@ -63,6 +69,8 @@ const DRAWERS: Record<string, (query: Query) => Promise<ReactElement>> = {
   proofs: async (q) => <ProofsDrawer {...await loadProofs(q)} />,
   editions: async (q) => <EditionsDrawer {...await loadEditions(q)} />,
   orders: async (q) => <OrdersDrawer {...await loadOrders(q)} />,
+  customers: async (q) => <CustomersDrawer {...await loadCustomers(q)} />,
+  materials: async (q) => <MaterialsDrawer {...await loadMaterials(q)} />,
   accounts: async (q) => <AccountsDrawer {...await loadAccounts(q)} />,
   log: async (q) => <LogDrawer {...await loadLog(q)} />,
   settings: async () => <SettingsDrawer {...await loadSettings({})} />,
@@ -76,7 +84,7 @@ const STATIONS: Record<string, (query: Query) => Promise<ReactElement>> = {
   edition: async (q) => <EditionStation {...await loadEdition('1', q)} />,
   price: async (q) => <PriceStation {...await loadPrice('1', q)} />,
   finish: async (q) => <FinishStation {...await loadFinish('1', q)} />,
-  pack: async (q) => <PackStation {...await loadPack('1', q)} />,
+  pack: async () => <PackStation {...await loadPack('1')} />,
 };
 
 const render = (view: ReactElement): string =>
@@ -137,6 +145,8 @@ describe('a studio with something in it', () => {
     ['orders', { new: '1' }, 'Take the order'],
     ['orders', { find: 'nobody at all' }, 'Nothing is found like this.'],
     ['orders', { page: '9' }, 'none on page 9'],
+    ['customers', { find: 'nobody at all' }, 'Nothing is found like this.'],
+    ['materials', { new: '1' }, 'New'],
     ['works', { find: 'nothing like it' }, 'Nothing is found like this.'],
     ['editions', { code: 'x' }, 'not the code of one of our certificates'],
     ['log', { work: '1' }, 'Slack Water'],
@@ -145,6 +155,33 @@ describe('a studio with something in it', () => {
     expectWhole(markup);
     expect(words(markup)).toContain(text);
   });
+});
+
+describe('the bench of an order', () => {
+  let here: InProcess;
+  beforeAll(async () => {
+    delete (globalThis as { glassineStudio?: unknown }).glassineStudio;
+    here = await inProcess({ editionOf: 30, numbered: 5, orders: 2 });
+  });
+  afterAll(() => here.end());
+
+  it.each([
+    [{}, 'Count every line twice'],
+    [{ do: 'add' }, 'plain goods'],
+    [{ do: 'line', line: '1' }, 'Take it out of the order'],
+    [{ do: 'address' }, 'Postcode and town'],
+    [{ do: 'notes' }, 'Note to the packer'],
+    [{ do: 'cancel' }, 'Cancel'],
+    [{ parcel: '99', do: 'nonsense', line: '77' }, 'Reader 1'],
+  ])('with %j shows %p', async (query, text) => {
+    const markup = render(
+      <OrderBench {...await loadOrderBench(here.orderNumbers[0]!, query as Query)} />,
+    );
+    expectWhole(markup);
+    expect(words(markup)).toContain(text);
+  });
+  it('of an order that is not there is a page not found', () =>
+    expect(loadOrderBench('9999', {})).rejects.toThrow('not found'));
 });
 
 describe('a studio in which nothing is yet', () => {
@@ -163,6 +200,8 @@ describe('a studio in which nothing is yet', () => {
     ['proofs', 'No proof has been sent yet'],
     ['editions', 'No edition is declared yet'],
     ['orders', 'No order yet'],
+    ['customers', 'Nobody has ordered yet'],
+    ['materials', 'usual'],
     ['accounts', 'Nothing is sold yet'],
     ['log', 'The log book is empty'],
     ['settings', 'Rule'],

@@ -1,4 +1,3 @@
-import { daysUntil, promisedDay } from './order';
 import fc from 'fast-check';
 import { adviseSize, adviseTags, sampledPpi } from './capture';
 import { planMat } from './finish';

@@ -116,7 +116,10 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   price_now: derived,
   master_now: derived,
   stock_now: derived,
+  proof_cost_now: derived,
   proof_out: derived,
+  sale_month: derived,
+  sale_now: derived,
   search: derived,
   print_search: derived,
 };

@@ -43,8 +43,8 @@ export async function labelPdf(c: LabelContent): Promise<Buffer> {
         <Text style={styles.carrier}>{c.carrier}</Text>
         <Text>{c.service}</Text>
         <View style={styles.to}>
-          {c.to.map((line) => (
-            <Text key={line} style={styles.toLine}>
+          {c.to.map((line, i) => (
+            <Text key={i} style={styles.toLine}>
               {line}
             </Text>
           ))}

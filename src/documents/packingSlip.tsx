@@ -50,8 +50,8 @@ export async function packingSlipPdf(c: PackingSlipContent): Promise<Buffer> {
         <View style={styles.columns}>
           <View style={styles.column}>
             <Text style={styles.label}>To</Text>
-            {c.to.map((line) => (
-              <Text key={line}>{line}</Text>
+            {c.to.map((line, i) => (
+              <Text key={i}>{line}</Text>
             ))}
           </View>
           <View style={styles.column}>
@@ -72,8 +72,8 @@ export async function packingSlipPdf(c: PackingSlipContent): Promise<Buffer> {
         ))}
         <View style={{ height: pt(5) }} />
         <Text style={styles.label}>In the parcel, counted twice</Text>
-        {c.packed.map((p) => (
-          <View key={p.label} style={styles.row}>
+        {c.packed.map((p, i) => (
+          <View key={i} style={styles.row}>
             <Text>{p.label}</Text>
             <Text style={styles.figure}>{p.weight}</Text>
           </View>

@@ -1,14 +1,15 @@
 import type { ReactElement } from 'react';
 import { draw, drawnRects, readDrawing } from '../../e2e/support/draw';
+import { SHELF } from '../../e2e/support/shelf';
 import { figuresUnsaid } from '../../e2e/support/drawing';
-import { choosePacking, checkScales, PACK_RULES, parcelWeight } from '@/core/pack';
-import type { PackingMaterial } from '@/core/pack';
+import { planFinish } from '@/core/finish';
+import { choosePacking, PACK_RULES, parcelOf as reckon } from '@/core/pack';
+import type { Contents } from '@/core/pack';
 import { FAMILIES, fitToSheet, plainLayout, ladder, SIZE_RULES } from '@/core/size';
-import { grams, gsm, mm, size } from '@/core/units';
+import { gsm, minor, mm, size } from '@/core/units';
+import { ParcelDrawing } from '@/drawers/orders/bench/ParcelDrawing';
+import { WeightBar } from '@/drawers/orders/bench/WeightBar';
 import { MatDrawing } from './finish/MatDrawing';
-import { planFinish } from './finish/plan';
-import { ParcelDrawing, WeightBar } from './pack/ParcelDrawing';
-import { USUAL_STOCK } from './pack/usualStock';
 import { PriceBar } from './price/PriceBar';
 import { DistanceChart } from './size/sheets/DistanceChart';
 import { WallOfSizes } from './size/sheets/WallOfSizes';
@@ -34,26 +35,41 @@ const mat = planFinish(fit, {
   glass: mm(2),
   glazing: 'glass',
 })!;
-const stock = USUAL_STOCK.map((m, id): PackingMaterial => {
-  const { width, height, thickness } = m;
-  return m.kind === 'tube'
-    ? { ...m, id, kind: 'tube', diameter: width, length: height, wall: thickness, stock: 5 }
-    : { ...m, id, kind: m.kind, stock: 5 };
-});
 
+/** A parcel with one print, as its bench shows it. */
 function parcelOf(width: number, height: number) {
-  const print = { ...size(width, height), weight: gsm(308), thickness: mm(0.5) };
-  const packing = choosePacking(print, stock, PACK_RULES);
-  if (packing.way === 'none') throw new Error('nothing takes it');
-  const parcel = parcelWeight(print, packing);
-  return {
-    label: '7/30',
-    print,
-    packing,
-    parcel,
-    fit: fitToSheet(size(width, height), 3 / 4, plainLayout('within', mm(20))),
-    scales: checkScales(parcel, grams(parcel.total - 31), PACK_RULES),
-  } as never;
+  const contents: Contents = {
+    prints: [
+      {
+        line: 1,
+        copies: 1,
+        ...size(width, height),
+        weight: gsm(308),
+        thickness: mm(0.5),
+        certificate: true,
+      },
+    ],
+    goods: [],
+    extras: [],
+  };
+  const chosen = choosePacking(contents, SHELF, PACK_RULES);
+  if (!chosen.packing) throw new Error('nothing takes it');
+  const { parts, total } = reckon(contents, chosen.packing);
+  const fit = fitToSheet(size(width, height), 3 / 4, plainLayout('within', mm(20)));
+  const lines = [
+    { id: 1, work: 'Salt Pans', label: '7/30', sheet: size(width, height), fit, workId: 1 },
+  ];
+  return { parts, total, lines };
+}
+
+function drawnParcel(key: string, width: number, height: number) {
+  const { parts, lines } = parcelOf(width, height);
+  return <ParcelDrawing key={key} parts={parts} lines={lines as never} previews={{}} />;
+}
+
+function weighed() {
+  const { parts, total } = parcelOf(300, 400);
+  return <WeightBar key="b" parts={parts} total={total} weighed={569} agrees={false} />;
 }
 
 const none = () => undefined;
@@ -76,27 +92,27 @@ const DRAWINGS: [string, ReactElement][] = [
     <DistanceChart key="d" rungs={rungs} picked="metricFrames-50x70" onPick={none} />,
   ],
   ['mat and frame', <MatDrawing key="m" fit={fit} {...mat} picture={null} />],
-  ['parcel, flat', <ParcelDrawing key="f" reckoned={parcelOf(300, 400)} picture={null} />],
-  [
-    'parcel, rolled',
-    <ParcelDrawing key="r" reckoned={parcelOf(700, 1000)} picture={null} />,
-  ],
-  ['weights', <WeightBar key="b" reckoned={parcelOf(300, 400)} weighed={569} />],
+  ['parcel, flat', drawnParcel('f', 300, 400)],
+  ['parcel, rolled', drawnParcel('r', 700, 1000)],
+  ['weights', weighed()],
   [
     'price',
     <PriceBar
       key="p"
-      r={{
-        cost: [
-          { part: 'printing', amount: 900 },
-          { part: 'paper', amount: 640 },
-          { part: 'labour', amount: 1560 },
-          { part: 'postage', amount: 0 },
+      cost={{
+        parts: [
+          { part: 'printing', amount: minor(900) },
+          { part: 'paper', amount: minor(640) },
+          { part: 'labour', amount: minor(1560) },
+          { part: 'postage', amount: minor(0) },
         ],
-        total: 3100,
-        gross: 8000,
-        fees: 262,
-        net: 4638,
+        total: minor(3100),
+      }}
+      sale={{
+        gross: minor(8000),
+        fees: minor(262),
+        cost: minor(3100),
+        net: minor(4638),
         margin: 0.58,
       }}
     />,
@@ -155,6 +171,5 @@ it('draws parts of the price in proportion', () => {
 });
 
 it('draws no parcel where nothing takes the print', () => {
-  const reckoned = { packing: { way: 'none' } } as never;
-  expect(draw(<ParcelDrawing reckoned={reckoned} picture={null} />)).toBe('');
+  expect(draw(<ParcelDrawing parts={[]} lines={[]} previews={{}} />)).toBe('');
 });

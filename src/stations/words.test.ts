@@ -1,11 +1,8 @@
 import type { MasterCaution } from '@/core/capture';
-import { PACK_RULES, checkScales } from '@/core/pack';
-import type { Parcel } from '@/core/pack';
 import { SIZE_RULES, fitToSheet, plainLayout, judgeSize } from '@/core/size';
-import { grams, mm, size } from '@/core/units';
+import { mm, size } from '@/core/units';
 import { formatOf } from '@/shell/figures/format';
 import { cautionWords } from './capture/words';
-import { packingWords, scaleWords } from './pack/words';
 import { adviceTone, adviceWord, judgementWords } from './size/words';
 
 const format = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR' });
@@ -85,67 +82,4 @@ it.each([
     expect(plain(words.head)).toBe(head);
     expect(plain(words.meaning)).toMatch(meaning);
   },
-);
-
-const PARCEL: Parcel = {
-  parts: [
-    { part: 'print', name: 'print', mass: grams(62) },
-    { part: 'board', name: 'board', mass: grams(178) },
-    { part: 'mailer', name: 'mailer', mass: grams(310) },
-    { part: 'certificate', name: 'certificate', mass: grams(30) },
-    { part: 'note', name: 'note', mass: grams(6) },
-  ],
-  total: grams(586),
-  width: mm(430),
-  height: mm(530),
-  depth: mm(8),
-};
-
-it.each([
-  [586, 'The scales agree: 0 g apart, 15 g are allowed.'],
-  [600, 'The scales agree: 14 g apart, 15 g are allowed.'],
-  [556, '30 g too light. That is what the certificate in its folder weighs: is it in?'],
-  [408, '178 g too light. That is what the backing board weighs: is it in?'],
-  [476, '110 g too light. Something is missing: look again before sealing.'],
-  [650, '64 g too heavy. Something is in that does not belong: look again before sealing.'],
-])('at %d g the scales say %p', (weighed, words) =>
-  expect(plain(scaleWords(checkScales(PARCEL, grams(weighed), PACK_RULES), format))).toBe(
-    words,
-  ),
-);
-
-it.each([
-  [
-    { way: 'flat', mailer: { name: 'mailer 43' }, spare: 24 },
-    ['Flat, mailer 43', 'fits with 24 mm to spare on the short side'],
-  ],
-  [
-    { way: 'rolled', tube: { name: 'tube 75' }, spare: 60, why: 'tooLargeFlat' },
-    ['Rolled, tube 75', 'too large to travel flat; 60 mm end play'],
-  ],
-  [
-    { way: 'rolled', tube: { name: 'tube 75' }, spare: 60, why: 'noMailer' },
-    ['Rolled, tube 75', 'no flat mailer in stock takes it; 60 mm end play'],
-  ],
-  [
-    {
-      way: 'none',
-      missing: ['tube', 'sleeve', 'mailer'],
-      needed: { flat: size(406, 506), tubeDiameter: 75, tubeLength: 540 },
-    },
-    [
-      'Nothing in stock takes it',
-      'Order a tube of 75 mm or more, 540 mm long; or flat: sleeve, mailer for 40.6 × 50.6 cm.',
-    ],
-  ],
-  [
-    {
-      way: 'none',
-      missing: ['tube'],
-      needed: { flat: size(706, 1006), tubeDiameter: 75, tubeLength: 740 },
-    },
-    ['Nothing in stock takes it', 'Order a tube of 75 mm or more, 740 mm long.'],
-  ],
-])('packing %j', (packing, words) =>
-  expect(packingWords({ packing } as never, format).map(plain)).toEqual(words),
 );

@@ -5,7 +5,8 @@ import { gsm, minor, mm } from '@/core/units';
 import { openDatabase } from '../database';
 import type { OpenDatabase } from '../database';
 import { ALL, PAGE_LINES } from '../page';
-import { addPaper, moveStock, lastMovements, paperNamed } from './papers';
+import { lastMovements, moveStock } from '../stock/stock';
+import { addPaper, paperNamed } from './papers';
 import { editRow } from '../running/undo';
 import {
   paperCounts,
@@ -128,9 +129,9 @@ it('knows one paper by its number or its name', async () => {
 });
 
 it('tells its last movements, oldest first', async () => {
-  const [last] = await lastMovements(db.read, 7, 1);
+  const [last] = await lastMovements(db.read, 'paper', 7, 1);
   expect(last).toMatchObject({ pieces: -1 });
-  expect((await lastMovements(db.read, 7, 9)).map((m) => m.pieces)).toEqual([
+  expect((await lastMovements(db.read, 'paper', 7, 9)).map((m) => m.pieces)).toEqual([
     sheetsOf(7) + 1,
     -1,
   ]);

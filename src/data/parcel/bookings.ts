@@ -1,4 +1,4 @@
-import { and, desc, eq, gte, sql } from 'drizzle-orm';
+import { and, desc, eq, gte, isNull, or, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../database';
 import { addLogLine } from '../log/log';
 import { record } from '../log/record';
@@ -14,6 +14,16 @@ export const addBooking = (tx: Writing, booking: Omit<Booking, 'id'>): Promise<B
 /** Notes that a booking has its sealed parcel. */
 export async function keepBooking(tx: Writing, id: number, at: string): Promise<void> {
   await tx.insert(bookingEvents).values({ bookingId: id, kind: 'kept', why: 'sealed', at });
+}
+
+/** Notes that a booking is not wanted any more; its carrier is told next. */
+export async function dropBooking(
+  tx: Writing,
+  { id }: Booking,
+  why: VoidReason,
+  at: string,
+): Promise<void> {
+  await tx.insert(bookingEvents).values({ bookingId: id, kind: 'dropped', why, at });
 }
 
 /** Notes that a booking was voided, and why. */
@@ -37,14 +47,30 @@ export async function voidBooking(
   });
 }
 
-const hasEvent = sql`EXISTS (SELECT 1 FROM booking_event e WHERE e.booking_id = ${bookings.id})`;
+const last = sql`(SELECT max(e.id) FROM booking_event e WHERE e.booking_id = ${bookings.id})`;
 
-/** Bookings of which nothing became yet: being sealed just now, or left by a server that stopped. */
-export const pendingBookings = (db: Reading): Promise<Booking[]> =>
+/** A booking that is neither kept nor voided, with why it was dropped; null: nothing became of it yet. */
+export interface PendingBooking {
+  booking: Booking;
+  why: VoidReason | null;
+}
+
+const pending = (db: Reading) =>
   db
-    .select()
+    .select({ booking: bookings, why: bookingEvents.why })
     .from(bookings)
-    .where(sql`NOT ${hasEvent}`);
+    .leftJoin(bookingEvents, eq(bookingEvents.id, last));
+const isPending = or(isNull(bookingEvents.id), eq(bookingEvents.kind, 'dropped'));
+
+/** Bookings that a server left when it stopped: without their parcel, or dropped but not voided. */
+export const pendingBookings = (db: Reading): Promise<PendingBooking[]> =>
+  pending(db).where(isPending) as Promise<PendingBooking[]>;
+
+/** Whether nothing became of a booking yet. */
+export async function isBooked(db: Reading, { id }: Booking): Promise<boolean> {
+  const [row] = await pending(db).where(and(eq(bookings.id, id), isPending));
+  return row?.why === null;
+}
 
 /** The booking that a parcel's sealing was kept with; undefined where there is none. */
 export async function keptBooking(
@@ -52,13 +78,11 @@ export async function keptBooking(
   parcelId: number,
 ): Promise<Booking | undefined> {
   const [row] = await db
-    .select({ booking: bookings, event: bookingEvents.kind })
+    .select({ booking: bookings })
     .from(bookings)
-    .innerJoin(bookingEvents, eq(bookingEvents.bookingId, bookings.id))
-    .where(eq(bookings.parcelId, parcelId))
-    .orderBy(desc(bookingEvents.id))
-    .limit(1);
-  return row?.event === 'kept' ? row.booking : undefined;
+    .innerJoin(bookingEvents, eq(bookingEvents.id, last))
+    .where(and(eq(bookings.parcelId, parcelId), eq(bookingEvents.kind, 'kept')));
+  return row?.booking;
 }
 
 /** Bookings that had to be voided since a day because the server stopped, of orders not gone yet. */

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { ImpressionState, Series } from '@/core/edition';
 import type { LineState, OrderState } from '@/core/order';
@@ -63,6 +64,8 @@ export const orderNow = sqliteTable(
   (t) => [
     index('order_now_state').on(t.state, t.dueOn),
     index('order_now_price').on(t.price),
+    /** What has not left yet, by its day. */
+    index('order_now_waiting').on(t.dueOn).where(sql`state IN ('open', 'sealed')`),
   ],
 );
 

@@ -55,7 +55,7 @@ export const bookings = sqliteTable(
   (t) => [index('booking_of').on(t.parcelId)],
 );
 
-/** What became of a booking: kept with its parcel, or voided and why. The newest counts. */
+/** What became of a booking: kept with its parcel, dropped (still to be voided), or voided. The newest counts. */
 export const bookingEvents = sqliteTable(
   'booking_event',
   {
@@ -63,15 +63,15 @@ export const bookingEvents = sqliteTable(
     bookingId: integer('booking_id')
       .notNull()
       .references(() => bookings.id),
-    kind: text('kind').$type<'kept' | 'voided'>().notNull(),
+    kind: text('kind').$type<'kept' | 'dropped' | 'voided'>().notNull(),
     why: text('why').$type<VoidReason | 'sealed'>().notNull(),
     at: at(),
   },
   (t) => [index('booking_event_of').on(t.bookingId)],
 );
 
-/** Why a booking was voided: the write was refused, another sealed first, the server stopped, it was opened. */
-export type VoidReason = 'notWritten' | 'stopped' | 'opened';
+/** Why a booking was voided: its write was refused, the server stopped, the parcel was opened, the order cancelled. */
+export type VoidReason = 'notWritten' | 'stopped' | 'opened' | 'cancelled';
 
 export type DocumentKind = 'certificate' | 'packing slip' | 'label';
 

@@ -46,7 +46,8 @@ export async function findAll(db: Reading, find: string, limit: number): Promise
     kind: 'work' | 'paper' | 'order' | 'customer';
     ref: number;
   }>(sql`
-    SELECT kind, ref FROM search WHERE search MATCH ${match} ORDER BY rank LIMIT ${limit}`);
+    SELECT kind, ref FROM search WHERE search MATCH ${match}
+    ORDER BY kind IN ('work', 'paper') DESC, rank LIMIT ${limit}`);
   const refs = (kind: string) => found.filter((f) => f.kind === kind).map((f) => f.ref);
   const [works, papers, orders, customers] = await Promise.all([
     db.all<{ workId: number; title: string; medium: string; year: number }>(

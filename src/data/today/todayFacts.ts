@@ -18,7 +18,7 @@ export const ordersDue = (
   db.all(sql`
     SELECT o.number AS number, coalesce(w.title, l.name, '') AS what, max(0, n.lines - 1) AS more,
       c.name AS customer, n.due_on AS due
-    FROM order_now n CROSS JOIN orders o ON o.id = n.order_id
+    FROM order_now n INDEXED BY order_now_waiting CROSS JOIN orders o ON o.id = n.order_id
     JOIN customer c ON c.id = o.customer_id
     LEFT JOIN order_line l ON l.id = (SELECT min(x.line_id) FROM line_now x WHERE x.order_id = o.id AND x.state <> 'removed')
     LEFT JOIN work w ON w.id = l.work_id

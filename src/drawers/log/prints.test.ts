@@ -2,7 +2,7 @@ import { Readable } from 'node:stream';
 import sharp from 'sharp';
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
-import { plainRecipe, stepIn, withStep } from '@/core/prepare';
+import { RECIPE, plainRecipe, stepIn, withStep } from '@/core/prepare';
 import { minor } from '@/core/units';
 import {
   addDevice,
@@ -79,6 +79,7 @@ beforeAll(async () => {
       route: 'Tidewrack Print Rooms',
       printFileId: first,
       cost: minor(1250),
+      currency: 'EUR',
       remarks: '',
       sentAt: at(6),
     });
@@ -194,7 +195,7 @@ it('a recipe of an entry can be kept for Prepare', async () => {
   const [kept] = await here.rows<{ recipe: string }>(
     "SELECT recipe FROM recipe WHERE name = 'Film onto linen'",
   );
-  expect(JSON.parse(kept!.recipe)).toEqual(recipe);
+  expect(RECIPE.read(JSON.parse(kept!.recipe))).toEqual(recipe);
 });
 
 it('takes photographs, and nothing else', async () => {

@@ -5,8 +5,9 @@ const work = { workId: 3, work: 'Salt Pans' };
 const order = (days: number): TodayLine => ({
   what: 'order',
   urgency: 'due',
-  ...work,
   order: '0412',
+  ordered: 'Salt Pans 3/30',
+  more: 0,
   customer: 'T. Venn',
   days,
 });
@@ -22,7 +23,7 @@ it.each([
 );
 
 it('leads each line to where it is dealt with', () => {
-  expect(sayLine(order(1)).href).toBe('/works/3/pack?order=0412');
+  expect(sayLine(order(1)).href).toBe('/orders/0412');
   const edition: TodayLine = {
     what: 'edition',
     urgency: 'low',

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { OFFSET } from '../../demo/profiles/profiles';
+import { OFFSET } from '../../../demo/profiles/profiles';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import type { ManifestItem } from '@/core/prepare';
 import { TIDEWRACK } from './printLab';

@@ -1,5 +1,7 @@
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
+import { USUAL_FINISH } from '@/core/finish';
+import { saveSettings } from '@/data';
 import { keepFinish } from './actions';
 import { loadFinish } from './view';
 
@@ -28,17 +30,34 @@ const MAT = {
 };
 const keep = (over: Record<string, string> = {}) => keepFinish({ ...MAT, ...over });
 
-it('keeps a mat as it was typed, and a later one beside it', async () => {
-  expect((await loadFinish('1', { size: SIZE })).kept).toBeNull();
+it('keeps a mat in millimetres, whatever units it was typed in, and a later one beside it', async () => {
+  expect(await loadFinish('1', { size: SIZE })).toMatchObject({
+    keptKeys: [],
+    keptAt: null,
+    start: USUAL_FINISH,
+  });
   expect(await keep()).toMatchObject({ ok: true });
   expect(await keep({ perSide: '1/2 in' })).toMatchObject({ ok: true });
   expect(await loadFinish('1', { size: SIZE })).toMatchObject({
-    kept: { perSide: '1/2 in', below: '75' },
+    start: { style: 'reveal', perSide: 12.7, below: 75 },
     keptKeys: [SIZE],
     keptAt: expect.any(String),
   });
   const [row] = await here.rows<{ n: number }>('SELECT count(*) AS n FROM finish');
   expect(row!.n).toBe(2);
+});
+
+it('a bench that turns to inches re-labels nothing that was kept', async () => {
+  const before = (await loadFinish('1', { size: SIZE })).start;
+  await here.open.db.write((tx) => saveSettings(tx, { units: 'inch' }));
+  expect((await loadFinish('1', { size: SIZE })).start).toEqual(before);
+  // A plain figure is read in the units of the bench from now on.
+  expect(await keep({ perSide: '1/4', sides: '2 1/2' })).toMatchObject({ ok: true });
+  expect((await loadFinish('1', { size: SIZE })).start).toMatchObject({
+    perSide: 6.35,
+    sides: 63.5,
+  });
+  await here.open.db.write((tx) => saveSettings(tx, { units: 'metric' }));
 });
 
 it('refuses an overlap that leaves no opening, at its field', async () => {

@@ -11,7 +11,7 @@ import {
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { samplesBy } from '../../../e2e/support/master';
 import { GET } from '@/app/api/sheet-files/[id]/route';
-import { plainRecipe, printPlan, stepIn, withStep } from '@/core/prepare';
+import { RECIPE, plainRecipe, printPlan, stepIn, withStep } from '@/core/prepare';
 import type {
   PixelRect,
   Recipe,
@@ -340,7 +340,7 @@ describe('a settings sheet', () => {
     );
     // What was varied is its recipe, not one of the cells.
     expect(entry!.factor).toBe(factor);
-    expect(JSON.parse(entry!.recipe)).toEqual(plain);
+    expect(RECIPE.read(JSON.parse(entry!.recipe))).toEqual(plain);
     // Judged or not, it stands for none of its recipes: the book answers without it.
     const right = { sharpness: '0', grain: '0', halos: '0', tone: '0', colour: '0' };
     expect(

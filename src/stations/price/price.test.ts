@@ -1,7 +1,10 @@
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
-import { keepPrice, reckonPrice } from './actions';
-import { startPrice } from './startPrice';
+import { reckonPrice, startPrice } from '@/core/price';
+import { minor } from '@/core/units';
+import { addProofRound, readSettings, saveSettings } from '@/data';
+import { keepPrice } from './actions';
+import { priceForm } from './priceForm';
 import { loadPrice } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -12,49 +15,100 @@ beforeAll(async () => {
 });
 afterAll(() => here.end());
 
-const USUAL = startPrice(undefined, { proofCost: 0, editionSize: 30, currency: 'EUR' });
+const EURO = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
+const NOTHING_KNOWN = {
+  currency: 'EUR',
+  paper: null,
+  capture: null,
+  proofs: null,
+  editionSize: 30,
+};
 const typed = (over: Record<string, string> = {}) => ({
-  ...USUAL,
+  ...priceForm.write(startPrice(NOTHING_KNOWN), EURO),
   printing: '9',
   paper: '6.40',
   workId: '1',
   sizeKey: SIZE,
   ...over,
 });
+const kept = (over: Record<string, string> = {}) => keepPrice(typed(over));
+const read = (over: Record<string, string> = {}) => {
+  const found = priceForm.read(typed(over), EURO);
+  if (!found.ok) throw new Error(JSON.stringify(found.fields));
+  return reckonPrice(found.value);
+};
+const view = () => loadPrice('1', { size: SIZE });
 
-it('starts from what was kept, else from usual figures and what is known', () => {
-  const known = { proofCost: 3850, editionSize: 0, currency: 'EUR' };
-  expect(startPrice(undefined, known)).toMatchObject({
-    proofs: '38.5',
-    expectedImpressions: '10',
-    margin: '40',
+it('starts from what the studio knows, and is never "0" where it does', async () => {
+  expect((await view()).start).toMatchObject({
+    paper: 0,
+    capture: 0,
+    proofs: 0,
+    expectedImpressions: 30,
   });
-  expect(startPrice({ margin: '55', step: 3 }, known)).toMatchObject({
-    margin: '55',
-    step: '1',
+  await here.open.db.write(async (tx) => {
+    const at = '2026-11-02T12:00:00.000Z';
+    const round = {
+      workId: 1,
+      sizeKey: SIZE,
+      paperId: 1,
+      route: 'own printer',
+      printFileId: null,
+      remarks: '',
+      sentAt: at,
+    };
+    await addProofRound(tx, { ...round, round: 1, cost: minor(1250), currency: 'EUR' });
+    await addProofRound(tx, { ...round, round: 2, cost: minor(900), currency: 'EUR' });
+    // Paid in another currency: it cannot be added, and is not.
+    await addProofRound(tx, { ...round, round: 3, cost: minor(5000), currency: 'JPY' });
+    const { hire } = await readSettings(tx);
+    await saveSettings(tx, { hire: { ...hire, feePerWork: minor(6000) } });
   });
-  expect(startPrice(undefined, { ...known, currency: 'JPY' }).proofs).toBe('3850');
+  const [paper] = await here.rows<{ price: number }>('SELECT price_minor AS price FROM paper WHERE id = 1');
+  expect((await view()).start).toMatchObject({
+    paper: paper!.price,
+    capture: 6000,
+    proofs: 2150,
+  });
 });
 
 it('keeps the price with everything it was reckoned from, and starts from it again', async () => {
-  const reckoned = await reckonPrice(typed({ margin: '50' }));
-  if (!reckoned.ok) throw new Error(reckoned.message);
-  const { gross, total, fees, net, margin } = reckoned.value;
-  expect(total + fees + net).toBe(gross);
-  expect(margin).toBeGreaterThanOrEqual(0.5);
-  expect(await keepPrice(typed({ margin: '50' }))).toMatchObject({ ok: true });
-  const view = await loadPrice('1', { size: SIZE });
-  expect(view.set).toMatchObject({ price: gross, net, cost: total });
-  expect(view.start.margin).toBe('50');
-  expect(view.first).toEqual(reckoned);
-  expect(view.ladder).toEqual([expect.objectContaining({ key: SIZE, price: gross })]);
+  const { cost, sale } = read({ margin: '50' });
+  expect(cost.total + sale!.fees + sale!.net).toBe(sale!.gross);
+  expect(sale!.margin).toBeGreaterThanOrEqual(0.5);
+  expect(await kept({ margin: '50' })).toMatchObject({ ok: true });
+  const [row] = await here.rows(
+    'SELECT price_minor AS price, net_minor AS net, cost_minor AS cost, fees_minor AS fees, currency FROM price ORDER BY id DESC LIMIT 1',
+  );
+  expect(row).toEqual({
+    price: sale!.gross,
+    net: sale!.net,
+    cost: cost.total,
+    fees: sale!.fees,
+    currency: 'EUR',
+  });
+  expect(await view()).toMatchObject({
+    set: { price: sale!.gross, currency: 'EUR' },
+    start: { margin: 0.5, printing: 900, paper: 640 },
+    ladder: [{ key: SIZE, price: { amount: sale!.gross, currency: 'EUR' } }],
+  });
+});
+
+it('another currency re-labels no price that was kept, and does not start from it', async () => {
+  const before = (await view()).set;
+  await here.open.db.write((tx) => saveSettings(tx, { currency: 'JPY' }));
+  const now = await view();
+  expect(now.set).toEqual(before);
+  expect(now.ladder[0]!.price).toMatchObject({ currency: 'EUR' });
+  expect(now.start).toMatchObject({ printing: 0, packing: 5 });
+  await here.open.db.write((tx) => saveSettings(tx, { currency: 'EUR' }));
 });
 
 it('a further price is a further fact; the last one holds', async () => {
-  await keepPrice(typed({ margin: '30' }));
+  await kept({ margin: '30' });
   const [row] = await here.rows<{ n: number }>('SELECT count(*) AS n FROM price');
   expect(row!.n).toBe(2);
-  expect((await loadPrice('1', { size: SIZE })).start.margin).toBe('30');
+  expect((await view()).start.margin).toBe(0.3);
 });
 
 it.each([
@@ -63,10 +117,9 @@ it.each([
   [{ printing: 'nine' }, 'printing'],
   [{ expectedImpressions: '0' }, 'expectedImpressions'],
   [{ channel: 'the moon' }, 'channel'],
-])('finds no price for %j and says why at its field', async (over, field) => {
-  const answer = await reckonPrice(typed(over));
-  expect(answer).toMatchObject({ ok: false, fields: { [field]: expect.any(String) } });
-  expect(await keepPrice(typed(over as Record<string, string>))).toMatchObject({
+])('keeps no price for %j and says why at its field', async (over, field) => {
+  expect(await kept(over as Record<string, string>)).toMatchObject({
     ok: false,
+    fields: { [field]: expect.any(String) },
   });
 });

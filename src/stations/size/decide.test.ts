@@ -254,7 +254,7 @@ it('keeps where people stand for every work, and takes that back', async () => {
     standingFactor: '1.5',
     standingFixedMm: '2.5 m',
   });
-  const standing = async () => (await readSettings(here.open.db.read)).sizing;
+  const standing = async () => (await readSettings(here.open.db.read)).size;
   expect(await standing()).toMatchObject({ standing: 'fixed', standingFixedMm: 2500 });
   await undo({ id: step(kept) });
   expect(await standing()).toMatchObject({ standing: 'diagonal', standingFactor: 1.5 });

@@ -56,7 +56,7 @@ it.each([
   [
     'price.set',
     { price: 8000, net: 3777, channel: 'fair' },
-    'Price 80.00 EUR, net 37.77, fair.',
+    'Price €80.00, net €37.77, fair.',
   ],
   [
     'order.taken',
@@ -174,7 +174,7 @@ function written(folder: string): string[] {
 }
 
 it('has words for everything that is written into it', () => {
-  const all = [...new Set(written(join(__dirname, '../data')))];
+  const all = [...new Set(written(join(__dirname, '../../data')))];
   expect(all.length).toBeGreaterThan(15);
   expect(all.filter((what) => say(what, { dueOn: '2026-03-05' }).text === what)).toEqual(
     [],

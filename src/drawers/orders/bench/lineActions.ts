@@ -5,17 +5,16 @@ import {
   addOrderEvent,
   addOrderLine,
   beginParcel,
+  dropBooking,
   heldBy,
   keptBooking,
   layLine,
   releaseImpression,
   removeOrderLine,
   returnImpression,
-  voidBooking,
 } from '@/data';
 import type { Booking } from '@/data';
-import { carriersOf } from '@/standins';
-import { act, refuse } from '@/studio';
+import { act, refuse, unbook } from '@/studio';
 import type { ActionResult } from '@/studio';
 import {
   addressForm,
@@ -122,7 +121,7 @@ export async function changeNotes(typed: unknown): Promise<ActionResult<null>> {
 /** Cancels an order of which nothing has left: its numbers go back to their editions, its bookings are voided. */
 export async function cancelOrder(typed: unknown): Promise<ActionResult<null>> {
   return act(cancelForm, typed, WORDS, async (v, { studio, write, at }) => {
-    const voided: Booking[] = [];
+    const dropped: Booking[] = [];
     const done = await write(async (tx) => {
       const order = await theOrder(tx, v.order);
       const refused = refusesCancel(
@@ -137,17 +136,14 @@ export async function cancelOrder(typed: unknown): Promise<ActionResult<null>> {
       for (const parcel of order.parcels) {
         const booking = parcel.sealed ? await keptBooking(tx, parcel.id) : undefined;
         if (!booking) continue;
-        await voidBooking(tx, booking, 'opened', at);
-        voided.push(booking);
+        await dropBooking(tx, booking, 'cancelled', at);
+        dropped.push(booking);
       }
       const payload = { reason: v.reason };
       await addOrderEvent(tx, order, { kind: 'cancelled', payload }, at);
       return null;
     });
-    for (const booking of voided) {
-      const carrier = carriersOf(studio.home).find((c) => c.name === booking.carrier);
-      await carrier?.void(booking.reference);
-    }
+    for (const booking of dropped) await unbook(studio, booking, 'cancelled');
     return done;
   });
 }

@@ -3,13 +3,13 @@ import { laidParts } from '@/core/pack';
 import {
   addOrderEvent,
   documentsOf,
+  dropBooking,
   getOrder,
   keptBooking,
   shipParcel,
-  voidBooking,
 } from '@/data';
-import { carriersOf, simulatedScales } from '@/standins';
-import { act, refuse } from '@/studio';
+import { simulatedScales } from '@/standins';
+import { act, refuse, unbook } from '@/studio';
 import type { ActionResult } from '@/studio';
 import { orderForm, parcelForm, sealForm, tickForm, weighForm } from '../orderForms';
 import { WORDS } from '../words';
@@ -95,12 +95,11 @@ export async function openAgain(typed: unknown): Promise<ActionResult<null>> {
         );
       const payload = { parcel: still.place };
       await addOrderEvent(tx, now, { kind: 'opened', payload, parcelId: still.id }, at);
-      if (booking) await voidBooking(tx, booking, 'opened', at);
+      if (booking) await dropBooking(tx, booking, 'opened', at);
       return null;
     });
     if (refused) return refused;
-    const carrier = carriersOf(studio.home).find((c) => c.name === booking?.carrier);
-    if (booking && carrier) await carrier.void(booking.reference);
+    if (booking) await unbook(studio, booking, 'opened');
     return null;
   });
 }

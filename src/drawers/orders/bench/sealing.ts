@@ -1,19 +1,14 @@
+import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { shareOut } from '@/core/order';
 import { takenFrom } from '@/core/pack';
 import type { SealedLine } from '@/core/pack';
-import {
-  Refused,
-  addBooking,
-  pendingBookings,
-  saleOfLine,
-  sealParcel,
-  voidBooking,
-} from '@/data';
+import { Refused, addBooking, isBooked, saleOfLine, sealParcel } from '@/data';
 import type { Booking, Order, ParcelOf, Reading, Sealing } from '@/data';
 import { keepBytes, storePaths } from '@/engine';
 import { carriersOf, simulatedLabelPrinter } from '@/standins';
-import type { Carrier, Quote } from '@/standins';
+import type { Quote } from '@/standins';
+import { unbook } from '@/studio';
 import type { Studio } from '@/studio';
 import type { BenchLine } from './benchLines';
 import { makeDocuments } from './documents';
@@ -93,16 +88,10 @@ async function booked(
       parcelId: parcel.id,
       carrier: quote.carrier,
       service: quote.service,
-      reference: `${order.number}-${parcel.place}-${at.replace(/\D/g, '')}`,
+      reference: `${order.number}-${parcel.place}-${randomUUID()}`,
       at,
     }),
   );
-}
-
-/** Voids a booking that got no parcel; what cannot be voided now is at the next start. */
-async function unbook(open: Studio, carrier: Carrier, booking: Booking, at: string) {
-  await carrier.void(booking.reference);
-  await open.db.write((tx) => voidBooking(tx, booking, 'notWritten', at));
 }
 
 /**
@@ -150,8 +139,7 @@ export async function sealNow(
       const still = openParcel(now, asked.parcel);
       const again = await reckonOf(tx, open.home, now, still);
       ready(again);
-      const pending = (await pendingBookings(tx)).some((b) => b.id === booking.id);
-      if (!pending || promiseOf(now, again) !== promised)
+      if (!(await isBooked(tx, booking)) || promiseOf(now, again) !== promised)
         throw new Refused('changedMeanwhile');
       const { chosen } = again;
       const { parts, total, width, height, depth } = again.parcel;
@@ -183,7 +171,8 @@ export async function sealNow(
       });
     });
   } catch (error) {
-    await unbook(open, carrier, booking, at).catch(() => undefined);
+    // What cannot be voided now is voided at the next start.
+    await unbook(open, booking, 'notWritten').catch(() => undefined);
     throw error;
   }
 }

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { daysUntil } from '@/core/order';
 import { checkScales, ticked } from '@/core/pack';
+import type { SealedLine } from '@/core/pack';
 import { documentsOf, getOrder, readSettings, voidedOf } from '@/data';
 import type { DocumentRow, Order, ParcelOf, Reading } from '@/data';
 import { now, rowId, studio } from '@/studio';
@@ -13,6 +14,16 @@ import type { PackDesk } from './reckonParcel';
 /** What the slip is turned to; `parcel` unless something else was asked for. */
 export const DOINGS = ['parcel', 'add', 'line', 'address', 'notes', 'cancel'] as const;
 export type Doing = (typeof DOINGS)[number];
+
+/** A line as it was named when its parcel was sealed. */
+function asSealed(line: BenchLine, lines: readonly SealedLine[]): BenchLine {
+  const was = lines.find((l) => l.line === line.id);
+  if (!was) return line;
+  const { title, label, paper, sheet } = was;
+  return line.kind === 'goods'
+    ? { ...line, name: title }
+    : { ...line, work: title, label, paper: paper ?? '', sheet };
+}
 
 /** A parcel as it is shown: reckoned while it is open, as it was once it is sealed. */
 function parcelView(
@@ -40,6 +51,7 @@ function parcelView(
     const { parts, total, tolerance } = contents;
     return {
       ...common,
+      lines: own.map((l) => asSealed(l, contents.lines)),
       weighed,
       sealed: {
         contents,
