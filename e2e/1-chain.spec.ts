@@ -168,7 +168,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   // The order.
   await opened(page, '/orders?new=1');
   await page
-    .getByLabel('Impression')
+    .getByLabel('Impression', { exact: true })
     .selectOption({ label: 'Evening Tide, 1/3, 30 × 40 cm' });
   await page.getByLabel('Name', { exact: true }).fill('Édouard Tillet-Ősz');
   await page.getByLabel('Street').fill('4 Capstan Row');
@@ -180,9 +180,14 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await page.getByLabel('Price').fill('95');
   await page.getByRole('button', { name: 'Take the order' }).click();
 
-  // Pack: counted twice, weighed, sealed, handed over.
+  // Pack: counted twice, weighed, sealed, handed over. The material has a drawer of its own.
   await expect(page.getByRole('heading', { name: /Order 0401/ })).toBeVisible();
+  await page.getByRole('link', { name: 'See the packing material' }).click();
   await page.getByRole('button', { name: 'Lay in the usual packing material' }).click();
+  await expect(page.getByText('rigid mailer 32 × 43 cm').first()).toBeVisible();
+  await opened(page, '/works/1/pack');
+  await page.getByRole('link', { name: /0401/ }).first().click();
+  await expect(page.getByRole('heading', { name: /Order 0401/ })).toBeVisible();
   const seal = page.getByRole('button', { name: 'Seal and label' });
   await expect(seal).toBeDisabled();
   const boxes = page.getByRole('checkbox');

@@ -175,7 +175,7 @@ describe('the bench of an order', () => {
     [{ parcel: '99', do: 'nonsense', line: '77' }, 'Reader 1'],
   ])('with %j shows %p', async (query, text) => {
     const markup = render(
-      <OrderBench {...await loadOrderBench(here.orderNumbers[0]!, query as Query)} />,
+      <OrderBench {...await loadOrderBench(here.orderNumbers[0]!, query)} />,
     );
     expectWhole(markup);
     expect(words(markup)).toContain(text);

@@ -21,14 +21,14 @@ it.each([
   ['slack', 'Slack Water', '/works/1'],
   ['SLÁCK wat', 'Slack Water', '/works/1'],
   ['gouache', 'Slack Water', '/works/1'],
-  ['reader 2', 'Reader 2, 2180 Merrow Hythe', '/works/1/pack?order='],
-  ['merrow', 'Reader 1, 2180 Merrow Hythe', '/works/1/pack?order='],
+  ['reader 2', 'Reader 2, 2180 Merrow Hythe', '/orders/0402'],
+  ['merrow', 'Reader 1, 2180 Merrow Hythe', '/orders/0401'],
   ['vatmill', 'Linen 300', '/papers?paper=1'],
   ['4/30', 'Slack Water', `/works/1/edition?size=${SIZE}&impression=number:4`],
 ])('%p finds %p and leads to it', async (words, name, href) => {
   const found = await findFor(words);
-  const hit = found.find((f) => f.name === name);
-  expect(hit?.href.startsWith(href)).toBe(true);
+  const hits = found.filter((f) => f.name === name).map((f) => f.href);
+  expect(hits).toContainEqual(expect.stringContaining(href));
 });
 
 it.each(['', '   ', '"', '*', '9/30', '4/31', '" OR 1 --', "'; DROP TABLE work", '0/0'])(
@@ -44,8 +44,8 @@ it('tells the whole story, that of a work, or of one impression in its order', a
   expect(one.of).toBe('Slack Water 1/30');
   expect(one.page.rows.map((r) => r.text.split(' ')[0])).toEqual([
     'Numbered.',
-    'Reserved',
     'Order',
+    'Reserved',
   ]);
 });
 
@@ -88,7 +88,7 @@ it('counts an edition as its ledger does, and knows its own certificates', async
 it('has nothing to account for before anything was shipped', async () => {
   expect(await loadAccounts({})).toMatchObject({
     best: null,
-    sums: { sold: 0, gross: 0, net: 0, postage: 0 },
+    sums: [],
     page: { total: 0, rows: [] },
   });
   expect(await loadProofs({})).toMatchObject({ counts: { rounds: 0, out: 0, cost: 0 } });

@@ -1,5 +1,5 @@
 import type { MasterFacts } from '../image';
-import { mm, ppi, toInches, mmOf } from '../units';
+import { ppi, toInches, mmOf } from '../units';
 import type { Ppi, Size } from '../units';
 
 /** Resolution at which the original was sampled, per axis: pixels / inches of the original. */

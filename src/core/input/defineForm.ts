@@ -92,14 +92,14 @@ export function defineForm<F extends Fields>(fields: F): FormDefinition<ValueOf<
   const schemaOf = (field: Field<unknown>) =>
     field.optional ? { anyOf: [field.schema, { type: 'null' }] } : field.schema;
   return {
-    fields: fields as unknown as FormDefinition<ValueOf<F>>['fields'],
+    fields: fields,
     titles: Object.fromEntries(names.map((n) => [n, fields[n]!.title])),
     write: (values, context) =>
       Object.fromEntries(
         names.map((n) => {
           const value = (values as Record<string, unknown>)[n];
           const none = value === null || value === undefined;
-          return [n, none ? '' : fields[n]!.write(value as never, context)];
+          return [n, none ? '' : fields[n]!.write(value, context)];
         }),
       ),
     schema: {

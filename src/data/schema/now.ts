@@ -65,7 +65,9 @@ export const orderNow = sqliteTable(
     index('order_now_state').on(t.state, t.dueOn),
     index('order_now_price').on(t.price),
     /** What has not left yet, by its day. */
-    index('order_now_waiting').on(t.dueOn).where(sql`state IN ('open', 'sealed')`),
+    index('order_now_waiting')
+      .on(t.dueOn)
+      .where(sql`state IN ('open', 'sealed')`),
   ],
 );
 

@@ -37,6 +37,7 @@ export function LineFields({
   const { impressions, prints, papers, find, more } = adding;
   const kind = form.watch('kind') as LineKind;
   const item = form.watch('item');
+  const quantity = form.watch('quantity');
   const choices = kind === 'openPrint' ? prints : impressions;
   useEffect(() => {
     if (kind === 'goods') return;
@@ -44,10 +45,12 @@ export function LineFields({
     if (picked && picked.key !== item) form.setValue('item', picked.key);
     if (kind === 'impression') form.setValue('quantity', '1');
     const { dirtyFields } = form.formState;
-    if (picked?.price && !dirtyFields.price) form.setValue('price', picked.price);
+    // The price of several is said by hand: what one costs does not tell it.
+    if (picked?.price && !dirtyFields.price)
+      form.setValue('price', kind === 'impression' || quantity === '1' ? picked.price : '');
     if (picked?.paperId && !dirtyFields.paperId)
       form.setValue('paperId', String(picked.paperId));
-  }, [kind, item, choices, form]);
+  }, [kind, item, quantity, choices, form]);
   const f = { form };
   return (
     <>
@@ -94,7 +97,12 @@ export function LineFields({
         </>
       )}
       {kind !== 'impression' && <Field {...f} name="quantity" label="How many" />}
-      <Field {...f} name="price" label="Price" unit={currency} />
+      <Field
+        {...f}
+        name="price"
+        label={kind === 'impression' ? 'Price' : 'Price, of all of them'}
+        unit={currency}
+      />
     </>
   );
 }

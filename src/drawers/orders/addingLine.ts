@@ -20,6 +20,7 @@ export interface Choice {
   label: string;
   sizeKey: string;
   impression: string;
+  /** Of one, as it is typed; empty where none was kept. */
   price: string;
   paperId: number | null;
 }

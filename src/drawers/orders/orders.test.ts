@@ -85,7 +85,9 @@ it('offers what is numbered and here, with the price and the paper of its size',
     const back = { roundId: id, seen: '', toChange: '', backAt: at };
     await addProofReturn(tx, { ...back, verdict: 'approved' }, own);
   });
-  const [row] = await here.rows<{ price: number }>('SELECT price_minor AS price FROM price');
+  const [row] = await here.rows<{ price: number }>(
+    'SELECT price_minor AS price FROM price',
+  );
   expect((await adding()).impressions[0]).toMatchObject({
     price: (row!.price / 100).toFixed(2),
     paperId: 1,

@@ -1,10 +1,4 @@
-import type {
-  LineFault,
-  LineKind,
-  LineState,
-  OrderRefusal,
-  OrderState,
-} from '@/core/order';
+import type { LineFault, LineKind, LineState, OrderRefusal } from '@/core/order';
 
 export const LINE_KIND_WORDS: Record<LineKind, string> = {
   impression: 'a numbered impression',

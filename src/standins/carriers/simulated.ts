@@ -56,7 +56,9 @@ export function simulated(
     join(folder, prefix, `${reference.replace(/[^\w-]/g, '_')}.json`);
   const find = async (reference: string): Promise<Booking | null> => {
     const text = await readFile(entry(reference), 'utf8').catch(() => null);
-    return text === null ? null : (JSON.parse(text) as Booking);
+    if (text === null) return null;
+    const { tracking } = JSON.parse(text) as Booking;
+    return { tracking };
   };
   return {
     name,

@@ -1,8 +1,11 @@
+import { plainLayout } from '@/core/size';
+import { mm } from '@/core/units';
+import { addSizeEvent } from '@/data';
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { assign, declare, spoil, verifyLedger } from './actions';
 import { loadEdition } from './view';
-import { checkWords, movedOnWords } from './words';
+import { EDITION_WORDS, checkWords, movedOnWords } from './words';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
@@ -97,6 +100,21 @@ it('stands as declared once a number is out', async () => {
   expect((changed as { message: string }).message).toContain('its declaration stands');
   const over = await declare({ ...declaration, scope: 'allSizes' });
   expect((over as { message: string }).message).toContain('would overlap');
+  expect(await declare({ ...declaration, sizeKey: 'isoA-A3' })).toMatchObject({
+    ok: false,
+    message: EDITION_WORDS.noSize,
+  });
+  await here.open.db.write((tx) =>
+    addSizeEvent(tx, {
+      workId: 1,
+      sizeKey: 'isoA-A3',
+      kind: 'offered',
+      layout: plainLayout('within', mm(20)),
+      judged: null,
+      reason: null,
+      at: '2026-11-02T12:00:00.000Z',
+    }),
+  );
   const none = await declare({ ...declaration, sizeKey: 'isoA-A3', size: '0' });
   expect(none).toMatchObject({
     ok: false,

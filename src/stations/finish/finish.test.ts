@@ -52,7 +52,9 @@ it('a bench that turns to inches re-labels nothing that was kept', async () => {
   await here.open.db.write((tx) => saveSettings(tx, { units: 'inch' }));
   expect((await loadFinish('1', { size: SIZE })).start).toEqual(before);
   // A plain figure is read in the units of the bench from now on.
-  expect(await keep({ perSide: '1/4', sides: '2 1/2' })).toMatchObject({ ok: true });
+  const inches = { offPrint: '1/32', offMat: '1/32', offFrame: '1/32', above: '2 1/2' };
+  const more = { below: '3', moulding: '3/4', glass: '1/12', sides: '2 1/2' };
+  expect(await keep({ ...inches, ...more, perSide: '1/4' })).toMatchObject({ ok: true });
   expect((await loadFinish('1', { size: SIZE })).start).toMatchObject({
     perSide: 6.35,
     sides: 63.5,

@@ -64,7 +64,9 @@ it('starts from what the studio knows, and is never "0" where it does', async ()
     const { hire } = await readSettings(tx);
     await saveSettings(tx, { hire: { ...hire, feePerWork: minor(6000) } });
   });
-  const [paper] = await here.rows<{ price: number }>('SELECT price_minor AS price FROM paper WHERE id = 1');
+  const [paper] = await here.rows<{ price: number }>(
+    'SELECT price_minor AS price FROM paper WHERE id = 1',
+  );
   expect((await view()).start).toMatchObject({
     paper: paper!.price,
     capture: 6000,

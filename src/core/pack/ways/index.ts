@@ -11,6 +11,6 @@ export * from './rolled';
 export type Packing = FlatPacking | RolledPacking;
 
 /** Every way of packing, in the order in which they are tried. */
-export const WAYS: readonly Way<Packing>[] = [flat, rolled] as unknown as Way<Packing>[];
+export const WAYS: readonly Way<Packing>[] = [flat, rolled];
 
 export const wayOf = (way: WayId): Way<Packing> => WAYS.find((w) => w.way === way)!;

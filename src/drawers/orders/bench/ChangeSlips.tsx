@@ -2,7 +2,6 @@
 import { useRouter } from 'next/navigation';
 import { RETURN_HOW } from '@/core/order';
 import { writeAmount } from '@/core/input';
-import type { Minor } from '@/core/units';
 import {
   Button,
   ButtonLink,
@@ -193,7 +192,7 @@ export function ReturnSlip({ view, line }: { view: OrderBenchView; line: Line })
   const format = useFormat();
   const form = useActionForm(
     noteReturn,
-    { how: 'whole', refund: writeAmount(line.price as Minor, line.currency), reason: '' },
+    { how: 'whole', refund: writeAmount(line.price, line.currency), reason: '' },
     {
       fixed: { order: view.order.number, line: String(line.id) },
       done: 'Noted.',

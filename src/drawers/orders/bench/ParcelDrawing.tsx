@@ -104,6 +104,13 @@ interface Props {
 const previewOf = (layer: Layer, previews: Props['previews']): string | null =>
   (layer.line?.workId != null && previews[layer.line.workId]) || null;
 
+/** What is drawn, in words: each thing with its figures, and the width that is measured. */
+const saidOf = (layers: Layer[], format: Format): string =>
+  [
+    ...layers.map((l) => `${l.name} ${l.line?.label ?? ''} ${l.note}`),
+    `${format.length(layers[0]!.width)} wide`,
+  ].join('; ');
+
 /** The parts of a flat parcel to one scale, fanned out. */
 function Flat({ layers, previews }: { layers: Layer[]; previews: Props['previews'] }) {
   const format = useFormat();
@@ -118,9 +125,7 @@ function Flat({ layers, previews }: { layers: Layer[]; previews: Props['previews
       viewBox={`0 0 ${WIDTH} ${height}`}
       width="100%"
       role="img"
-      aria-label={layers
-        .map((l) => `${l.name} ${l.line?.label ?? ''} ${l.note}`)
-        .join('; ')}
+      aria-label={saidOf(layers, format)}
     >
       <Dimension
         from={8}
@@ -188,7 +193,7 @@ function Rolled({
       viewBox={`0 0 ${WIDTH} ${foot + 14 + prints.length * LINE}`}
       width="100%"
       role="img"
-      aria-label={`${prints.map((p) => `${p.name} ${p.line?.label ?? ''} ${p.note}`).join('; ')}; rolled into ${tube.name}, ${format.length(length)} long, ${format.mass(tube.mass)}`}
+      aria-label={`${saidOf(prints, format)}; rolled into ${tube.name}, ${format.length(length)} long, ${format.mass(tube.mass)}`}
     >
       <Dimension
         from={10}

@@ -65,7 +65,7 @@ export function ParcelSlip({ view, parcel }: { view: OrderBenchView; parcel: Par
   const fixed = { order: order.number, parcel: String(parcel.id) };
   const words = open
     ? packingWords(open.chosen, format)
-    : sealedWords(sealed!.contents, format);
+    : sealedWords(sealed.contents, format);
   return (
     <Slip
       label="The parcel"

@@ -144,7 +144,7 @@ it('address and notes of an open order change; what was sealed keeps its address
   });
   const now = await view(order);
   expect(now.order.to.street).toBe('9 New Quay');
-  expect(now.parcels[0]!.sealed!.contents.to!.street).toBe('4 Sluice Lane');
+  expect(now.parcels[0]!.sealed!.contents.to.street).toBe('4 Sluice Lane');
   // The customer's own address is as it was: this order alone goes elsewhere.
   const [row] = await here.rows("SELECT street FROM customer WHERE name = 'Brede Marl'");
   expect(row).toEqual({ street: '4 Sluice Lane' });

@@ -1,10 +1,7 @@
 'use client';
-import { isFigure, isFlag, isText, listOf, shape } from '@/core/facts';
-import type { Guard } from '@/core/facts';
 import { pixelsOf } from '@/core/units';
 import { useMemo, useState } from 'react';
 import { layOutProof, ppiOf } from '@/core/prepare';
-import type { ProofPlace } from '@/core/prepare';
 import {
   Bench,
   Button,
@@ -14,7 +11,6 @@ import {
   Sentence,
   Slip,
   SlipSub,
-  SlipTable,
   SlipTitle,
   Small,
   Surface,
@@ -23,41 +19,16 @@ import {
   useFormat,
   useKept,
 } from '@/shell';
-import { NumberRow } from '../NumberRow';
-import { PlainChoice } from '../PlainChoice';
 import type { SheetProps } from '../sheetProps';
 import { orderProofSheet } from '../proofActions';
-import { SHEET_CHOICES, proofProblemWords, wishOf } from '../proofWish';
-import type { ProofDesk } from '../proofWish';
-import { PIECE_HINTS, PIECE_WORDS, proposalFigure } from '../sheetWords';
+import { proofProblemWords, wishOf } from '../proofWish';
+import { proposalFigure } from '../sheetWords';
 import { PiecePicker } from './PiecePicker';
+import { PiecesTable, ProofChoices } from './ProofChoices';
 import { ProofDrawing } from './ProofDrawing';
+import { USUAL, isDesk } from './proofDesk';
+import type { Desk, Place } from './proofDesk';
 import { WrittenSheets } from './WrittenSheets';
-
-type Place = ProofPlace & { said?: string };
-type Desk = Omit<ProofDesk, 'places'> & { places: Place[] };
-
-const isDesk = shape({
-  sizes: listOf(isText),
-  places: listOf(shape({ x: isFigure, y: isFigure })),
-  sheet: isText,
-  own: shape({ width: isFigure, height: isFigure }),
-  width: isFigure,
-  height: isFigure,
-  margin: isFigure,
-  overview: isFlag,
-}) as Guard<Desk>;
-
-const USUAL: Desk = {
-  sizes: [],
-  places: [],
-  sheet: 'auto',
-  own: { width: 300, height: 400 },
-  width: 70,
-  height: 55,
-  margin: 5,
-  overview: true,
-};
 
 /** Proof sheet: pieces of the print at its full final size, on a small sheet. */
 export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: SheetProps) {
@@ -228,94 +199,9 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
             </label>
           ))}
         </div>
-        {desk.places.length > 0 && (
-          <SlipTable aria-label="Pieces">
-            <tbody>
-              {desk.places.map((p, i) => (
-                <tr key={i}>
-                  <td className="wrap">
-                    {i + 1}&ensp;{PIECE_WORDS[p.tests]}
-                    {p.said && <small style={{ color: 'var(--soft)' }}> {p.said}</small>}
-                    <br />
-                    <small style={{ color: 'var(--soft)' }}>{PIECE_HINTS[p.tests]}</small>
-                  </td>
-                  <td>
-                    <button
-                      type="button"
-                      className="link"
-                      aria-label={`Take off piece ${i + 1}`}
-                      onClick={() => put({ places: desk.places.filter((_, k) => k !== i) })}
-                    >
-                      off
-                    </button>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </SlipTable>
-        )}
+        <PiecesTable desk={desk} put={put} />
         <Problem>{problem ?? trouble}</Problem>
-        <NumberRow
-          label="piece wide"
-          unit="mm"
-          value={desk.width}
-          limits={[15, 400]}
-          most={200}
-          step={5}
-          onChange={(width) => put({ width })}
-        />
-        <NumberRow
-          label="piece high"
-          unit="mm"
-          value={desk.height}
-          limits={[15, 400]}
-          most={200}
-          step={5}
-          onChange={(height) => put({ height })}
-        />
-        <PlainChoice
-          label="sheet"
-          value={desk.sheet}
-          options={[
-            ['auto', 'the one with least waste'],
-            ['own', 'a sheet of my own size'],
-            ...[...SHEET_CHOICES, ...papers].map(
-              (s) =>
-                [
-                  s.name,
-                  `${s.name}, ${Math.round(s.width)} × ${Math.round(s.height)} mm`,
-                ] as const,
-            ),
-          ]}
-          onChange={(sheet) => put({ sheet })}
-        />
-        {desk.sheet === 'own' && (
-          <>
-            <NumberRow
-              label="sheet wide"
-              unit="mm"
-              value={desk.own.width}
-              limits={[60, 1500]}
-              step={5}
-              onChange={(width) => put({ own: { ...desk.own, width } })}
-            />
-            <NumberRow
-              label="sheet high"
-              unit="mm"
-              value={desk.own.height}
-              limits={[60, 1500]}
-              step={5}
-              onChange={(height) => put({ own: { ...desk.own, height } })}
-            />
-          </>
-        )}
-        <label style={{ fontSize: 12.5 }}>
-          <Tick
-            checked={desk.overview}
-            onChange={(e) => put({ overview: e.target.checked })}
-          />{' '}
-          the whole picture small, with the pieces marked
-        </label>
+        <ProofChoices desk={desk} put={put} papers={papers} />
         <WrittenSheets view={view} kind="resolution" />
         <SectionLabel>How it is judged</SectionLabel>
         <Small>

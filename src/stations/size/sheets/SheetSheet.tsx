@@ -159,7 +159,7 @@ export function SheetSheet(props: SheetProps) {
           <Field form={desk.form} name="border" label={`Border, ${desk.place} the size`} />
         )}
         {desk.shown.map((name) => (
-          <Field key={name} form={desk.form} name={name} label={SIDE_NAMES[name]!} />
+          <Field key={name} form={desk.form} name={name} label={SIDE_NAMES[name]} />
         ))}
         <Field form={desk.form} name="bleed" label="Bleed, where it runs to the edge" />
         <Field form={desk.form} name="deckle" label="Torn away on each side" />

@@ -1,0 +1,110 @@
+'use client';
+import { SlipTable, Tick } from '@/shell';
+import { NumberRow } from '../NumberRow';
+import { PlainChoice } from '../PlainChoice';
+import { SHEET_CHOICES } from '../proofWish';
+import type { SheetProps } from '../sheetProps';
+import { PIECE_HINTS, PIECE_WORDS } from '../sheetWords';
+import type { Desk } from './proofDesk';
+
+interface Props {
+  desk: Desk;
+  put: (over: Partial<Desk>) => void;
+}
+
+/** The pieces that were chosen, what each tests, and how to take one off. */
+export const PiecesTable = ({ desk, put }: Props) =>
+  desk.places.length > 0 && (
+    <SlipTable aria-label="Pieces">
+      <tbody>
+        {desk.places.map((p, i) => (
+          <tr key={i}>
+            <td className="wrap">
+              {i + 1}&ensp;{PIECE_WORDS[p.tests]}
+              {p.said && <small style={{ color: 'var(--soft)' }}> {p.said}</small>}
+              <br />
+              <small style={{ color: 'var(--soft)' }}>{PIECE_HINTS[p.tests]}</small>
+            </td>
+            <td>
+              <button
+                type="button"
+                className="link"
+                aria-label={`Take off piece ${i + 1}`}
+                onClick={() => put({ places: desk.places.filter((_, k) => k !== i) })}
+              >
+                off
+              </button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </SlipTable>
+  );
+
+/** How large pieces are, on which sheet they lie, and whether the whole picture lies with them. */
+export const ProofChoices = ({
+  desk,
+  put,
+  papers,
+}: Props & { papers: SheetProps['view']['papers'] }) => (
+  <>
+    <NumberRow
+      label="piece wide"
+      unit="mm"
+      value={desk.width}
+      limits={[15, 400]}
+      most={200}
+      step={5}
+      onChange={(width) => put({ width })}
+    />
+    <NumberRow
+      label="piece high"
+      unit="mm"
+      value={desk.height}
+      limits={[15, 400]}
+      most={200}
+      step={5}
+      onChange={(height) => put({ height })}
+    />
+    <PlainChoice
+      label="sheet"
+      value={desk.sheet}
+      options={[
+        ['auto', 'the one with least waste'],
+        ['own', 'a sheet of my own size'],
+        ...[...SHEET_CHOICES, ...papers].map(
+          (s) =>
+            [
+              s.name,
+              `${s.name}, ${Math.round(s.width)} × ${Math.round(s.height)} mm`,
+            ] as const,
+        ),
+      ]}
+      onChange={(sheet) => put({ sheet })}
+    />
+    {desk.sheet === 'own' && (
+      <>
+        <NumberRow
+          label="sheet wide"
+          unit="mm"
+          value={desk.own.width}
+          limits={[60, 1500]}
+          step={5}
+          onChange={(width) => put({ own: { ...desk.own, width } })}
+        />
+        <NumberRow
+          label="sheet high"
+          unit="mm"
+          value={desk.own.height}
+          limits={[60, 1500]}
+          step={5}
+          onChange={(height) => put({ own: { ...desk.own, height } })}
+        />
+      </>
+    )}
+    <label style={{ fontSize: 12.5 }}>
+      <Tick checked={desk.overview} onChange={(e) => put({ overview: e.target.checked })} />{' '}
+      the whole picture small, with the pieces marked
+    </label>
+  </>
+);
