@@ -20,7 +20,7 @@ import {
   useFormat,
 } from '@/shell';
 import type { TableView } from './view';
-import { jobWords, sayLine } from './words';
+import { sayLine } from './words';
 
 const HEADS: Record<Urgency, string> = {
   late: 'Late',
@@ -131,8 +131,8 @@ export function TableDrawer({
                 Under way <small style={{ fontSize: 13 }}>{jobs.length + jobsMore}</small>
               </TableHead>
               <Jobs>
-                {jobs.map(({ job, work }) => (
-                  <JobLine key={job.id} job={job} what={jobWords(job.kind, work)} />
+                {jobs.map(({ job, words }) => (
+                  <JobLine key={job.id} job={job} what={words} />
                 ))}
                 {jobsMore > 0 && (
                   <Small>{jobsMore} more wait for these, in the order they came.</Small>

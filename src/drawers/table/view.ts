@@ -23,6 +23,7 @@ import {
 } from '@/data';
 import type { Reading, BenchSettings } from '@/data';
 import { followedJob, judgeOffered, now, studio } from '@/studio';
+import { jobWords } from './jobWords';
 
 export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'all sizes';
 
@@ -66,7 +67,10 @@ async function jobsNow() {
   return {
     jobs: jobs.map((job) => ({
       job,
-      work: job.workId === null ? null : (titles.get(job.workId) ?? null),
+      words: jobWords(
+        job.kind,
+        job.workId === null ? null : (titles.get(job.workId) ?? null),
+      ),
     })),
     jobsMore: all.length - jobs.length,
   };

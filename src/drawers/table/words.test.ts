@@ -1,5 +1,6 @@
 import type { TodayLine } from '@/core/today';
-import { jobWords, sayLine } from './words';
+import { jobWords } from './jobWords';
+import { sayLine } from './words';
 
 const work = { workId: 3, work: 'Salt Pans' };
 const order = (days: number): TodayLine => ({

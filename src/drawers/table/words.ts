@@ -1,5 +1,4 @@
 import type { TodayLine } from '@/core/today';
-import { jobKind } from '@/studio/jobs/jobKinds';
 
 /** A line of the table in words: what, the figure, and where it is dealt with. */
 export interface Said {
@@ -114,7 +113,3 @@ export function sayLine(line: TodayLine): Said {
       };
   }
 }
-
-/** What long work is, and of which work. */
-export const jobWords = (kind: string, work: string | null): string =>
-  `${jobKind(kind)?.called ?? kind}${work === null ? '' : ` of ${work}`}`;
