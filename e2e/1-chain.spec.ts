@@ -168,7 +168,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   // The order.
   await opened(page, '/orders?new=1');
   await page
-    .getByLabel('Impression', { exact: true })
+    .getByRole('combobox', { name: 'Impression', exact: true })
     .selectOption({ label: 'Evening Tide, 1/3, 30 × 40 cm' });
   await page.getByLabel('Name', { exact: true }).fill('Édouard Tillet-Ősz');
   await page.getByLabel('Street').fill('4 Capstan Row');

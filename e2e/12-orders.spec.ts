@@ -27,7 +27,9 @@ const lines = (page: Page) =>
 
 async function takeFirst(page: Page, impression: string): Promise<void> {
   await view(page, '/orders?new=1');
-  await page.getByLabel('Impression', { exact: true }).selectOption({ label: impression });
+  await page
+    .getByRole('combobox', { name: 'Impression', exact: true })
+    .selectOption({ label: impression });
   await page.getByLabel('Name', { exact: true }).fill('Ottoline Marsh');
   await page.getByLabel('Street').fill('4 Capstan Row');
   await page.getByLabel('Postcode and town').fill('2180 Merrow Hythe');
@@ -38,7 +40,9 @@ async function takeFirst(page: Page, impression: string): Promise<void> {
 
 async function addImpression(page: Page, impression: string): Promise<void> {
   await page.getByRole('link', { name: 'Add a line' }).click();
-  await page.getByLabel('Impression', { exact: true }).selectOption({ label: impression });
+  await page
+    .getByRole('combobox', { name: 'Impression', exact: true })
+    .selectOption({ label: impression });
   await page.getByLabel('Price').fill('120');
   await page.getByRole('button', { name: 'Add this line' }).click();
 }
@@ -68,7 +72,9 @@ test('an order of four lines of three works goes out in two parcels', async ({ p
   await addImpression(page, 'Osier Beds, 1/20, 30 × 40 cm');
   await expect(lines(page)).toHaveCount(3);
   await page.getByRole('link', { name: 'Add a line' }).click();
-  await page.getByLabel('What', { exact: true }).selectOption({ label: 'plain goods' });
+  await page
+    .getByRole('combobox', { name: 'What', exact: true })
+    .selectOption({ label: 'plain goods' });
   await page.getByLabel('What they are').fill('ten cards');
   await page.getByLabel('Weight of one').fill('90');
   await page.getByLabel('Thickness of one').fill('6 mm');

@@ -6,6 +6,7 @@ export * from './suggest';
 export * from './recipeRows';
 export * from './printPlan';
 export * from './fileName';
+export * from './fileLimit';
 export * from './verify';
 export * from './sheets';
 export * from './patch';

@@ -38,6 +38,19 @@ export async function newestJob(
   return row;
 }
 
+/** Jobs of a kind and a work that are still to come: waiting, running, or cut off and not let go. */
+export const jobsToCome = (db: Reading, workId: number, kind: JobKind): Promise<JobRow[]> =>
+  db
+    .select()
+    .from(jobs)
+    .where(
+      and(
+        eq(jobs.workId, workId),
+        eq(jobs.kind, kind),
+        inArray(jobs.state, ['queued', 'running', 'cutOff']),
+      ),
+    );
+
 export const getJob = (db: Reading, id: number): Promise<JobRow | undefined> =>
   db.query.jobs.findFirst({ where: eq(jobs.id, id) });
 

@@ -1,5 +1,6 @@
 import { open } from 'node:fs/promises';
 import type { FileHandle } from 'node:fs/promises';
+import { MOST_TIFF_BYTES } from '@/core/prepare';
 import { serialise, tiffFields } from './tiffFields';
 import type { TiffLayout } from './tiffFields';
 
@@ -7,7 +8,6 @@ export type { FileAbout, TiffLayout } from './tiffFields';
 
 const STRIP_BYTES = 1 << 18;
 const FIRST_ROW_AT = 8;
-export const MOST_TIFF_BYTES = 4e9;
 
 export const rowBytesOf = ({ width, channels, bits }: TiffLayout) =>
   width * channels * (bits / 8);

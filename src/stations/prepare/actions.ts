@@ -1,6 +1,7 @@
 'use server';
 import { RGB_SPACES } from '@/core/colour';
 import {
+  bytesBeyond,
   doubledNames,
   plainRecipe,
   ppiOf,
@@ -10,14 +11,16 @@ import {
 } from '@/core/prepare';
 import type { Recipe, TargetId } from '@/core/prepare';
 import { addRecipe, getRecipe } from '@/data';
+import type { JobRow } from '@/data';
 import {
   act,
   nameOfFile,
   nameTaken,
+  noteJob,
   offeredRung,
   profileOf,
+  queueJob,
   refuse,
-  startJob,
   targetFor,
 } from '@/studio';
 import type { ActionResult, ActionTools, PrintFileOrder } from '@/studio';
@@ -56,6 +59,39 @@ async function colourRefusal(
   }
 }
 
+type Target = Awaited<ReturnType<typeof targetFor>>;
+
+/**
+ * Notes the jobs of some files, each with the name that it will carry, in one write; then they
+ * run. Answers their numbers, or why not.
+ */
+async function orderFiles(
+  { studio, write, at }: ActionTools,
+  specs: readonly (readonly [PrintFileOrder, Target])[],
+): Promise<number[] | ReturnType<typeof refuse>> {
+  const noted = await write(async (tx) => {
+    const jobs: JobRow[] = [];
+    const here: string[] = [];
+    for (const [spec, into] of specs) {
+      const { taken, ...named } = await nameOfFile(tx, spec, into, at);
+      if (taken)
+        return refuse(
+          doubledNames([...here, named.name]).length > 0
+            ? `File name: two of these files would both be called ${named.name}. Put {space} or {ppi} into the name, then write them again.`
+            : nameTaken(named.name),
+        );
+      here.push(named.name);
+      const { workId } = spec;
+      const job = { kind: 'printFile', workId, spec: { ...spec, named }, at } as const;
+      jobs.push(await noteJob(tx, job));
+    }
+    return jobs;
+  });
+  if (!Array.isArray(noted)) return noted;
+  for (const row of noted) void queueJob(studio, row);
+  return noted.map((row) => row.id);
+}
+
 /** Queues the writing of print files for sizes on offer, each in RGB and, if asked, CMYK. */
 export async function orderPrintFiles(typed: unknown): Promise<ActionResult<number[]>> {
   return act(order, typed, {}, async (v, tools) => {
@@ -74,8 +110,7 @@ export async function orderPrintFiles(typed: unknown): Promise<ActionResult<numb
       const refused = await colourRefusal(v.recipe, target, tools);
       if (refused) return refuse(refused);
     }
-    const specs: PrintFileOrder[] = [];
-    const names: string[] = [];
+    const specs: [PrintFileOrder, Target][] = [];
     for (const sizeKey of new Set(v.sizeKeys)) {
       const rung = await offeredRung(db, v.workId, sizeKey, master, settings);
       if (!rung)
@@ -85,8 +120,8 @@ export async function orderPrintFiles(typed: unknown): Promise<ActionResult<numb
       const plan = printPlan(master.facts, rung.fit, ppiOf(v.recipe), v.recipe.marks);
       for (const target of targets) {
         const into = await targetFor(studio, target);
-        const bytes = (plan.width * plan.height * into.channels * v.recipe.file.bits) / 8;
-        if (bytes > 4e9)
+        const bytes = bytesBeyond(plan, into.channels, v.recipe.file.bits);
+        if (bytes !== null)
           return refuse(
             `Resize, resolution: the file of ${rung.label} would be ${(bytes / 1e9).toFixed(1)} GB, and TIFF ends at 4 GB. Use fewer ppi, or 8 bits.`,
           );
@@ -100,23 +135,10 @@ export async function orderPrintFiles(typed: unknown): Promise<ActionResult<numb
           recipe: { ...v.recipe, convert: { ...v.recipe.convert, target } },
           recipeId: v.recipeId,
         };
-        const { name, taken } = await nameOfFile(db, spec, into, at);
-        if (taken) return refuse(nameTaken(name));
-        specs.push(spec);
-        names.push(name);
+        specs.push([spec, into]);
       }
     }
-    const [doubled] = doubledNames(names);
-    if (doubled)
-      return refuse(
-        `File name: two of these files would both be called ${doubled}. Put {space} or {ppi} into the name, then write them again.`,
-      );
-    const ids: number[] = [];
-    for (const spec of specs)
-      ids.push(
-        (await startJob(studio, { kind: 'printFile', workId: work.id, spec, at })).id,
-      );
-    return ids;
+    return orderFiles(tools, specs);
   });
 }
 
@@ -171,7 +193,10 @@ export async function orderScreenCopy(typed: unknown): Promise<ActionResult<numb
       kind: 'screen',
       watermark: v.watermark,
     };
-    return (await startJob(studio, { kind: 'printFile', workId: work.id, spec, at })).id;
+    const ordered = await orderFiles(tools, [
+      [spec, await targetFor(studio, recipe.convert.target)],
+    ]);
+    return Array.isArray(ordered) ? ordered[0]! : ordered;
   });
 }
 

@@ -14,9 +14,10 @@ import { plainRecipe, printPlan, screenPlan } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { fitToSheet, plainLayout } from '@/core/size';
 import { mm, size } from '@/core/units';
-import { addProfile, getPrintFile } from '@/data';
+import { addJob, addProfile, getPrintFile } from '@/data';
 import { Cancelled, keepBytes, storePaths } from '@/engine';
-import { writePrintFile } from './printFile';
+import { targetFor } from '../../reads/targets';
+import { nameOfFile, writePrintFile } from './printFile';
 import type { PrintFileOrder } from './printFile';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -119,6 +120,55 @@ it('a screen copy is sRGB, as long as asked, counted apart, and no print of the 
   expect(await here.rows("SELECT * FROM print_entry WHERE what LIKE '%screen%'")).toEqual(
     [],
   );
+});
+
+it('a name is decided when the file is ordered: no job to come is promised the same', async () => {
+  const { open } = here;
+  const asked = order({
+    recipe: { ...recipe, file: { ...recipe.file, name: '{size}_p_v{version}' } },
+  });
+  const into = await targetFor(open, asked.recipe.convert.target);
+  const at = '2026-11-02T12:00:00.000Z';
+  const named = async () => {
+    const { taken, ...found } = await nameOfFile(open.db.read, asked, into, at);
+    expect(taken).toBe(false);
+    const { workId } = asked;
+    await open.db.write((tx) =>
+      addJob(tx, { kind: 'printFile', workId, spec: { ...asked, named: found }, at }),
+    );
+    return found;
+  };
+  const first = await named();
+  const second = await named();
+  expect(second.version).toBe(first.version + 1);
+  expect(second.name).not.toBe(first.name);
+  // Written in whatever order, each carries the name that it was promised.
+  const later = await write({ ...asked, named: second });
+  const sooner = await write({ ...asked, named: first });
+  expect([later.file.name, sooner.file.name]).toEqual([second.name, first.name]);
+  // Of one pattern without a version only one is promised.
+  const once = {
+    ...asked,
+    recipe: { ...recipe, file: { ...recipe.file, name: '{size}_q' } },
+  };
+  const promised = await nameOfFile(open.db.read, once, into, at);
+  await open.db.write((tx) =>
+    addJob(tx, { kind: 'printFile', workId: 1, spec: { ...once, named: promised }, at }),
+  );
+  expect((await nameOfFile(open.db.read, once, into, at)).taken).toBe(true);
+});
+
+it('a name that was taken meanwhile is refused before a pixel is made', async () => {
+  const once = order({
+    recipe: { ...recipe, file: { ...recipe.file, name: '{size}_only_one' } },
+  });
+  const { file } = await write(once);
+  const stages: string[] = [];
+  const again = { ...once, named: { name: file.name, version: 9, channels: 3 as const } };
+  await expect(
+    writePrintFile(here.open, again, (stage) => void stages.push(stage), never),
+  ).rejects.toThrow(/already/);
+  expect(stages).toEqual([]);
 });
 
 it('a name that is taken is refused in words, and the file is not noted', async () => {

@@ -1,8 +1,8 @@
 import { mkdir, rm, stat } from 'node:fs/promises';
 import { checksumCheck, fileName, ppiOf, verifyPrintFile } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
-import { addPrintFile, filesOf, getMaster, getRecipe, getWork } from '@/data';
-import type { PrintFile, Writing } from '@/data';
+import { addPrintFile, filesOf, getMaster, getRecipe, getWork, jobsToCome } from '@/data';
+import type { PrintFile, Reading } from '@/data';
 import { fillPrintFile, keep, partOf, runInWorker, storePaths } from '@/engine';
 import type { PrintTarget, Progress } from '@/engine';
 import { colourOf, ensureWorkingCopy } from '../picture';
@@ -10,6 +10,13 @@ import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
 import { targetFor } from '../../reads/targets';
+
+/** What a file is called, and the how manieth of its size, kind and colours it is. */
+export interface FileNamed {
+  name: string;
+  version: number;
+  channels: 3 | 4;
+}
 
 export interface PrintFileOrder {
   workId: number;
@@ -27,6 +34,8 @@ export interface PrintFileOrder {
   watermark?: string;
   /** When it was ordered; now, unless told otherwise. */
   at?: string;
+  /** Its name and version, decided when it was ordered. */
+  named?: FileNamed;
 }
 
 /** What a file says of who made the picture. */
@@ -36,24 +45,41 @@ export const aboutOf = (work: { title: string; artist: string; year: number }) =
   copyright: `© ${work.year} ${work.artist}`,
 });
 
-/** The name that a file of this order gets, and its version. */
+/** Files of a work that are there, and those that are promised to jobs still to come. */
+async function filesToBe(db: Reading, workId: number) {
+  const [files, coming] = await Promise.all([
+    filesOf(db, workId),
+    jobsToCome(db, workId, 'printFile'),
+  ]);
+  const promised = coming.flatMap(({ spec }) => {
+    const { sizeKey, kind = 'print', named } = spec as PrintFileOrder;
+    return named ? [{ sizeKey, kind, ...named }] : [];
+  });
+  return [...files, ...promised];
+}
+
+/**
+ * The name and version that a file of this order gets: decided once, in the write that notes
+ * its job, so that no two jobs are promised one name.
+ */
 export async function nameOfFile(
-  tx: Writing | Studio['db']['read'],
+  db: Reading,
   order: PrintFileOrder,
   into: Pick<PrintTarget, 'name' | 'channels'>,
   at: string,
-): Promise<{ name: string; version: number; taken: boolean }> {
+): Promise<FileNamed & { taken: boolean }> {
   const kind = order.kind ?? 'print';
-  const files = await filesOf(tx, order.workId);
+  const files = await filesToBe(db, order.workId);
   // The files in ink and the ones in light are counted apart: a pair has the same number.
-  const version =
-    1 +
-    files.filter(
+  const before = files
+    .filter(
       (f) => f.sizeKey === order.sizeKey && f.kind === kind && f.channels === into.channels,
-    ).length;
+    )
+    .map((f) => f.version);
+  const version = 1 + Math.max(0, ...before);
   const [work, recipe] = await Promise.all([
-    getWork(tx, order.workId),
-    order.recipeId ? getRecipe(tx, order.recipeId) : null,
+    getWork(db, order.workId),
+    order.recipeId ? getRecipe(db, order.recipeId) : null,
   ]);
   const { format, name: pattern } = order.recipe.file;
   const ink = into.channels === 4 ? '_cmyk' : '';
@@ -67,11 +93,36 @@ export async function nameOfFile(
     recipe: recipe?.name ?? 'own',
     date: at.slice(0, 10),
   });
-  return { name, version, taken: files.some((f) => f.name === name) };
+  return {
+    name,
+    version,
+    channels: into.channels,
+    taken: files.some((f) => f.name === name),
+  };
 }
 
 export const nameTaken = (name: string): string =>
-  `File name: this work has a file ${name} already, and two files must not carry one name. Put {version} into the name, then write it again.`;
+  `File name: this work has a file ${name} already, or one is being written, and two files must not carry one name. Put {version} into the name, then write it again.`;
+
+/** What the file will be called, before a pixel of it is made. Throws where that name is taken by now. */
+async function namedBefore(
+  open: Studio,
+  order: PrintFileOrder,
+  into: Pick<PrintTarget, 'name' | 'channels'>,
+  at: string,
+): Promise<FileNamed> {
+  const { named } = order;
+  const { taken, ...found } = named
+    ? {
+        ...named,
+        taken: (await filesOf(open.db.read, order.workId)).some(
+          (f) => f.name === named.name,
+        ),
+      }
+    : await nameOfFile(open.db.read, order, into, at);
+  if (taken) throw new Error(nameTaken(found.name));
+  return found;
+}
 
 /**
  * Writes a print file, reopens and checks it, keeps it under its hash and notes it down
@@ -96,6 +147,7 @@ export async function writePrintFile(
   const at = order.at ?? now();
   try {
     const into = await targetFor(open, recipe.convert.target);
+    const named = await namedBefore(open, order, into, at);
     const colour = await colourOf(open, master);
     const pixels = paths.pixels(master.picture);
     await mkdir(paths.tmp, { recursive: true });
@@ -133,15 +185,13 @@ export async function writePrintFile(
     await keep(open.home, { path: target, sha256, bytes });
     const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
     checks.push(checksumCheck(sha256, kept));
-    return await open.db.write(async (tx) => {
-      const { name, version, taken } = await nameOfFile(tx, order, into, at);
-      if (taken) throw new Error(nameTaken(name));
-      return addPrintFile(tx, {
+    return await open.db.write((tx) =>
+      addPrintFile(tx, {
         workId,
         sizeKey,
         masterId: master.id,
-        version,
-        name,
+        version: named.version,
+        name: named.name,
         sha256,
         bytes,
         width: plan.width,
@@ -153,8 +203,8 @@ export async function writePrintFile(
         recipeId: order.recipeId ?? null,
         checks,
         at,
-      });
-    });
+      }),
+    );
   } catch (error) {
     await rm(target, { force: true });
     throw error;
