@@ -1,3 +1,4 @@
+import { dirname, relative, resolve } from 'node:path';
 import nextPlugin from '@next/eslint-plugin-next';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
@@ -14,6 +15,61 @@ const FLOORS = {
   stations: ['core', 'data', 'engine', 'documents', 'standins', 'studio', 'shell'],
   drawers: ['core', 'data', 'engine', 'documents', 'standins', 'studio', 'shell'],
   studio: ['core', 'data', 'engine', 'documents', 'standins', 'studio'],
+  app: [
+    'core',
+    'data',
+    'engine',
+    'documents',
+    'standins',
+    'studio',
+    'shell',
+    'stations',
+    'drawers',
+    'gate',
+    'app',
+  ],
+};
+
+const ROOT = resolve(import.meta.dirname, 'src');
+/** Folders of which each room is closed to its neighbours. */
+const ROOMS = ['stations', 'drawers'];
+
+/** Relative imports are held to the same floors, and lead into no neighbour's room. */
+const staysInRoom = {
+  meta: { type: 'problem', schema: [] },
+  create: (context) => {
+    const [floor, room] = relative(ROOT, context.filename).split('/');
+    return {
+      'ImportDeclaration, ExportNamedDeclaration[source], ExportAllDeclaration'(node) {
+        const from = node.source.value;
+        if (!from.startsWith('.')) return;
+        const target = relative(ROOT, resolve(dirname(context.filename), from));
+        const [toFloor, toRoom] = target.split('/');
+        if (target.startsWith('..'))
+          context.report({ node, message: 'src imports nothing from outside of it.' });
+        else if (!(FLOORS[floor] ?? [toFloor]).includes(toFloor) && toFloor !== floor)
+          context.report({ node, message: `src/${floor} may not import from ${toFloor}.` });
+        else if (ROOMS.includes(floor) && toFloor === floor && toRoom !== room)
+          context.report({
+            node,
+            message: `Rooms do not know each other: move what ${room} and ${toRoom} share to studio, shell or core.`,
+          });
+      },
+    };
+  },
+};
+
+/** Who may speak to what outside: SQL in data alone, the framework in rooms and their way in. */
+const OUTSIDE = {
+  data: ['react*', 'next*', 'styled-components'],
+  engine: ['react*', 'next*', 'styled-components', 'drizzle-orm*', '@libsql/*'],
+  standins: ['react*', 'next*', 'styled-components', 'drizzle-orm*', '@libsql/*'],
+  documents: ['next*', 'styled-components', 'drizzle-orm*', '@libsql/*'],
+  shell: ['drizzle-orm*', '@libsql/*', 'node:*'],
+  stations: ['drizzle-orm*', '@libsql/*'],
+  drawers: ['drizzle-orm*', '@libsql/*'],
+  studio: ['react*', 'styled-components', 'drizzle-orm*', '@libsql/*'],
+  app: ['drizzle-orm*', '@libsql/*'],
 };
 
 const OUTSIDE_CORE = [
@@ -53,6 +109,14 @@ const floorRule = (floor, allowed) => ({
                 {
                   group: OUTSIDE_CORE,
                   message: 'The core has no interface, Node, database or clock.',
+                },
+              ]
+            : []),
+          ...(OUTSIDE[floor]
+            ? [
+                {
+                  group: OUTSIDE[floor],
+                  message: `Not in src/${floor}: SQL lives in data, the framework in rooms, shell and the way in.`,
                 },
               ]
             : []),
@@ -118,6 +182,25 @@ export default tseslint.config(
     },
   },
   ...Object.entries(FLOORS).map(([floor, allowed]) => floorRule(floor, allowed)),
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    plugins: { house: { rules: { 'stays-in-room': staysInRoom } } },
+    rules: { 'house/stays-in-room': 'error' },
+  },
+  {
+    files: ['src/app/**/*.{ts,tsx}', 'src/stations/**/*.tsx', 'src/drawers/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'JSXOpeningElement[name.name=/^(select|input|textarea)$/]',
+          message: 'Fields come from the shell, so that each has its label and its keys.',
+        },
+      ],
+    },
+  },
   {
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**/*.ts'],
     rules: {

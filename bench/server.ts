@@ -21,18 +21,23 @@ const VIEWS = [
   '/orders?sort=price&page=40',
   '/orders?find=orla',
   '/orders?new=1',
+  '/orders?show=open',
+  '/orders/25400',
+  '/orders/customers',
+  '/orders/customers?find=orla',
+  '/materials',
   '/accounts',
   '/log',
   '/settings',
   '/safekeeping',
-  '/works/500/capture',
-  '/works/500/size',
-  '/works/500/prepare',
-  '/works/500/proof',
-  '/works/500/edition',
-  '/works/500/price',
-  '/works/500/finish',
-  '/works/500/pack',
+  '/works/5000/capture',
+  '/works/5000/size',
+  '/works/5000/prepare',
+  '/works/5000/proof',
+  '/works/5000/edition',
+  '/works/5000/price',
+  '/works/5000/finish',
+  '/works/5000/pack',
   '/api/find?find=orla',
 ];
 
@@ -114,10 +119,10 @@ async function timed(url: string): Promise<number> {
   return performance.now() - from;
 }
 
-/** Views of a studio of a thousand works, quiet and while two jobs run. */
+/** Views of a studio of ten thousand works, quiet and while two jobs run. */
 export const measureServer = (home: string): Promise<void> =>
-  withStudio(home, 1000, async (server) => {
-    console.log('\nViews of 1000 works, 10 000 impressions, 5000 orders: 40 of each, ms');
+  withStudio(home, 10_000, async (server) => {
+    console.log('\nViews of 10 000 works, 100 000 impressions, 50 000 orders: 40 of each, ms');
     console.log(`${''.padEnd(30)}  median     p95`);
     const all: number[] = [];
     for (const view of VIEWS) {
@@ -136,9 +141,9 @@ export const measureServer = (home: string): Promise<void> =>
 async function underLoad(server: StudioServer): Promise<void> {
   const picture = join('/tmp/glassine-bench', '100.tif');
   await writePicture(picture, 100);
-  await take(server, 500, picture);
+  await take(server, 5000, picture);
   for (let i = 0; i < 4; i += 1) {
-    const ordered = await orderPrint(server, 500, 600);
+    const ordered = await orderPrint(server, 5000, 600);
     if (!ordered?.ok) throw new Error(JSON.stringify(ordered));
   }
   const times: number[] = [];

@@ -238,13 +238,12 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
     await ask('SELECT kind, number FROM ledger WHERE number = 1 ORDER BY seq'),
   ).toMatchObject([{ kind: 'assigned' }, { kind: 'ordered' }, { kind: 'shipped' }]);
   await page.getByRole('link', { name: 'Its whole story' }).click();
-  for (const line of [
-    'Numbered.',
-    'Reserved for order 0401.',
-    'Order 0401 weighed',
-    'Sold with order 0401.',
-  ])
-    await expect(page.getByText(line).first()).toBeVisible();
+  const told = async (lines: string[]) => {
+    for (const line of lines) await expect(page.getByText(line).first()).toBeVisible();
+  };
+  await told(['Reserved for order 0401.', 'Order 0401 weighed', 'Sold with order 0401.']);
+  await opened(page, '/log?impression=1:number:1');
+  await told(['Numbered.', 'Reserved for order 0401.', 'Sold with order 0401.']);
   await opened(page, '/works/1/edition');
   await expect(page.getByRole('button', { name: '1/3, sold, order 0401' })).toBeVisible();
   await opened(page, `/editions?code=${encodeURIComponent(code ?? '')}`);

@@ -18,7 +18,7 @@ const VIEWS: Record<string, string> = {
   edition: '/works/1/edition?size=metricFrames-50x70&impression=number:12',
   price: '/works/1/price?size=metricFrames-50x70',
   finish: '/works/1/finish?size=metricFrames-50x70',
-  pack: '/works/3/pack?order=0456',
+  pack: '/orders/0461?parcel=62',
   papers: '/papers?paper=5',
   editions: '/editions',
   log: '/log?factor=0.9&source=painting',

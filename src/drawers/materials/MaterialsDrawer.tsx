@@ -78,7 +78,7 @@ function MaterialSlip({
       <FactList
         facts={[
           [
-            kind === 'tube' ? 'Diameter, length' : 'Inside',
+            kind === 'tube' ? 'Diameter, length' : kind === 'board' ? 'Size' : 'Inside',
             kind === 'tube'
               ? `${format.length(width)}, ${format.length(height)}`
               : format.size({ width, height }),

@@ -58,6 +58,7 @@ export function LineFields({
         {...f}
         name="kind"
         label="What"
+        words
         options={OFFERED.map((k) => [k, LINE_KIND_WORDS[k]] as const)}
       />
       {kind === 'goods' ? (

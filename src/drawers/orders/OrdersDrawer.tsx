@@ -69,7 +69,7 @@ export function OrdersDrawer(view: OrdersView) {
         key: 'price',
         head: 'Price',
         value: (r) => r.price,
-        cell: (r) => format.money(r.price, r.currency),
+        cell: (r) => (r.state === 'cancelled' ? '–' : format.money(r.price, r.currency)),
         figure: true,
       },
       {

@@ -95,7 +95,7 @@ async function orderFiles(
 /** Queues the writing of print files for sizes on offer, each in RGB and, if asked, CMYK. */
 export async function orderPrintFiles(typed: unknown): Promise<ActionResult<number[]>> {
   return act(order, typed, {}, async (v, tools) => {
-    const { studio, settings, at } = tools;
+    const { studio, settings } = tools;
     const db = studio.db.read;
     const source = await sourceOf(v.workId, tools);
     if ('ok' in source) return source;
@@ -158,7 +158,7 @@ const SCREEN_NAME = '{size}_{title}_screen_v{version}';
 /** Queues a copy for screens: the seen part of the picture, sRGB, JPEG, lightly sharpened. */
 export async function orderScreenCopy(typed: unknown): Promise<ActionResult<number>> {
   return act(copy, typed, {}, async (v, tools) => {
-    const { studio, settings, at } = tools;
+    const { studio, settings } = tools;
     const source = await sourceOf(v.workId, tools);
     if ('ok' in source) return source;
     const { work, master } = source;

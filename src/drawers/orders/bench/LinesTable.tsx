@@ -58,7 +58,9 @@ function ParcelChoice({ line, view }: { line: Line; view: OrderBenchView }) {
 /** The lines of an order: what each is, its paper, its parcel, its price. */
 export function LinesTable({ view }: { view: OrderBenchView }) {
   const format = useFormat();
-  const { order, lines } = view;
+  const { order, lines, parcels } = view;
+  const sealed = (line: Line) =>
+    parcels.some((p) => p.id === line.parcelId && p.sealed !== null);
   return (
     <Wide aria-label="Lines of the order">
       <thead>
@@ -86,7 +88,7 @@ export function LinesTable({ view }: { view: OrderBenchView }) {
             </td>
             <td>
               {LINE_STATE_WORDS[line.state]}{' '}
-              {(line.state === 'open' || line.state === 'shipped') &&
+              {(line.state === 'shipped' || (line.state === 'open' && !sealed(line))) &&
                 order.state !== 'cancelled' && (
                   <ButtonLink
                     $small

@@ -78,8 +78,12 @@ export function HandOverSlip({
       </SlipSub>
       <Figures
         figures={[
-          { value: String(chosen.length), unit: '', label: 'files' },
-          { value: String(pieces), unit: '', label: 'prints' },
+          {
+            value: String(chosen.length),
+            unit: '',
+            label: chosen.length === 1 ? 'file' : 'files',
+          },
+          { value: String(pieces), unit: '', label: pieces === 1 ? 'print' : 'prints' },
           {
             value: format.number(chosen.reduce((n, f) => n + f.bytes, 0) / 1e6),
             unit: 'MB',

@@ -1,0 +1,2 @@
+import { measureServer } from '/work/main/bench/server';
+await measureServer('/tmp/bench-home');
