@@ -150,7 +150,7 @@ test('one that left comes back damaged: it is not for sale, and the accounts kno
   page,
 }) => {
   await view(page, '/accounts');
-  await expect(page.getByText('€347.50').first()).toBeVisible();
+  await expect(page.getByText('347.50', { exact: true }).first()).toBeVisible();
   await view(page, '/orders/0401');
   await page.getByRole('link', { name: 'It came back: Osier Beds 1/20' }).click();
   await page
@@ -163,5 +163,5 @@ test('one that left comes back damaged: it is not for sale, and the accounts kno
     await server.rows("SELECT count(*) AS n FROM impression_now WHERE state = 'damaged'"),
   ).toMatchObject([{ n: 1 }]);
   await view(page, '/accounts');
-  await expect(page.getByText('€227.50').first()).toBeVisible();
+  await expect(page.getByText('227.50', { exact: true }).first()).toBeVisible();
 });

@@ -54,7 +54,10 @@ function SumsSlip({
         {best.sold} sold.
         {sums[0] &&
           sums[0].gross > 0 &&
-          ` Of the gross, ${format.percent(sums[0].net / sums[0].gross)} stays.`}
+          // A share of what is only partly reckoned would be too low, and sound certain.
+          (sums[0].unreckoned === 0
+            ? ` Of the gross, ${format.percent(sums[0].net / sums[0].gross)} stays.`
+            : ' Which share of it stays cannot be told: for some no cost or no fees were kept.')}
       </Sentence>
       <FactList
         facts={sums.flatMap((s): [string, React.ReactNode][] => [
