@@ -122,7 +122,9 @@ async function timed(url: string): Promise<number> {
 /** Views of a studio of ten thousand works, quiet and while two jobs run. */
 export const measureServer = (home: string): Promise<void> =>
   withStudio(home, 10_000, async (server) => {
-    console.log('\nViews of 10 000 works, 100 000 impressions, 50 000 orders: 40 of each, ms');
+    console.log(
+      '\nViews of 10 000 works, 100 000 impressions, 50 000 orders: 40 of each, ms',
+    );
     console.log(`${''.padEnd(30)}  median     p95`);
     const all: number[] = [];
     for (const view of VIEWS) {

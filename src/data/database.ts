@@ -2,26 +2,12 @@ import { mkdir } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
-import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { carryOver } from './carry/carryOver';
+import type { OpenDatabase } from './reading';
 import * as schema from './schema';
 
-export type Database = LibSQLDatabase<typeof schema>;
-/** What a write sees: the database inside its transaction. */
-export type Writing = Parameters<Parameters<Database['transaction']>[0]>[0];
-/** Anything that can be read from. */
-export type Reading = Database | Writing;
-
-export interface OpenDatabase {
-  read: Database;
-  /**
-   * Runs one write transaction. Writes of this process queue up, since a second one would
-   * block the thread while it waits for the first.
-   */
-  write<T>(work: (tx: Writing) => Promise<T>): Promise<T>;
-  close(): void;
-}
+export type { Database, OpenDatabase, Reading, Writing } from './reading';
 
 /** How long a write waits for another process before it says that the database is held. */
 const BUSY_MS = 2000;

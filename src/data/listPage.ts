@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
-import type { Reading } from './database';
+import type { Reading } from './reading';
 import { offsetOf, orderOf } from './page';
 import type { Asked, Page } from './page';
 

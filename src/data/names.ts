@@ -1,6 +1,6 @@
 import { inArray } from 'drizzle-orm';
 import type { EditionKind } from '@/core/edition';
-import type { Reading } from './database';
+import type { Reading } from './reading';
 import { papers, works } from './schema';
 import { editionNow } from './schema';
 

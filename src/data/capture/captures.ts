@@ -2,7 +2,7 @@ import { and, asc, desc, eq } from 'drizzle-orm';
 import { READING_VERSION } from '@/core/capture/reading';
 import type { MasterReading } from '@/core/capture/reading';
 import type { GivenVerdict } from '@/core/capture/specks';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import {
   boardShots,
   devices,

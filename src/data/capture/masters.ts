@@ -3,7 +3,7 @@ import { derivedSize } from '@/core/capture/derivation';
 import { READING_VERSION } from '@/core/capture/reading';
 import type { MasterFacts } from '@/core/image';
 import type { CropChoice } from '@/core/size';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { files, masterNow, masters, readings, works } from '../schema';
 import { addLogLine } from '../log/log';
 import { cropChoicesNow } from '../size/sizes';

@@ -1,16 +1,11 @@
 import { sql } from 'drizzle-orm';
-import type { Database, Writing } from '../database';
+import type { Database, Writing } from '../reading';
 import { carried } from '../schema';
 import { mergeSameCustomers } from './mergeSameCustomers';
 import { namesOfSettings } from './namesOfSettings';
 import { salesOfSealedLines } from './salesOfSealedLines';
+import type { CarryStep } from './step';
 import { typedTextToValues } from './typedTextToValues';
-
-/** A step of the move from an earlier version that needs the core's rules, done once in order. */
-export interface CarryStep {
-  name: string;
-  run: (tx: Writing) => Promise<void>;
-}
 
 const STEPS: readonly CarryStep[] = [
   typedTextToValues,

@@ -1,7 +1,7 @@
 import { asc, eq, isNull } from 'drizzle-orm';
 import { customerKey } from '@/core/order';
 import { customers } from '../schema';
-import type { CarryStep } from './carryOver';
+import type { CarryStep } from './step';
 
 /** Each order had a customer of its own; those that are one by name and address become one. */
 export const mergeSameCustomers: CarryStep = {

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { undoSteps } from '../schema';
-import type { CarryStep } from './carryOver';
+import type { CarryStep } from './step';
 
 const NAMES: Record<string, string> = { sizing: 'size', packing: 'pack' };
 

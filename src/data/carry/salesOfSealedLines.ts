@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { saleOfLine } from '../order/lineSales';
 import { lineSales } from '../schema';
 import type { Minor } from '@/core/units';
-import type { CarryStep } from './carryOver';
+import type { CarryStep } from './step';
 
 interface SealedLine {
   lineId: number;

@@ -2,10 +2,10 @@ import { sql } from 'drizzle-orm';
 import { FINISH_VALUES } from '@/core/finish';
 import type { Versioned } from '@/core/facts';
 import { PRICE_VALUES } from '@/core/price';
-import type { Writing } from '../database';
+import type { Writing } from '../reading';
 import { readSettings } from '../settings/settings';
 import { unguarded } from './unguarded';
-import type { CarryStep } from './carryOver';
+import type { CarryStep } from './step';
 
 async function rewrite<T extends object>(
   tx: Writing,

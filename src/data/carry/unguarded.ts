@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Writing } from '../database';
+import type { Writing } from '../reading';
 
 /** Rewrites rows of a fact table in a new form: its guard is lifted and set again, in one transaction. */
 export async function unguarded(

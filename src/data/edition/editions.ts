@@ -22,7 +22,7 @@ import type {
   Series,
 } from '@/core/edition';
 import type { ReturnHow } from '@/core/order';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { Refused } from '../refused';
 import { editions, ledger } from '../schema';
 import { addLogLine } from '../log/log';

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { listPage } from '../listPage';
 import { matchOf, numberOf } from '../page';
 import type { Asked, Page } from '../page';

@@ -2,7 +2,7 @@ import { desc } from 'drizzle-orm';
 import { impressionLabel } from '@/core/edition';
 import type { Declaration, Series } from '@/core/edition';
 import { referenceProof } from '@/core/proof';
-import type { Writing } from '../database';
+import type { Writing } from '../reading';
 import { ledger } from '../schema';
 import { addPrintEntry } from '../log/printEntries';
 import { printFilesOf } from '../prepare/printFiles';

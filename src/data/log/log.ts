@@ -1,7 +1,7 @@
 import { and, count, desc, eq } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { logLines } from '../schema';
 
 export type LogLine = typeof logLines.$inferSelect;

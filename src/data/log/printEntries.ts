@@ -3,7 +3,7 @@ import type { SQL } from 'drizzle-orm';
 import { ASPECT_NAMES } from '@/core/prepare';
 import type { Opinion, Recipe } from '@/core/prepare';
 import type { Minor } from '@/core/units';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { entryItems, masters, papers, printEntries, printOpinions, works } from '../schema';
 import type { EntryKind } from '../schema';
 import { getDevice, masterReading, printWishOf } from '../capture/captures';

@@ -1,6 +1,6 @@
 import type { InferInsertModel, InferSelectModel } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
-import type { Writing } from '../database';
+import type { Writing } from '../reading';
 import { addLogLine } from './log';
 import type { NewLogLine } from './log';
 

@@ -1,6 +1,6 @@
 import { asc, eq } from 'drizzle-orm';
 import type { PackingMaterial } from '@/core/pack';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { record } from '../log/record';
 import { materials } from '../schema';
 import { stockOf } from '../stock/stock';

@@ -1,7 +1,7 @@
 import { and, count, eq, isNull, ne, sql } from 'drizzle-orm';
 import { customerKey } from '@/core/order';
 import type { Addressee } from '@/core/order';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { listPage } from '../listPage';
 import { addLogLine } from '../log/log';
 import { matchOf } from '../page';

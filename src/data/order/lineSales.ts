@@ -2,7 +2,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import { feesOf, lineSale } from '@/core/price';
 import type { KeptPrice, LineSale } from '@/core/price';
 import type { Minor } from '@/core/units';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { prices } from '../schema';
 
 /** What one line of an order is, as far as its sale is reckoned. */

@@ -4,7 +4,7 @@ import type { Addressee, LineKind, LineState, OrderState } from '@/core/order';
 import type { Extra, Tick } from '@/core/pack';
 import { grams } from '@/core/units';
 import type { Grams, GramsPerSquareMetre, Millimetres, Minor } from '@/core/units';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import {
   customers,
   lineNow,

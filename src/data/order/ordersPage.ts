@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
 import type { LineKind, OrderState } from '@/core/order';
 import type { Minor } from '@/core/units';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { listPage } from '../listPage';
 import { matchOf, numberOf } from '../page';
 import type { Asked, Page } from '../page';

@@ -1,6 +1,6 @@
 import { desc, eq, sql } from 'drizzle-orm';
 import type { Addressee } from '@/core/order';
-import type { Writing } from '../database';
+import type { Writing } from '../reading';
 import { releaseImpression, reserveImpression } from '../edition/editions';
 import type { OrderedImpression } from '../edition/editions';
 import { addLogLine } from '../log/log';

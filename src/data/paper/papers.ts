@@ -1,5 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { record } from '../log/record';
 import { papers } from '../schema';
 

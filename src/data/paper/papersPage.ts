@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { stockLevel } from '@/core/paper';
 import type { StockLevel } from '@/core/paper';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { matchOf, offsetOf, orderOf } from '../page';
 import type { Asked, Page } from '../page';
 import type { PaperRow } from './papers';

@@ -1,5 +1,5 @@
 import { and, desc, eq, gte, isNull, or, sql } from 'drizzle-orm';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { addLogLine } from '../log/log';
 import { record } from '../log/record';
 import { bookingEvents, bookings, orders, parcels } from '../schema';

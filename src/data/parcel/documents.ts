@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { documents } from '../schema';
 
 export type DocumentRow = typeof documents.$inferSelect;

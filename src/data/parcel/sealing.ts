@@ -1,5 +1,5 @@
 import type { SealedParcel } from '@/core/pack';
-import type { Writing } from '../database';
+import type { Writing } from '../reading';
 import { shipImpression } from '../edition/editions';
 import { record } from '../log/record';
 import { moveStock } from '../stock/stock';

@@ -1,5 +1,5 @@
 import { desc, eq, sql } from 'drizzle-orm';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { addLogLine } from '../log/log';
 import type { NewLogLine } from '../log/log';
 import { errandAnswers, errandItems, errands, printFiles, routes } from '../schema';

@@ -1,7 +1,7 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { ppiOf, resampling, stepIn } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { matchOf } from '../page';
 import { printFiles, works } from '../schema';
 import { addLogLine } from '../log/log';

@@ -1,5 +1,5 @@
 import { desc, eq, sql } from 'drizzle-orm';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { profiles, recipes } from '../schema';
 import { addLogLine } from '../log/log';
 

@@ -1,6 +1,6 @@
 import { desc, eq, inArray } from 'drizzle-orm';
 import type { SheetContent } from '@/core/prepare';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { sheetFiles, sheetItems } from '../schema';
 import { addLogLine } from '../log/log';
 import { addPrintEntry } from '../log/printEntries';

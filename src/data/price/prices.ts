@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { record } from '../log/record';
 import { priceNow, prices } from '../schema';
 

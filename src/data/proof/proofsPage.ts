@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { ProofVerdict } from '@/core/proof';
 import type { Minor } from '@/core/units';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { listPage } from '../listPage';
 import { matchOf } from '../page';
 import type { Asked, Page } from '../page';

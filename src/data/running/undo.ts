@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { LAYOUT } from '@/core/size';
 import type { CropChoice, JudgedThen, Layout } from '@/core/size';
-import type { Writing } from '../database';
+import type { Writing } from '../reading';
 import { Refused } from '../refused';
 import {
   customers,

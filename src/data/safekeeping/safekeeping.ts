@@ -1,6 +1,6 @@
 import { getTableColumns, getTableName, inArray, is, sql } from 'drizzle-orm';
 import { SQLiteTable } from 'drizzle-orm/sqlite-core';
-import type { Database, Reading, Writing } from '../database';
+import type { Database, Reading, Writing } from '../reading';
 import { REGISTER } from '../register';
 import * as schema from '../schema';
 import { documents, masters, orders, printFiles, works } from '../schema';

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { matchOf, numberOf } from '../page';
 
 export type Hit =

@@ -8,7 +8,7 @@ import type { TodayRules } from '@/core/today';
 import { TODAY_RULES } from '@/core/today';
 import { minor } from '@/core/units';
 import type { UnitMode } from '@/core/units';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { settings } from '../schema';
 
 export type Tone = 'light' | 'middle' | 'dark';

@@ -1,6 +1,6 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import type { CropChoice, CropRect, Layout } from '@/core/size';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { cropChoices, keptAreas, sizeEvents, sizeNow } from '../schema';
 import { addLogLine } from '../log/log';
 

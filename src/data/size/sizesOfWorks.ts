@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { Minor } from '@/core/units';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 
 /** What is known of one size of a work: on offer, its price in force, the paper last approved for it. */
 export interface SizeOfWork {

@@ -1,5 +1,5 @@
 import { and, desc, eq } from 'drizzle-orm';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { record } from '../log/record';
 import { movements, stockNow } from '../schema';
 import type { StockOf } from '../schema';

@@ -4,7 +4,7 @@ import type { Derivation } from '@/core/capture/derivation';
 import { READING_VERSION } from '@/core/capture/reading';
 import { LAYOUT } from '@/core/size';
 import type { Layout, MasterPixels } from '@/core/size';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { cropsOf } from '../capture/masters';
 import { cropChoicesNow } from '../size/sizes';
 

@@ -1,6 +1,6 @@
 import { inArray, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { cropChoicesNow } from '../size/sizes';
 import type { SizeEvent } from '../size/sizes';
 import { asMaster, masterColumns, readingNow } from '../capture/masters';

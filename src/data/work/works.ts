@@ -1,5 +1,5 @@
 import { count, eq } from 'drizzle-orm';
-import type { Reading, Writing } from '../database';
+import type { Reading, Writing } from '../reading';
 import { works } from '../schema';
 import { addLogLine } from '../log/log';
 

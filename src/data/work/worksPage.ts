@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Reading } from '../database';
+import type { Reading } from '../reading';
 import { listPage } from '../listPage';
 import { matchOf } from '../page';
 import type { Asked, Page } from '../page';

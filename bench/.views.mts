@@ -1,2 +1,0 @@
-import { measureServer } from '/work/main/bench/server';
-await measureServer('/tmp/bench-home');

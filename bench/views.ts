@@ -1,0 +1,2 @@
+import { measureServer } from './server';
+await measureServer('/tmp/bench-home');
