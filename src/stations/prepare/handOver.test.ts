@@ -7,7 +7,8 @@ import type { InProcess } from '../../../e2e/support/inProcess';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { plainRecipe } from '@/core/prepare';
 import type { Check } from '@/core/prepare';
-import { addPrintFile } from '@/data';
+import { addPrintFile, addWork, errandsOf } from '@/data';
+import { minor, mm } from '@/core/units';
 import { storePaths } from '@/engine';
 import type { LabAnswer } from '@/standins';
 import { askLab, handOverFiles, keepRoute } from './handOverActions';
@@ -20,7 +21,13 @@ let here: InProcess;
 const ids: Record<string, number> = {};
 
 /** A print file of 30 x 40 cm as it lies in the store, and its row. */
-async function file(name: string, ppi: number, checks: Check[] = [], bits: 8 | 16 = 8) {
+async function file(
+  name: string,
+  ppi: number,
+  checks: Check[] = [],
+  bits: 8 | 16 = 8,
+  workId = 1,
+) {
   const [width, height] = [Math.round((300 / 25.4) * ppi), Math.round((400 / 25.4) * ppi)];
   const profile = join(here.open.home, 'a98.icc');
   writeFileSync(profile, iccProfile(RGB_SPACES['a98-rgb']));
@@ -37,7 +44,7 @@ async function file(name: string, ppi: number, checks: Check[] = [], bits: 8 | 1
   const recipe = plainRecipe(ppi, 1);
   ids[name] = await here.open.db.write((tx) =>
     addPrintFile(tx, {
-      workId: 1,
+      workId,
       sizeKey: SIZE,
       masterId: 1,
       version: 1,
@@ -160,6 +167,53 @@ it('hands files over with a manifest, and the lab takes what keeps to its rules'
   const again = (await loadPrepare('1', { size: SIZE })).errands[0]!.answer as LabAnswer;
   expect(again.stage).toBe('refused');
   expect(again.items[0]!.reasons).toEqual([{ code: 'checksum' }]);
+});
+
+it('files of three works go in one errand, which each of them shows', async () => {
+  const names = ['30x40cm_slack-water_250ppi_v1.tif'];
+  for (const [i, title] of ['Two Weirs', 'Osier Beds'].entries()) {
+    const { id } = await here.open.db.write((tx) =>
+      addWork(tx, {
+        title,
+        artist: 'Senna Quillfeather',
+        year: 2025,
+        kind: 'painting',
+        medium: 'Oil',
+        width: mm(300),
+        height: mm(400),
+        price: minor(0),
+        currency: 'EUR',
+        createdAt: '2026-11-03T10:00:00.000Z',
+      }),
+    );
+    const name = `30x40cm_work-${i}_250ppi_v1.tif`;
+    await file(name, 250, [], 8, id);
+    names.push(name);
+  }
+  const before = (await errandsOf(here.open.db.read, 1)).length;
+  const job = (await hand(names.map((name) => item(name)))) as { value: number };
+  expect(await ended(job.value)).toEqual({ state: 'done', error: null });
+  expect(await errandsOf(here.open.db.read, 1)).toHaveLength(before + 1);
+  for (const workId of [2, 3]) {
+    const [errand, ...others] = await errandsOf(here.open.db.read, workId);
+    expect(others).toEqual([]);
+    expect(readdirSync(errand!.folder)).toEqual(expect.arrayContaining(names));
+  }
+});
+
+it('of two errands at once each has its own number and folder', async () => {
+  const [name] = Object.keys(ids);
+  const both = await Promise.all([hand([item(name!)]), hand([item(name!)])]);
+  for (const job of both)
+    expect(await ended((job as { value: number }).value)).toEqual({
+      state: 'done',
+      error: null,
+    });
+  const rows = await here.rows<{ number: string; folder: string }>(
+    'SELECT number, folder FROM errand',
+  );
+  expect(new Set(rows.map((r) => r.number)).size).toBe(rows.length);
+  expect(new Set(rows.map((r) => r.folder)).size).toBe(rows.length);
 });
 
 it('nothing half-made is left, and nothing that failed goes out', async () => {

@@ -123,7 +123,7 @@ export async function askLab(typed: unknown): Promise<ActionResult<string>> {
     );
     if (typeof answer === 'string')
       return refuse(
-        `The lab could not read ${errand.folder} (${answer}). Hand the files over again.`,
+        `The lab could not read the folder of ${errand.number} (${answer}). Hand the files over again.`,
       );
     const accepted = answer.items.filter((i) => i.accepted).length;
     const said = { accepted, refused: answer.items.length - accepted, stage: answer.stage };

@@ -1,2 +1,0 @@
-import { measureServer } from './server';
-await measureServer('/tmp/bench-home');
