@@ -154,7 +154,7 @@ test('one that left comes back damaged: it is not for sale, and the accounts kno
   await view(page, '/orders/0401');
   await page.getByRole('link', { name: 'It came back: Osier Beds 1/20' }).click();
   await page
-    .getByLabel('It came back')
+    .getByRole('combobox', { name: 'It came back' })
     .selectOption({ label: 'damaged: it is here, and not for sale' });
   await page.getByLabel('What was said').fill('a corner is bent');
   await page.getByRole('button', { name: 'Note how it came back' }).click();
