@@ -274,6 +274,10 @@ ALTER TABLE `customer` ADD `merged_into` integer;
 --> statement-breakpoint
 CREATE UNIQUE INDEX `customer_key_unique` ON `customer` (`key`);
 --> statement-breakpoint
+CREATE INDEX `customer_listed` ON `customer` (lower(name),`id`);
+--> statement-breakpoint
+CREATE INDEX `customer_merged` ON `customer` (`merged_into`);
+--> statement-breakpoint
 ALTER TABLE `order_event` RENAME TO `order_event_before`;
 --> statement-breakpoint
 DROP TRIGGER `order_event_no_update`;

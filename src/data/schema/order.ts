@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Series } from '@/core/edition';
 import type { LineKind } from '@/core/order';
@@ -22,7 +23,12 @@ export const customers = sqliteTable(
     /** The customer that this one was found to be. */
     mergedInto: integer('merged_into'),
   },
-  (t) => [index('customer_name').on(t.name)],
+  (t) => [
+    index('customer_name').on(t.name),
+    /** The order in which customers are listed. */
+    index('customer_listed').on(sql`lower(name)`, t.id),
+    index('customer_merged').on(t.mergedInto),
+  ],
 );
 
 export const orders = sqliteTable(
