@@ -22,6 +22,7 @@ import * as now from './schema';
 import { impressionNow } from './schema';
 import {
   countedWorks,
+  customersPage,
   drawerCounts,
   editionCounts,
   editionsPage,
@@ -350,6 +351,7 @@ describe('query plans', () => {
     ['papers to print on', (d) => papersToPrintOn(d, 40)],
     ['log book', (d) => readLog(d, {}, 50)],
     ['log of a work', (d) => readLog(d, { workId: 7 }, 50)],
+    ['customers by name', (d) => customersPage(d, asked())],
     ['orders due', (d) => ordersDue(d, 40)],
     ['proofs out', (d) => proofsOut(d, 40)],
     ['sales by gross', (d) => salesPage(d, asked())],

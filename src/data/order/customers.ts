@@ -63,7 +63,8 @@ export function customersPage(db: Reading, asked: Asked): Promise<Page<CustomerL
       (SELECT count(*) FROM orders o WHERE ${own}) AS orders,
       (SELECT max(o.placed_at) FROM orders o WHERE ${own}) AS lastAt`,
     from: sql`customer c`,
-    where: sql`c.merged_into IS NULL AND ${found}`,
+    // The plus keeps the index of those that were merged out of it: the list is walked by name.
+    where: sql`+c.merged_into IS NULL AND ${found}`,
     columns: COLUMNS,
     usual: sql`lower(c.name), c.id`,
   });
