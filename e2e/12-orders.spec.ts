@@ -1,6 +1,7 @@
 import { rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { countTwice } from './support/countTwice';
 import { opened } from './support/opened';
 import { seedStudio } from './support/seedStudio';
 import { seedWorks } from './support/seedWorks';
@@ -49,15 +50,7 @@ async function addImpression(page: Page, impression: string): Promise<void> {
 
 /** Counts the parcel on the table twice, weighs it, seals it. */
 async function packParcel(page: Page): Promise<void> {
-  const boxes = page.getByRole('checkbox');
-  const all = await boxes.count();
-  for (const count of [0, 1])
-    for (let i = count; i < all; i += 2) {
-      await boxes.nth(i).click();
-      await expect(boxes.nth(i)).toBeChecked();
-    }
-  await page.getByRole('button', { name: 'Weigh it on the scales' }).click();
-  await expect(page.getByText('The scales agree')).toBeVisible();
+  await countTwice(page);
   await page.getByRole('button', { name: 'Seal and label' }).click();
   await expect(page.getByRole('link', { name: 'packing slip PDF' })).toBeVisible({
     timeout: 60_000,
