@@ -6,5 +6,10 @@ export async function register(): Promise<void> {
     throw new Error('Start Glassine with `npm start`: it is not served without its gate.');
   const { studio } = await import('@/studio/open/open');
   const { remakeMissing } = await import('@/studio/open/remake');
-  await remakeMissing(await studio());
+  const { fallingShort } = await import('@/studio/reads/fallingShort');
+  const { readSettings } = await import('@/data');
+  const open = await studio();
+  await remakeMissing(open);
+  // The first look at the table finds it judged.
+  void fallingShort().upTo(open.db.read, await readSettings(open.db.read));
 }

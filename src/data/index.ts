@@ -15,6 +15,7 @@ export * from './running/jobs';
 export * from './running/undo';
 export * from './size/sizes';
 export * from './size/sizesOfWorks';
+export * from './size/offeredPixels';
 export * from './prepare/printFiles';
 export * from './prepare/recipes';
 export * from './prepare/sheetFiles';

@@ -10,7 +10,7 @@ import type { LedgerEntry } from '@/core/edition';
 import { fillLargeStudio } from '../../bench/largeStudio';
 import { openDatabase } from './database';
 import type { Database, OpenDatabase } from './database';
-import { ALL, PAGE_LINES } from './page';
+import { ALL, MOST_FOUND, PAGE_LINES } from './page';
 import type { Asked, Page } from './page';
 import { getOrder, ordersOfWork } from './order/orders';
 import { paperNamed } from './paper/papers';
@@ -40,10 +40,8 @@ import {
   salesPage,
   salesSince,
   salesSums,
-  untaggedWorks,
+  worksLacking,
   worksPage,
-  worksWithoutMaster,
-  worksWithoutSizes,
 } from '.';
 
 const WORKS = 120;
@@ -186,9 +184,9 @@ describe('what stands now follows from the facts', () => {
   });
 
   it('finds what waits', async () => {
-    expect(await untaggedWorks(read, 9)).toHaveLength(WORKS / 40);
-    expect(await worksWithoutMaster(read, 9)).toEqual([]);
-    expect(await worksWithoutSizes(read, 9)).toEqual([]);
+    expect(await worksLacking(read, 'profile', 9)).toHaveLength(WORKS / 40);
+    expect(await worksLacking(read, 'master', 9)).toEqual([]);
+    expect(await worksLacking(read, 'sizes', 9)).toEqual([]);
     const due = await ordersDue(read, 500);
     expect(rising(due.map((o) => o.due))).toBe(true);
     expect(due).toHaveLength(WORKS / 4);
@@ -307,6 +305,27 @@ describe('search', () => {
       { kind: 'order', number: '0412' },
       { kind: 'customer', customerId: 12 },
     ]);
+  });
+});
+
+describe('what is found too often', () => {
+  it('is cut at the newest, and says so', async () => {
+    const many = Array.from(
+      { length: MOST_FOUND + 40 },
+      (_, i) => `('Ottoline ${i}', '', 'Reedholm', 'X', 'ottoline ${i}')`,
+    );
+    await db.write(async (tx) => {
+      await tx.run(
+        `INSERT INTO customer (name, street, town, country, key) VALUES ${many.join(', ')}`,
+      );
+    });
+    const cut = await customersPage(read, asked({ find: 'ottoline' }));
+    expect(cut).toMatchObject({ total: MOST_FOUND, newestOnly: true });
+    const one = await customersPage(read, asked({ find: `ottoline ${MOST_FOUND + 39}` }));
+    expect(one).toMatchObject({ total: 1, newestOnly: false });
+    expect(await customersPage(read, asked({ find: 'ottoline 3' }))).toMatchObject({
+      newestOnly: false,
+    });
   });
 });
 

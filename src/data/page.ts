@@ -1,8 +1,12 @@
 import { sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
+import type { Reading } from './reading';
 
 /** Lines of one page of a list. */
 export const PAGE_LINES = 30;
+
+/** Of orders and customers, which are many, only the newest so many are found; it is said. */
+export const MOST_FOUND = 2000;
 
 /** Lines of a choice list at most; what is further is found by typing. */
 export const MOST_CHOICES = 200;
@@ -26,6 +30,8 @@ export interface Page<T> {
   rows: T[];
   /** Lines over all pages. */
   total: number;
+  /** More were found than are shown: these are the newest. */
+  newestOnly?: boolean;
   page: number;
 }
 
@@ -59,6 +65,42 @@ export function matchOf(find: string): string | null {
   const words = find.match(/[\p{L}\p{N}]+/gu) ?? [];
   return words.length === 0 ? null : words.map((w) => `"${w}"*`).join(' ');
 }
+
+/** What can be found by its words. */
+export type Searched = 'work' | 'paper' | 'order' | 'customer';
+
+const FOUND_OF: Readonly<Record<Searched, number>> = {
+  work: -1,
+  paper: -1,
+  order: MOST_FOUND,
+  customer: MOST_FOUND,
+};
+
+/** Ids of what is found under a full-text query, one kind at a time: others cost nothing. */
+export const idsFound = (kind: Searched, match: string): SQL => {
+  const words = sql.raw(`${kind}_search`);
+  return sql`(SELECT rowid FROM ${words} WHERE ${words} MATCH ${match} ORDER BY rowid DESC LIMIT ${FOUND_OF[kind]})`;
+};
+
+/** Condition that `id` is that of something found under the words; true where none were typed. */
+export function wordsFound(id: SQL, kind: Searched, find: string): SQL {
+  const match = matchOf(find);
+  return match === null ? sql`true` : sql`${id} IN ${idsFound(kind, match)}`;
+}
+
+/** What was found, read once: a set of ids, and whether it is cut at MOST_FOUND. */
+export async function foundOnce(db: Reading, ids: SQL) {
+  const rows = await db.all<object>(sql`SELECT * FROM ${ids}`);
+  const all = JSON.stringify(rows.map((row) => (Object.values(row) as number[])[0]));
+  return {
+    among: sql`(SELECT value FROM json_each(${all}))`,
+    newestOnly: rows.length === MOST_FOUND,
+  };
+}
+
+/** How many there are of something that is kept counted. */
+export const tallied = (...what: string[]): SQL<number> =>
+  sql`(SELECT coalesce(sum(n), 0) FROM tally WHERE what IN ${what})`;
 
 /** A pencilled number `n/N`, if that is what was typed. */
 export function numberOf(find: string): { number: number; of: number } | null {

@@ -120,7 +120,16 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   proof_out: derived,
   sale_month: derived,
   sale_now: derived,
-  search: derived,
+  sold_line: derived,
+  tally: derived,
+  work_lack: derived,
+  open_size: derived,
+  work_now: derived,
+  customer_now: derived,
+  work_search: derived,
+  paper_search: derived,
+  order_search: derived,
+  customer_search: derived,
   print_search: derived,
 };
 

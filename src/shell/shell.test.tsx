@@ -120,6 +120,13 @@ it.each([
   expect(words(table({ list: { asked, total } }))).toContain(said);
 });
 
+it('a list that was cut says that it holds the newest', () => {
+  const asked = { sort: null, down: false, page: 2, find: 'x', lines: 30 };
+  expect(words(table({ list: { asked, total: 5000, newestOnly: true } }))).toContain(
+    '31 to 60 of the newest 5000 found',
+  );
+});
+
 it('one page needs no turning, an empty one says so', () => {
   const asked = { sort: null, down: false, page: 1, find: 'x', lines: 30 };
   expect(words(table({ list: { asked, total: 2 } }))).not.toContain('Further lines');

@@ -22,6 +22,7 @@ export * from './pixels/looks';
 export * from './pixels/patches';
 export * from './pixels/proposals';
 export * from './reads/workMarks';
+export * from './reads/fallingShort';
 export * from './reads/workPage';
 export * from './reads/offered';
 export * from './words/logWords';

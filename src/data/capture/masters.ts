@@ -1,4 +1,4 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import { derivedSize } from '@/core/capture/derivation';
 import { READING_VERSION } from '@/core/capture/reading';
 import type { MasterFacts } from '@/core/image';
@@ -124,10 +124,28 @@ export const mastersOf = async (db: Reading, workId: number): Promise<Master[]> 
     (row) => asMaster(row),
   );
 
-/** The file of every work's newest master. */
-export async function currentMasterFiles(db: Reading): Promise<Master[]> {
-  const rows = await joined(db).innerJoin(masterNow, eq(masterNow.masterId, masters.id));
-  return rows.map((row) => asMaster(row));
+/**
+ * Newest masters whose pixels were read when they were taken, and whether the reading that
+ * counts is there: so many, of the works after one.
+ */
+export async function mastersReadOnce(
+  db: Reading,
+  afterWorkId: number,
+  limit: number,
+): Promise<{ master: Master; isRead: boolean }[]> {
+  const rows = await db
+    .select({ ...masterColumns, read: readings.version })
+    .from(masterNow)
+    .innerJoin(masters, eq(masters.id, masterNow.masterId))
+    .innerJoin(files, eq(files.sha256, masters.sha256))
+    .leftJoin(readings, readingNow)
+    .where(
+      sql`${masterNow.workId} > ${afterWorkId} AND 'done' = (SELECT j.state FROM job j
+        WHERE j.work_id = ${masterNow.workId} AND j.kind = 'read' ORDER BY j.id DESC LIMIT 1)`,
+    )
+    .orderBy(masterNow.workId)
+    .limit(limit);
+  return rows.map((row) => ({ master: asMaster(row), isRead: row.read !== null }));
 }
 
 /** Titles of the works whose master this file is or was. */

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
 import type { Reading } from '../reading';
 import { listPage } from '../listPage';
-import { matchOf, numberOf } from '../page';
+import { numberOf, tallied, wordsFound } from '../page';
 import type { Asked, Page } from '../page';
 
 export interface EditionLine {
@@ -44,10 +44,7 @@ function found(find: string) {
   if (pencilled)
     return sql`n.size = ${pencilled.of} AND EXISTS (SELECT 1 FROM impression_now p
       WHERE p.edition_id = e.id AND p.series = 'number' AND p.number = ${pencilled.number})`;
-  const match = matchOf(find);
-  return match === null
-    ? sql`true`
-    : sql`e.work_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')`;
+  return wordsFound(sql`e.work_id`, 'work', find);
 }
 
 /** One page of editions, in the order of their declaration unless asked otherwise. */
@@ -57,6 +54,7 @@ export const editionsPage = (db: Reading, asked: Asked): Promise<Page<EditionLin
     from: sql`edition e JOIN edition_now n ON n.edition_id = e.id JOIN work w ON w.id = e.work_id`,
     countFrom: sql`edition e JOIN edition_now n ON n.edition_id = e.id`,
     where: found(asked.find),
+    total: asked.find === '' ? tallied('edition') : null,
     columns: COLUMNS,
     usual: sql`e.id`,
   });
@@ -66,14 +64,12 @@ export async function editionCounts(
   db: Reading,
 ): Promise<{ declared: number; closed: number; sold: number }> {
   const [row] = await db.all<{ declared: number; closed: number; sold: number }>(sql`
-    SELECT count(*) AS declared,
-      coalesce(sum(kind = 'limited' AND size <= "out"), 0) AS closed,
-      coalesce(sum(sold), 0) AS sold
-    FROM edition_now`);
+    SELECT ${tallied('edition')} AS declared, ${tallied('edition.closed')} AS closed,
+      ${tallied('edition.sold')} AS sold`);
   return row!;
 }
 
-/** Limited editions of which at most this share is left to give, the fewest first. */
+/** Limited editions of which at most this share is left to give, the smallest share first. */
 export const nearlyClosed = (
   db: Reading,
   share: number,
@@ -82,9 +78,10 @@ export const nearlyClosed = (
   db.all(sql`
     SELECT e.work_id AS workId, w.title AS work, e.size_key AS sizeKey, n.size AS "of",
       n.size - n."out" AS "left"
-    FROM edition_now n JOIN edition e ON e.id = n.edition_id JOIN work w ON w.id = e.work_id
-    WHERE n.kind = 'limited' AND n.size - n."out" <= n.size * ${share}
-    ORDER BY "left", e.id LIMIT ${limit}`);
+    FROM edition_now n INDEXED BY edition_now_left
+    CROSS JOIN edition e ON e.id = n.edition_id JOIN work w ON w.id = e.work_id
+    WHERE n.kind = 'limited' AND (n.size - n."out") * 1.0 / n.size <= ${share}
+    ORDER BY (n.size - n."out") * 1.0 / n.size, n.edition_id LIMIT ${limit}`);
 
 export interface FreeImpression {
   editionId: number;
@@ -127,14 +124,10 @@ export const openSizes = (
   { workId, find = '' }: { workId?: number; find?: string },
   limit: number,
 ): Promise<{ workId: number; work: string; sizeKey: string }[]> => {
-  const match = matchOf(find);
   return db.all(sql`
     SELECT s.work_id AS workId, w.title AS work, s.size_key AS sizeKey
-    FROM size_now s JOIN work w ON w.id = s.work_id
-    WHERE s.kind = 'offered'
-      AND ${workId ? sql`s.work_id = ${workId}` : sql`true`}
-      AND ${match === null ? sql`true` : sql`s.work_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')`}
-      AND NOT EXISTS (SELECT 1 FROM edition e JOIN edition_now n ON n.edition_id = e.id
-        WHERE e.work_id = s.work_id AND e.size_key IN (s.size_key, 'all') AND n.kind = 'limited')
+    FROM open_size s CROSS JOIN work w ON w.id = s.work_id
+    WHERE ${workId ? sql`s.work_id = ${workId}` : sql`true`}
+      AND ${wordsFound(sql`s.work_id`, 'work', find)}
     ORDER BY s.event_id LIMIT ${limit}`);
 };

@@ -1,10 +1,10 @@
-import { and, count, eq, isNull, ne, sql } from 'drizzle-orm';
+import { and, eq, ne, sql } from 'drizzle-orm';
 import { customerKey } from '@/core/order';
 import type { Addressee } from '@/core/order';
 import type { Reading, Writing } from '../reading';
 import { listPage } from '../listPage';
 import { addLogLine } from '../log/log';
-import { matchOf } from '../page';
+import { foundOnce, idsFound, matchOf, tallied } from '../page';
 import type { Asked, Page } from '../page';
 import { Refused } from '../refused';
 import { customers, orders } from '../schema';
@@ -46,25 +46,28 @@ export interface CustomerLine extends Addressee {
 const COLUMNS = {
   name: sql`c.name`,
   town: sql`c.town`,
-  orders: sql`orders`,
-  last: sql`lastAt`,
+  orders: sql`k.orders`,
+  last: sql`k.last_at`,
 };
 
 /** Customers with how many orders each placed, those merged into them counted along. */
-export function customersPage(db: Reading, asked: Asked): Promise<Page<CustomerLine>> {
+export async function customersPage(
+  db: Reading,
+  asked: Asked,
+): Promise<Page<CustomerLine>> {
   const match = matchOf(asked.find);
-  const found =
-    match === null
-      ? sql`true`
-      : sql`c.id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'customer')`;
-  const own = sql`o.customer_id = c.id OR o.customer_id IN (SELECT id FROM customer m WHERE m.merged_into = c.id)`;
+  const found = match === null ? null : await foundOnce(db, idsFound('customer', match));
   return listPage<CustomerLine>(db, asked, {
     select: sql`c.id AS id, c.name AS name, c.street AS street, c.town AS town, c.country AS country,
-      (SELECT count(*) FROM orders o WHERE ${own}) AS orders,
-      (SELECT max(o.placed_at) FROM orders o WHERE ${own}) AS lastAt`,
-    from: sql`customer c`,
+      k.orders AS orders, k.last_at AS lastAt`,
+    from:
+      asked.sort === 'orders' || asked.sort === 'last'
+        ? sql`customer_now k CROSS JOIN customer c ON c.id = k.customer_id`
+        : sql`customer c CROSS JOIN customer_now k ON k.customer_id = c.id`,
     // The plus keeps the index of those that were merged out of it: the list is walked by name.
-    where: sql`+c.merged_into IS NULL AND ${found}`,
+    where: sql`+c.merged_into IS NULL AND ${found ? sql`c.id IN ${found.among}` : sql`true`}`,
+    total: found ? null : tallied('customer'),
+    newestOnly: found?.newestOnly,
     columns: COLUMNS,
     usual: sql`lower(c.name), c.id`,
   });
@@ -82,8 +85,7 @@ export function findCustomers(
     .select()
     .from(customers)
     .where(
-      sql`${customers.mergedInto} IS NULL AND ${customers.id} IN
-        (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'customer')`,
+      sql`${customers.mergedInto} IS NULL AND ${customers.id} IN ${idsFound('customer', match)}`,
     )
     .orderBy(sql`lower(${customers.name})`)
     .limit(limit);
@@ -91,11 +93,8 @@ export function findCustomers(
 
 /** How many customers there are. */
 export async function customerCount(db: Reading): Promise<number> {
-  const [row] = await db
-    .select({ n: count() })
-    .from(customers)
-    .where(isNull(customers.mergedInto));
-  return row?.n ?? 0;
+  const [row] = await db.all<{ n: number }>(sql`SELECT ${tallied('customer')} AS n`);
+  return row!.n;
 }
 
 /**

@@ -4,7 +4,7 @@ import type { LineKind, OrderState } from '@/core/order';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../reading';
 import { listPage } from '../listPage';
-import { matchOf, numberOf } from '../page';
+import { MOST_FOUND, foundOnce, idsFound, matchOf, numberOf, tallied } from '../page';
 import type { Asked, Page } from '../page';
 
 /** An order as a line of its list: its first line, and how many more there are. */
@@ -34,26 +34,29 @@ export interface OrderLineOfList {
 
 const COLUMNS = {
   number: sql`o.id`,
-  what: sql`what`,
-  customer: sql`c.name`,
+  what: sql`coalesce(w.title, l.name, '')`,
+  customer: sql`lower(c.name)`,
   placed: sql`o.placed_at`,
   due: sql`o.due_on`,
   price: sql`n.price_minor`,
 };
 
-/** Orders by number, customer, town or title, or by a pencilled number n/N. */
-function found(find: string) {
+/** Ids of orders by number, customer, town or title: the newest MOST_FOUND. */
+const idsByWords = (match: string) => sql`(SELECT * FROM (
+    SELECT * FROM ${idsFound('order', match)}
+    UNION SELECT l.order_id FROM line_now l WHERE l.work_id IN ${idsFound('work', match)})
+  ORDER BY 1 DESC LIMIT ${MOST_FOUND})`;
+
+/** Ids of orders by words, or by a pencilled number n/N; null where nothing was typed. */
+function idsOf(find: string) {
   const pencilled = numberOf(find);
   if (pencilled)
-    return sql`o.id IN (SELECT o2.id FROM impression_now i
+    return sql`(SELECT o2.id FROM impression_now i
       JOIN edition_now e ON e.edition_id = i.edition_id AND e.size = ${pencilled.of}
       JOIN orders o2 ON o2.number = i.order_number
       WHERE i.number = ${pencilled.number} AND i.series = 'number')`;
   const match = matchOf(find);
-  if (match === null) return sql`true`;
-  return sql`o.id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'order'
-    UNION SELECT l.order_id FROM search s JOIN line_now l ON l.work_id = s.ref
-      WHERE s.search MATCH ${match} AND s.kind = 'work')`;
+  return match === null ? null : idsByWords(match);
 }
 
 /** What state orders are wanted in; `open` are those that have not left, sealed or not. */
@@ -66,9 +69,21 @@ const STATES = {
   shipped: sql`n.state = 'shipped'`,
   cancelled: sql`n.state = 'cancelled'`,
 };
+const COUNTED = {
+  all: tallied('order'),
+  open: tallied('order.open', 'order.sealed'),
+  shipped: tallied('order.shipped'),
+  cancelled: tallied('order.cancelled'),
+};
+
+/** Orders with their first line that is not taken out, and its work. */
+const JOINED = sql`orders o JOIN order_now n ON n.order_id = o.id
+  LEFT JOIN order_line l ON l.id = (SELECT min(x.line_id) FROM line_now x WHERE x.order_id = o.id
+    AND (x.state <> 'removed' OR n.lines = 0))
+  LEFT JOIN work w ON w.id = l.work_id`;
 
 /** One page of orders: newest first unless asked otherwise; by state, the open ones by their day first. */
-export function ordersPage(
+export async function ordersPage(
   db: Reading,
   asked: Asked,
   shown: OrdersShown,
@@ -80,9 +95,15 @@ export function ordersPage(
       ? sql`n.state DESC, n.due_on DESC`
       : sql`n.state, n.due_on`
     : sql`o.id DESC`;
-  const joined = byState
+  const along = byState
     ? sql`order_now n CROSS JOIN orders o ON o.id = n.order_id`
-    : sql`orders o JOIN order_now n ON n.order_id = o.id`;
+    : asked.sort === 'customer'
+      ? sql`customer c CROSS JOIN orders o ON o.customer_id = c.id JOIN order_now n ON n.order_id = o.id`
+      : asked.sort === 'what'
+        ? JOINED
+        : sql`orders o JOIN order_now n ON n.order_id = o.id`;
+  const ids = idsOf(asked.find);
+  const found = ids && (await foundOnce(db, ids));
   return listPage<OrderLineOfList>(db, byState ? { ...asked, sort: null } : asked, {
     select: sql`o.number AS number, n.state AS state, l.kind AS kind, l.work_id AS workId,
       coalesce(w.title, l.name, '') AS what, l.series AS series, l.impression AS impression,
@@ -90,14 +111,13 @@ export function ordersPage(
       n.lines AS lines, n.unsealed AS unsealed, c.name AS customer, c.town AS town,
       n.price_minor AS price, n.currency AS currency, o.placed_at AS placedAt,
       o.due_on AS dueOn, n.shipped_at AS shippedAt`,
-    from: sql`${joined}
-      JOIN customer c ON c.id = o.customer_id
-      LEFT JOIN order_line l ON l.id = (SELECT min(x.line_id) FROM line_now x WHERE x.order_id = o.id
-        AND (x.state <> 'removed' OR n.lines = 0))
-      LEFT JOIN work w ON w.id = l.work_id
+    from: sql`${JOINED} JOIN customer c ON c.id = o.customer_id
       LEFT JOIN edition_now e ON e.edition_id = l.edition_id`,
+    walk: { key: sql`o.id`, along },
     countFrom: sql`orders o JOIN order_now n ON n.order_id = o.id`,
-    where: sql`${found(asked.find)} AND ${STATES[shown]}`,
+    total: found ? null : COUNTED[shown],
+    newestOnly: found?.newestOnly,
+    where: sql`${found ? sql`o.id IN ${found.among}` : sql`true`} AND ${STATES[shown]}`,
     columns: COLUMNS,
     usual,
   });
@@ -110,9 +130,7 @@ export async function orderCounts(
 ): Promise<{ all: number; open: number; late: number; shipped: number }> {
   const [row] = await db.all<{ all: number; open: number; late: number; shipped: number }>(
     sql`
-    SELECT (SELECT count(*) FROM order_now) AS "all",
-      (SELECT count(*) FROM order_now WHERE state IN ('open', 'sealed')) AS open,
-      (SELECT count(*) FROM order_now WHERE state = 'shipped') AS shipped,
+    SELECT ${COUNTED.all} AS "all", ${COUNTED.open} AS open, ${COUNTED.shipped} AS shipped,
       (SELECT count(*) FROM order_now WHERE state IN ('open', 'sealed') AND due_on < ${today}) AS late`,
   );
   return row!;

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../reading';
 import { listPage } from '../listPage';
-import { matchOf } from '../page';
+import { wordsFound } from '../page';
 import type { Asked, Page } from '../page';
 
 /** What was sold and shipped of one work at one size (or of goods) through one channel, in one currency. */
@@ -38,7 +38,6 @@ const COLUMNS = {
 
 /** One page of sales by work, size and channel: the largest gross first. */
 export function salesPage(db: Reading, asked: Asked): Promise<Page<SalesLine>> {
-  const match = matchOf(asked.find);
   return listPage<SalesLine>(db, asked, {
     select: sql`s.work_id AS workId, coalesce(w.title, s.what) AS work, s.size_key AS sizeKey,
       s.channel AS channel, s.currency AS currency, s.sold AS sold, s.gross_minor AS gross,
@@ -46,10 +45,7 @@ export function salesPage(db: Reading, asked: Asked): Promise<Page<SalesLine>> {
       s.usual_fees AS usualFees`,
     from: sql`sale_now s LEFT JOIN work w ON w.id = s.work_id`,
     countFrom: sql`sale_now s`,
-    where:
-      match === null
-        ? sql`true`
-        : sql`s.work_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')`,
+    where: wordsFound(sql`s.work_id`, 'work', asked.find),
     columns: COLUMNS,
     usual: sql`s.gross_minor DESC`,
   });

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { stockLevel } from '@/core/paper';
 import type { StockLevel } from '@/core/paper';
 import type { Reading } from '../reading';
-import { matchOf, offsetOf, orderOf } from '../page';
+import { offsetOf, orderOf, wordsFound } from '../page';
 import type { Asked, Page } from '../page';
 import type { PaperRow } from './papers';
 import { papers } from '../schema';
@@ -31,18 +31,11 @@ const asPaper = ({ paper, sheets }: { paper: PaperRow; sheets: number }): Paper 
   ...stockLevel([sheets], paper.reorderPoint),
 });
 
-const found = (find: string) => {
-  const match = matchOf(find);
-  return match === null
-    ? sql`true`
-    : sql`${papers.id} IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'paper')`;
-};
-
 const selected = (db: Reading) => db.select({ paper: papers, sheets: SHEETS }).from(papers);
 
 /** One page of papers with what is left of each: by name unless asked otherwise. */
 export async function papersPage(db: Reading, asked: Asked): Promise<Page<Paper>> {
-  const where = found(asked.find);
+  const where = wordsFound(sql`${papers.id}`, 'paper', asked.find);
   const rows = await selected(db)
     .where(where)
     .orderBy(orderOf(asked, COLUMNS, BY_NAME))

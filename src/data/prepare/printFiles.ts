@@ -2,7 +2,7 @@ import { and, desc, eq, sql } from 'drizzle-orm';
 import { ppiOf, resampling, stepIn } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import type { Reading, Writing } from '../reading';
-import { matchOf } from '../page';
+import { wordsFound } from '../page';
 import { printFiles, works } from '../schema';
 import { addLogLine } from '../log/log';
 import { addPrintEntry } from '../log/printEntries';
@@ -81,11 +81,7 @@ export async function newestFilesElsewhere(
   { notWorkId, find }: { notWorkId: number; find: string },
   limit: number,
 ): Promise<{ work: string; file: PrintFile }[]> {
-  const match = matchOf(find);
-  const found =
-    match === null
-      ? sql`true`
-      : sql`${printFiles.workId} IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')`;
+  const found = wordsFound(sql`${printFiles.workId}`, 'work', find);
   return db
     .select({ work: works.title, file: printFiles })
     .from(printFiles)

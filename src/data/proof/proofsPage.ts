@@ -1,9 +1,10 @@
 import { sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
 import type { ProofVerdict } from '@/core/proof';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../reading';
 import { listPage } from '../listPage';
-import { matchOf } from '../page';
+import { idsFound, matchOf } from '../page';
 import type { Asked, Page } from '../page';
 
 export interface ProofLine {
@@ -42,10 +43,20 @@ const JOINED = sql`
   JOIN work w ON w.id = r.work_id JOIN paper p ON p.id = r.paper_id
   LEFT JOIN proof_return b ON b.round_id = r.id`;
 
+const ROUNDS = sql`(SELECT coalesce(sum(rounds), 0) FROM proof_cost_now)`;
+
 /** Rounds that are out, the oldest first. */
 export const proofsOut = (db: Reading, limit: number): Promise<ProofLine[]> =>
   db.all(sql`SELECT ${SELECTED} FROM proof_out o CROSS JOIN proof_round r ON r.id = o.round_id ${JOINED}
     ORDER BY o.round_id LIMIT ${limit}`);
+
+/** What is walked to sort rounds by what lies beside them. */
+const WALKED: Record<string, SQL> = {
+  work: sql`proof_round r JOIN work w ON w.id = r.work_id`,
+  paper: sql`proof_round r JOIN paper p ON p.id = r.paper_id`,
+  back: sql`proof_round r LEFT JOIN proof_return b ON b.round_id = r.id`,
+  verdict: sql`proof_round r LEFT JOIN proof_return b ON b.round_id = r.id`,
+};
 
 /** One page of proof rounds: newest first unless asked otherwise. */
 export function proofsPage(db: Reading, asked: Asked): Promise<Page<ProofLine>> {
@@ -53,13 +64,14 @@ export function proofsPage(db: Reading, asked: Asked): Promise<Page<ProofLine>> 
   const where =
     match === null
       ? sql`true`
-      : sql`(r.work_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'work')
-          OR r.paper_id IN (SELECT ref FROM search WHERE search MATCH ${match} AND kind = 'paper'))`;
+      : sql`(r.work_id IN ${idsFound('work', match)} OR r.paper_id IN ${idsFound('paper', match)})`;
   return listPage<ProofLine>(db, asked, {
     select: SELECTED,
     from: sql`proof_round r ${JOINED}`,
+    walk: { key: sql`r.id`, along: WALKED[asked.sort ?? ''] ?? sql`proof_round r` },
     countFrom: sql`proof_round r`,
     where,
+    total: match === null ? ROUNDS : null,
     columns: COLUMNS,
     usual: sql`r.id DESC`,
   });
@@ -68,7 +80,7 @@ export function proofsPage(db: Reading, asked: Asked): Promise<Page<ProofLine>> 
 /** Rounds, and those that are out. */
 export async function proofCounts(db: Reading): Promise<{ rounds: number; out: number }> {
   const [row] = await db.all<{ rounds: number; out: number }>(sql`
-    SELECT (SELECT coalesce(sum(rounds), 0) FROM proof_cost_now) AS rounds, (SELECT count(*) FROM proof_out) AS "out"`);
+    SELECT ${ROUNDS} AS rounds, (SELECT count(*) FROM proof_out) AS "out"`);
   return row!;
 }
 

@@ -11,19 +11,28 @@ import type { StockOf } from './stock';
  * history. They can be made anew from the facts at any time.
  */
 
-export const editionNow = sqliteTable('edition_now', {
-  editionId: integer('edition_id').primaryKey(),
-  kind: text('kind').$type<'limited' | 'open'>().notNull(),
-  size: integer('size').notNull(),
-  artistsProofs: integer('artists_proofs').notNull(),
-  /** Numbers by where they are; `out` is all that are not free. */
-  here: integer('here').notNull(),
-  ordered: integer('ordered').notNull(),
-  sold: integer('sold').notNull(),
-  out: integer('out').notNull(),
-  /** Impressions spoiled and destroyed, over all printings. */
-  spoiled: integer('spoiled').notNull(),
-});
+export const editionNow = sqliteTable(
+  'edition_now',
+  {
+    editionId: integer('edition_id').primaryKey(),
+    kind: text('kind').$type<'limited' | 'open'>().notNull(),
+    size: integer('size').notNull(),
+    artistsProofs: integer('artists_proofs').notNull(),
+    /** Numbers by where they are; `out` is all that are not free. */
+    here: integer('here').notNull(),
+    ordered: integer('ordered').notNull(),
+    sold: integer('sold').notNull(),
+    out: integer('out').notNull(),
+    /** Impressions spoiled and destroyed, over all printings. */
+    spoiled: integer('spoiled').notNull(),
+  },
+  (t) => [
+    /** By the share that is left to give. */
+    index('edition_now_left')
+      .on(sql`(size - "out") * 1.0 / size`, t.editionId)
+      .where(sql`kind = 'limited'`),
+  ],
+);
 
 export const impressionNow = sqliteTable(
   'impression_now',
@@ -105,6 +114,29 @@ export const parcelNow = sqliteTable(
   (t) => [index('parcel_now_order').on(t.orderId)],
 );
 
+const sums = {
+  sold: integer('sold').notNull(),
+  gross: integer('gross_minor').$type<Minor>().notNull(),
+  net: integer('net_minor').$type<Minor>().notNull(),
+  postage: integer('postage_minor').$type<Minor>().notNull(),
+  /** Pieces without reckoned cost or fees. */
+  unreckoned: integer('unreckoned').notNull(),
+};
+
+/** What a line that left brought, as it stands; the sums below follow it. */
+export const soldLine = sqliteTable('sold_line', {
+  lineId: integer('line_id').primaryKey(),
+  /** 0 for goods; these have a name instead. */
+  workId: integer('work_id').notNull(),
+  what: text('what').notNull(),
+  sizeKey: text('size_key').notNull(),
+  channel: text('channel').notNull(),
+  currency: text('currency').notNull(),
+  month: text('month').notNull(),
+  ...sums,
+  usualFees: integer('usual_fees').notNull(),
+});
+
 /** What was sold of a work (0: of goods) at a size through a channel, summed up. */
 export const saleNow = sqliteTable(
   'sale_now',
@@ -114,12 +146,8 @@ export const saleNow = sqliteTable(
     sizeKey: text('size_key').notNull(),
     channel: text('channel').notNull(),
     currency: text('currency').notNull(),
-    sold: integer('sold').notNull(),
-    gross: integer('gross_minor').$type<Minor>().notNull(),
-    net: integer('net_minor').$type<Minor>().notNull(),
-    postage: integer('postage_minor').$type<Minor>().notNull(),
-    /** Pieces without reckoned cost or fees, and pieces with a channel's usual fees. */
-    unreckoned: integer('unreckoned').notNull(),
+    ...sums,
+    /** Pieces with a channel's usual fees. */
     usualFees: integer('usual_fees').notNull(),
   },
   (t) => [
@@ -134,11 +162,7 @@ export const saleMonth = sqliteTable(
   {
     month: text('month').notNull(),
     currency: text('currency').notNull(),
-    sold: integer('sold').notNull(),
-    gross: integer('gross_minor').$type<Minor>().notNull(),
-    net: integer('net_minor').$type<Minor>().notNull(),
-    postage: integer('postage_minor').$type<Minor>().notNull(),
-    unreckoned: integer('unreckoned').notNull(),
+    ...sums,
   },
   (t) => [primaryKey({ columns: [t.month, t.currency] })],
 );
@@ -190,3 +214,63 @@ export const stockNow = sqliteTable(
 export const proofOut = sqliteTable('proof_out', {
   roundId: integer('round_id').primaryKey(),
 });
+
+/** How many there are of what lists count. */
+export const tally = sqliteTable('tally', {
+  what: text('what').primaryKey(),
+  n: integer('n').notNull(),
+});
+
+/** Works that have no master, no size on offer though they have one, or a master about whose space nothing is known. */
+export const workLack = sqliteTable(
+  'work_lack',
+  {
+    what: text('what').$type<'master' | 'sizes' | 'profile'>().notNull(),
+    workId: integer('work_id').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.what, t.workId] }), index('work_lack_of').on(t.workId)],
+);
+
+/** Sizes on offer whose prints belong to no limited edition. */
+export const openSize = sqliteTable(
+  'open_size',
+  {
+    workId: integer('work_id').notNull(),
+    sizeKey: text('size_key').notNull(),
+    eventId: integer('event_id').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.workId, t.sizeKey] }),
+    index('open_size_event').on(t.eventId),
+  ],
+);
+
+/** What the list of works is sorted by: pixels of the master's file, sizes on offer, prints sold. */
+export const workNow = sqliteTable(
+  'work_now',
+  {
+    workId: integer('work_id').primaryKey(),
+    pixels: integer('pixels'),
+    sizes: integer('sizes').notNull(),
+    sold: integer('sold').notNull(),
+  },
+  (t) => [
+    index('work_now_pixels').on(t.pixels),
+    index('work_now_sizes').on(t.sizes),
+    index('work_now_sold').on(t.sold),
+  ],
+);
+
+/** Orders of a customer, and of those merged into it, and when the last was placed. */
+export const customerNow = sqliteTable(
+  'customer_now',
+  {
+    customerId: integer('customer_id').primaryKey(),
+    orders: integer('orders').notNull(),
+    lastAt: text('last_at'),
+  },
+  (t) => [
+    index('customer_now_orders').on(t.orders),
+    index('customer_now_last').on(t.lastAt),
+  ],
+);

@@ -1,7 +1,9 @@
 import { sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
 import type { Series } from '@/core/edition';
 import type { Reading } from '../reading';
 import { matchOf, numberOf } from '../page';
+import type { Searched } from '../page';
 
 export type Hit =
   | { kind: 'work'; workId: number; title: string; medium: string; year: number }
@@ -42,36 +44,45 @@ export async function findAll(db: Reading, find: string, limit: number): Promise
   }
   const match = matchOf(find);
   if (match === null) return [];
-  const found = await db.all<{
-    kind: 'work' | 'paper' | 'order' | 'customer';
-    ref: number;
-  }>(sql`
-    SELECT kind, ref FROM search WHERE search MATCH ${match}
-    ORDER BY kind IN ('work', 'paper') DESC, rank LIMIT ${limit}`);
-  const refs = (kind: string) => found.filter((f) => f.kind === kind).map((f) => f.ref);
+  // The best of works and papers; of orders and customers, which bear a name alike, the newest.
+  const best = sql`rank`;
+  const newest = sql`rowid DESC`;
+  const ids = (kind: Searched, order: SQL) => sql`
+    SELECT rowid FROM ${sql.raw(`${kind}_search`)} WHERE ${sql.raw(`${kind}_search`)} MATCH ${match}
+    ORDER BY ${order} LIMIT ${limit}`;
   const [works, papers, orders, customers] = await Promise.all([
-    db.all<{ workId: number; title: string; medium: string; year: number }>(
-      sql`SELECT id AS workId, title, medium, year FROM work WHERE id IN ${list(refs('work'))}`,
-    ),
-    db.all<{ paperId: number; name: string; maker: string }>(
-      sql`SELECT id AS paperId, name, maker FROM paper WHERE id IN ${list(refs('paper'))}`,
-    ),
+    db.all<{ workId: number; title: string; medium: string; year: number }>(sql`
+      SELECT id AS workId, title, medium, year FROM work WHERE id IN (${ids('work', best)})`),
+    db.all<{ paperId: number; name: string; maker: string }>(sql`
+      SELECT id AS paperId, name, maker FROM paper WHERE id IN (${ids('paper', best)})`),
     db.all<{ number: string; what: string; customer: string; town: string }>(sql`
       SELECT o.number AS number, coalesce(w.title, l.name, '') AS what, c.name AS customer, c.town AS town
       FROM orders o JOIN customer c ON c.id = o.customer_id
       LEFT JOIN order_line l ON l.id = (SELECT min(x.id) FROM order_line x WHERE x.order_id = o.id)
       LEFT JOIN work w ON w.id = l.work_id
-      WHERE o.id IN ${list(refs('order'))} ORDER BY o.id DESC`),
-    db.all<{ customerId: number; name: string; town: string }>(
-      sql`SELECT id AS customerId, name, town FROM customer WHERE id IN ${list(refs('customer'))}`,
-    ),
+      WHERE o.id IN (${ids('order', newest)}) ORDER BY o.id DESC`),
+    db.all<{ customerId: number; name: string; town: string }>(sql`
+      SELECT id AS customerId, name, town FROM customer WHERE id IN (${ids('customer', newest)})`),
   ]);
-  return [
-    ...works.map((w): Hit => ({ kind: 'work', ...w })),
-    ...orders.map((o): Hit => ({ kind: 'order', ...o })),
-    ...papers.map((p): Hit => ({ kind: 'paper', ...p })),
-    ...customers.map((c): Hit => ({ kind: 'customer', ...c })),
-  ];
+  return sharedOut<Hit>(limit, [
+    works.map((w) => ({ kind: 'work', ...w })),
+    papers.map((p) => ({ kind: 'paper', ...p })),
+    orders.map((o) => ({ kind: 'order', ...o })),
+    customers.map((c) => ({ kind: 'customer', ...c })),
+  ]);
 }
 
-const list = (ids: number[]) => (ids.length === 0 ? sql`(NULL)` : sql`${ids}`);
+/**
+ * So many of several lists, in their order: each has its even share, and what one does not
+ * use goes to those that have more.
+ */
+export function sharedOut<T>(limit: number, lists: readonly T[][]): T[] {
+  const given = lists.map(() => 0);
+  for (let left = limit; left > 0;) {
+    const wanting = lists.flatMap((l, i) => (given[i]! < l.length ? [i] : []));
+    if (wanting.length === 0) break;
+    for (const i of wanting.slice(0, left)) given[i]! += 1;
+    left -= Math.min(left, wanting.length);
+  }
+  return lists.flatMap((l, i) => l.slice(0, given[i]));
+}

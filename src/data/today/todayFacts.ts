@@ -1,12 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { derivedSize } from '@/core/capture/derivation';
-import type { Derivation } from '@/core/capture/derivation';
-import { READING_VERSION } from '@/core/capture/reading';
-import { LAYOUT } from '@/core/size';
-import type { Layout, MasterPixels } from '@/core/size';
 import type { Reading } from '../reading';
-import { cropsOf } from '../capture/masters';
-import { cropChoicesNow } from '../size/sizes';
+import { tallied } from '../page';
 
 /** Orders that have not left, the earliest day first. */
 export const ordersDue = (
@@ -38,71 +32,18 @@ export async function dueCounts(
 
 type Named = { workId: number; work: string };
 
-/** Works whose master carries no profile and about which nothing was said. */
-export const untaggedWorks = (db: Reading, limit: number): Promise<Named[]> =>
-  db.all(sql`
-    SELECT w.id AS workId, w.title AS work FROM master_now n
-    JOIN master m ON m.id = n.master_id JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
-    WHERE f.icc_description IS NULL AND m.assumed_space IS NULL ORDER BY w.id LIMIT ${limit}`);
-
-export const worksWithoutMaster = (db: Reading, limit: number): Promise<Named[]> =>
-  db.all(sql`
-    SELECT w.id AS workId, w.title AS work FROM work w
-    WHERE NOT EXISTS (SELECT 1 FROM master_now n WHERE n.work_id = w.id) ORDER BY w.id LIMIT ${limit}`);
-
-export const worksWithoutSizes = (db: Reading, limit: number): Promise<Named[]> =>
-  db.all(sql`
-    SELECT w.id AS workId, w.title AS work FROM master_now m JOIN work w ON w.id = m.work_id
-    WHERE NOT EXISTS (SELECT 1 FROM size_now s WHERE s.work_id = w.id AND s.kind = 'offered')
-    ORDER BY w.id LIMIT ${limit}`);
-
-interface OfferedRow {
-  workId: number;
-  work: string;
-  sizeKey: string;
-  layout: Layout;
-}
-
-/** Every size on offer with the pixels it would be printed from, and how much of them is detail. */
-export async function offeredWithPixels(
+/**
+ * Works that lack something: a master; sizes on offer, though they have a master; a profile,
+ * where the master carries none and nothing was said about its space.
+ */
+export const worksLacking = (
   db: Reading,
-): Promise<(OfferedRow & { pixels: MasterPixels })[]> {
-  const crops = await cropChoicesNow(db, null);
-  const rows = await db.all<
-    Omit<OfferedRow, 'layout'> & {
-      layout: string;
-      width: number;
-      height: number;
-      derivation: string | null;
-      detail: number | null;
-    }
-  >(sql`
-    SELECT w.id AS workId, w.title AS work, e.size_key AS sizeKey, e.layout AS layout,
-      f.width_px AS width, f.height_px AS height,
-      m.derivation AS derivation, r.detail AS detail
-    FROM size_now n JOIN size_event e ON e.id = n.event_id
-    JOIN master_now mn ON mn.work_id = n.work_id JOIN master m ON m.id = mn.master_id
-    JOIN file f ON f.sha256 = m.sha256 JOIN work w ON w.id = n.work_id
-    LEFT JOIN reading r ON r.sha256 = m.sha256 AND r.version = ${READING_VERSION}
-    WHERE n.kind = 'offered' ORDER BY w.id, e.size_key`);
-  return rows.map(({ width, height, derivation, detail, layout, ...row }) => {
-    const file = { width, height };
-    const size = derivation
-      ? derivedSize(file, JSON.parse(derivation) as Derivation)
-      : file;
-    const pixels = { ...size, detail, crops: cropsOf(row.workId, crops) };
-    return { ...row, layout: LAYOUT.read(JSON.parse(layout)), pixels };
-  });
-}
-
-/** Changes whenever a size on offer, a master or a title may have changed. */
-export async function offeredMark(db: Reading): Promise<(number | string | null)[]> {
-  const [row] = await db.all<Record<string, number>>(sql`
-    SELECT (SELECT max(id) FROM size_event) AS sizes, (SELECT max(id) FROM master) AS masters,
-      (SELECT max(rowid) FROM reading) AS readings, (SELECT max(id) FROM crop_choice) AS crops,
-      (SELECT max(id) FROM log_line WHERE what IN ('work.new', 'work.edited', 'work.removed')) AS lines`);
-  return Object.values(row!);
-}
+  what: 'master' | 'sizes' | 'profile',
+  limit: number,
+): Promise<Named[]> =>
+  db.all(sql`
+    SELECT w.id AS workId, w.title AS work FROM work_lack k CROSS JOIN work w ON w.id = k.work_id
+    WHERE k.what = ${what} ORDER BY k.work_id LIMIT ${limit}`);
 
 /** When the first and the last line of the log book were written. */
 export async function writtenSpan(
@@ -124,10 +65,10 @@ export async function drawerCounts(db: Reading): Promise<{
   ordersOpen: number;
 }> {
   const [row] = await db.all<Awaited<ReturnType<typeof drawerCounts>>>(sql`
-    SELECT (SELECT count(*) FROM work) AS works, (SELECT count(*) FROM paper) AS papers,
-      (SELECT count(*) FROM proof_out) AS proofsOut, (SELECT count(*) FROM edition) AS editions,
-      (SELECT count(*) FROM material) AS materials,
-      (SELECT count(*) FROM order_now WHERE state IN ('open', 'sealed')) AS ordersOpen`);
+    SELECT ${tallied('work')} AS works, ${tallied('paper')} AS papers,
+      (SELECT count(*) FROM proof_out) AS proofsOut, ${tallied('edition')} AS editions,
+      ${tallied('material')} AS materials,
+      ${tallied('order.open', 'order.sealed')} AS ordersOpen`);
   return row!;
 }
 

@@ -1,5 +1,6 @@
-import { count, eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
+import { tallied } from '../page';
 import { works } from '../schema';
 import { addLogLine } from '../log/log';
 
@@ -16,6 +17,6 @@ export const getWork = (db: Reading, id: number): Promise<Work | undefined> =>
   db.query.works.findFirst({ where: eq(works.id, id) });
 
 export async function countWorks(db: Reading): Promise<number> {
-  const [row] = await db.select({ n: count() }).from(works);
-  return row?.n ?? 0;
+  const [row] = await db.all<{ n: number }>(sql`SELECT ${tallied('work')} AS n`);
+  return row!.n;
 }

@@ -126,7 +126,7 @@ export function OrdersDrawer(view: OrdersView) {
             <DataTable
               label="Orders"
               rows={page.rows}
-              list={{ asked, total: page.total }}
+              list={{ asked, ...page }}
               columns={columns}
               id={(r) => r.number}
               href={(r) => `/orders/${r.number}`}

@@ -1,5 +1,5 @@
 import { todayLines } from '@/core/today';
-import { lyingLabel, nominalSize } from '@/core/size';
+import { nominalSize } from '@/core/size';
 import {
   cutOffJobs,
   drawerCounts,
@@ -8,8 +8,6 @@ import {
   papersLow,
   writtenSpan,
   nearlyClosed,
-  offeredMark,
-  offeredWithPixels,
   ordersDue,
   proofsOut,
   readSettings,
@@ -17,12 +15,10 @@ import {
   salesSince,
   voidedAtStart,
   titlesOf,
-  untaggedWorks,
-  worksWithoutMaster,
-  worksWithoutSizes,
+  worksLacking,
 } from '@/data';
 import type { Reading, BenchSettings } from '@/data';
-import { followedJob, judgeOffered, now, studio } from '@/studio';
+import { fallingShort, followedJob, now, studio } from '@/studio';
 import { jobWords } from './jobWords';
 
 export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'all sizes';
@@ -33,27 +29,21 @@ const MOST_JOBS = 5;
 const DAY_MS = 86_400_000;
 const MONTH_MS = 30 * DAY_MS;
 
-/** Sizes on offer that the master of now is too small for. */
-async function judgeAll(db: Reading, settings: BenchSettings) {
-  const short = [];
-  for (const offered of await offeredWithPixels(db)) {
-    const { workId, work, sizeKey, pixels } = offered;
-    const rung = judgeOffered(offered, { facts: pixels }, settings);
-    if (rung?.judgement.advice !== 'withdraw') continue;
-    const label = lyingLabel(nominalSize(sizeKey)!, rung.fit.sheet);
-    short.push({ workId, work, size: label, ppi: rung.judgement.figures.ppi });
-    if (short.length === MOST) break;
-  }
-  return short;
-}
-
-let held: { key: string; short: ReturnType<typeof judgeAll> } | undefined;
-
-/** The same, judged anew only when a size, a master, a title or a rule of thumb has changed. */
-async function fallingShort(db: Reading, settings: BenchSettings) {
-  const key = JSON.stringify([await offeredMark(db), settings.size]);
-  if (held?.key !== key) held = { key, short: judgeAll(db, settings) };
-  return held.short;
+/** Sizes that the master of now is too small for, and how many works are still to be judged. */
+async function short(db: Reading, settings: BenchSettings) {
+  const { short: all, waiting } = await fallingShort().upTo(db, settings);
+  const some = all.slice(0, MOST);
+  const titles = await titlesOf(
+    db,
+    some.map((s) => s.workId),
+  );
+  return {
+    waiting,
+    lines: some.flatMap((s) => {
+      const work = titles.get(s.workId);
+      return work === undefined ? [] : [{ ...s, work }];
+    }),
+  };
 }
 
 /** Work that is under way, and work that a stop of Glassine cut off. */
@@ -107,10 +97,10 @@ export async function loadTable() {
     materialsLow(db, MOST),
     voidedAtStart(db, monthAgo, MOST),
     nearlyClosed(db, settings.today.nearlyClosedShare, MOST),
-    untaggedWorks(db, MOST),
-    worksWithoutMaster(db, MOST),
-    worksWithoutSizes(db, MOST),
-    fallingShort(db, settings),
+    worksLacking(db, 'profile', MOST),
+    worksLacking(db, 'master', MOST),
+    worksLacking(db, 'sizes', MOST),
+    short(db, settings),
   ]);
   const [backup, span] = await Promise.all([lastDone(db, 'backup'), writtenSpan(db)]);
   const lines = todayLines(
@@ -124,7 +114,7 @@ export async function loadTable() {
       untagged,
       noMaster,
       noSizes,
-      fallsShort,
+      fallsShort: fallsShort.lines,
       kept: { backup: backup?.at ?? null, ...span },
       now: now(),
     },
@@ -144,8 +134,13 @@ export async function loadTable() {
   if (full(papers)) rest.push({ what: 'more papers', href: '/papers?sort=level' });
   if (full(materials)) rest.push({ what: 'more packing material', href: '/materials' });
   if (full(editions)) rest.push({ what: 'more editions', href: '/editions' });
-  if ([untagged, noMaster, noSizes, fallsShort].some(full))
+  if ([untagged, noMaster, noSizes, fallsShort.lines].some(full))
     rest.push({ what: 'more works', href: '/works' });
+  if (fallsShort.waiting > 0)
+    rest.push({
+      what: `${fallsShort.waiting} works whose sizes are still being judged`,
+      href: '/works',
+    });
   return {
     lines,
     rest,

@@ -2,9 +2,8 @@ import { notFound } from 'next/navigation';
 import { nextStation } from '@/core/work';
 import { askedOf, countWorks, getWork, readSettings, worksPage } from '@/data';
 import { storePaths } from '@/engine';
-import { markedWorks, now, rowId, studio } from '@/studio';
+import { isThere, markedWorks, now, rowId, studio } from '@/studio';
 import { workForm } from './workForm';
-import { access } from 'node:fs/promises';
 
 const today = () => now().slice(0, 10);
 
@@ -38,12 +37,10 @@ export async function loadWorks(query: Record<string, string | undefined>) {
       ordersOpen: facts.ordersOpen,
       sold: facts.ordersShipped,
       megapixels: master ? (master.facts.width * master.facts.height) / 1e6 : null,
-      preview: master
-        ? await access(storePaths(open.home).preview(master.picture)).then(
-            () => `/api/previews/${master.picture}`,
-            () => null,
-          )
-        : null,
+      preview:
+        master && (await isThere(storePaths(open.home).preview(master.picture)))
+          ? `/api/previews/${master.picture}`
+          : null,
     })),
   );
   return { page: { ...page, rows }, asked, works: await countWorks(open.db.read) };

@@ -16,6 +16,7 @@ import styled from 'styled-components';
 import { useAddress } from './listAddress';
 import type { ListAsked } from './listAddress';
 import { PageTurner } from './PageTurner';
+import type { ListShown } from './PageTurner';
 import { useLinesInSight } from './linesInSight';
 
 export interface Column<T> {
@@ -131,8 +132,8 @@ const Grid = styled.table`
 interface DataTableProps<T> {
   label: string;
   rows: T[];
-  /** For long lists: what was asked for, and how many lines there are over all pages. */
-  list?: { asked: ListAsked; total: number };
+  /** For long lists. */
+  list?: ListShown;
   columns: Column<T>[];
   id: (row: T) => string | number;
   /** Where a line leads; or what it does. */

@@ -11,8 +11,16 @@ const Pages = styled.div`
   padding: 8px 0;
 `;
 
+/** What was asked of a long list, and how many lines there are over all pages. */
+export interface ListShown {
+  asked: ListAsked;
+  total: number;
+  /** More were found than these, which are the newest. */
+  newestOnly?: boolean;
+}
+
 /** Steps through the pages of a list, with what is shown and of how many. */
-export function PageTurner({ asked, total }: { asked: ListAsked; total: number }) {
+export function PageTurner({ asked, total, newestOnly = false }: ListShown) {
   const address = useAddress();
   const turn = (page: number) => address({ page: page === 1 ? null : String(page) });
   const last = Math.max(1, Math.ceil(total / asked.lines));
@@ -31,7 +39,7 @@ export function PageTurner({ asked, total }: { asked: ListAsked; total: number }
       <span>
         {from > total
           ? `${total} lines, none on page ${asked.page}`
-          : `${from} to ${Math.min(total, from + asked.lines - 1)} of ${total}`}
+          : `${from} to ${Math.min(total, from + asked.lines - 1)} of ${newestOnly ? 'the newest ' : ''}${total}${newestOnly ? ' found' : ''}`}
       </span>
       <Button
         $plain

@@ -1,10 +1,12 @@
-import { access } from 'node:fs/promises';
-import { currentMasterFiles, masterReading, newestJob } from '@/data';
+import { mastersReadOnce } from '@/data';
 import { storePaths } from '@/engine';
 import { startJob } from '../jobs/startJob';
-import { pictureSpec } from '../jobs/picture';
+import { isThere, pictureSpec } from '../jobs/picture';
 import { now } from './open';
 import type { Studio } from './open';
+
+/** Masters looked at before anything else has its turn. */
+const SLICE = 100;
 
 /**
  * Queues the reading of every master whose preview is gone though it was read before, as
@@ -13,26 +15,28 @@ import type { Studio } from './open';
  */
 export async function remakeMissing(open: Studio): Promise<number> {
   let queued = 0;
-  for (const master of await currentMasterFiles(open.db.read)) {
-    const { workId, sha256, picture } = master;
-    const last = await newestJob(open.db.read, workId, 'read');
-    if (last?.state !== 'done') continue;
-    const there = await access(storePaths(open.home).preview(picture)).then(
-      () => true,
-      () => false,
+  const paths = storePaths(open.home);
+  for (let after = 0; ;) {
+    const slice = await mastersReadOnce(open.db.read, after, SLICE);
+    const there = await Promise.all(
+      slice.map(({ master }) => isThere(paths.preview(master.picture))),
     );
-    if (there && (await masterReading(open.db.read, sha256))) continue;
-    const at = now();
-    if (there)
-      await startJob(open, { kind: 'inspect', workId, spec: { sha256, workId }, at });
-    else
-      await startJob(open, {
-        kind: 'read',
-        workId,
-        spec: { ...pictureSpec(master), workId },
-        at,
-      });
-    queued += 1;
+    for (const [i, { master, isRead }] of slice.entries()) {
+      if (there[i] && isRead) continue;
+      const { workId, sha256 } = master;
+      const at = now();
+      if (there[i])
+        await startJob(open, { kind: 'inspect', workId, spec: { sha256, workId }, at });
+      else
+        await startJob(open, {
+          kind: 'read',
+          workId,
+          spec: { ...pictureSpec(master), workId },
+          at,
+        });
+      queued += 1;
+    }
+    if (slice.length < SLICE) return queued;
+    after = slice.at(-1)!.master.workId;
   }
-  return queued;
 }

@@ -119,7 +119,7 @@ export function CustomersDrawer({ page, asked, picked }: CustomersView) {
             <DataTable
               label="Customers"
               rows={page.rows}
-              list={{ asked, total: page.total }}
+              list={{ asked, ...page }}
               columns={columns}
               id={(r) => String(r.id)}
               href={(r) => `/orders/customers?customer=${r.id}`}
