@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { UnitMode } from '@/core/units';
-import { BenchProvider } from '@/shell';
+import { BenchProvider } from '@/shell/figures';
 
 /** A drawing as its markup, in the given units. */
 export const draw = (drawing: ReactElement, units: UnitMode = 'metric'): string =>

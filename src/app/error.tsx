@@ -1,5 +1,6 @@
 'use client';
-import { Button, Empty } from '@/shell';
+import { Button } from '@/shell/actions';
+import { Empty } from '@/shell/said';
 
 /** A view that failed: the reason, and another try. */
 export default function Failed({ error, reset }: { error: Error; reset: () => void }) {

@@ -1,4 +1,4 @@
-import { Empty } from '@/shell';
+import { Empty } from '@/shell/said';
 
 export default function Loading() {
   return <Empty busy title="Opening the drawer …" />;

@@ -1,4 +1,5 @@
-import { ButtonLink, Empty } from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Empty } from '@/shell/said';
 
 export default function NotFound() {
   return (

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { openDatabase } from '@/data';
-import { BenchProvider } from '@/shell';
+import { BenchProvider } from '@/shell/figures';
 import { fillLargeStudio } from '../../bench/largeStudio';
 import { inProcess, SIZE } from '../../e2e/support/inProcess';
 import type { InProcess } from '../../e2e/support/inProcess';

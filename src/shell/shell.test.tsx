@@ -5,16 +5,14 @@ import type { WorkFacts } from '@/core/work';
 import { fitToSheet, plainLayout } from '@/core/size';
 import { mm, size } from '@/core/units';
 import { draw } from '../../e2e/support/draw';
-import {
-  DataTable,
-  Dimension,
-  JobLine,
-  PrintOnSheet,
-  Rule,
-  StationMark,
-  splitUnit,
-} from '.';
-import type { JobView } from '.';
+import { DataTable } from './table/DataTable';
+import { Dimension } from './drawing/Dimension';
+import { JobLine } from './said/JobLine';
+import { PrintOnSheet } from './drawing/PrintOnSheet';
+import { Rule } from './frame/Rule';
+import { StationMark } from './drawing/marks';
+import { splitUnit } from './slip/Figures';
+import type { JobView } from './said/JobLine';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => ({}),

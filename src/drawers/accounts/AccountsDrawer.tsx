@@ -1,21 +1,13 @@
 'use client';
 import { useMemo } from 'react';
-import {
-  Bench,
-  DataTable,
-  DrawerHead,
-  Empty,
-  FactList,
-  Figures,
-  FindField,
-  Sentence,
-  Slip,
-  SlipTitle,
-  Small,
-  Surface,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
+import { DataTable, FindField } from '@/shell/table';
+import type { Column } from '@/shell/table';
+import { Sentence, Small } from '@/shell/words';
 import type { AccountsView } from './view';
 
 type Row = AccountsView['page']['rows'][number];

@@ -4,22 +4,16 @@ import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import styled from 'styled-components';
 import type { ChainCheck } from '@/core/edition';
-import {
-  Bench,
-  Button,
-  DataTable,
-  DrawerHead,
-  Empty,
-  Field,
-  FindField,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipTitle,
-  Small,
-  Surface,
-} from '@/shell';
-import type { Column, TypedValues } from '@/shell';
+import { Button } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Field } from '@/shell/fields';
+import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import { DataTable, FindField } from '@/shell/table';
+import type { TypedValues } from '@/shell/fields';
+import type { Column } from '@/shell/table';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { verify } from './actions';
 import type { EditionsView } from './view';
 

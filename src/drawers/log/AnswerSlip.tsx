@@ -1,18 +1,10 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { recipeLine } from '@/core/prepare';
-import {
-  Button,
-  Figures,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  keepInTab,
-  useFormat,
-} from '@/shell';
+import { Button, keepInTab } from '@/shell/actions';
+import { useFormat } from '@/shell/figures';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import type { PrintsView } from './prints';
 import { SOURCES, changeWords } from './words';
 

@@ -1,7 +1,9 @@
 'use client';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { Button, Choose, Line, useAddress } from '@/shell';
+import { Button } from '@/shell/actions';
+import { Choose, Line } from '@/shell/fields';
+import { useAddress } from '@/shell/table';
 import type { PrintsView } from './prints';
 import { SOURCES } from './words';
 

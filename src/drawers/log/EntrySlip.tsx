@@ -1,23 +1,12 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { ASPECT_NAMES, recipeLine } from '@/core/prepare';
-import {
-  Button,
-  ChoiceField,
-  FactList,
-  Field,
-  Figures,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Upload,
-  useActionForm,
-  useFormat,
-} from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field, Upload } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { judgePrint, keepEntryRecipe } from './actions';
 import type { PrintRow } from './prints';
 import { SCALES, SOURCES, scaleWord } from './words';

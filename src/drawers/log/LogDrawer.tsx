@@ -1,18 +1,15 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
-import {
-  Bench,
-  ButtonLink,
-  Choose,
-  DataTable,
-  DrawerHead,
-  Empty,
-  Pencil,
-  Surface,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Choose } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { DataTable } from '@/shell/table';
+import type { Column } from '@/shell/table';
+import { Pencil } from '@/shell/words';
 import { LogSheets } from './LogSheets';
 import type { LogView } from './view';
 

@@ -1,5 +1,5 @@
 'use client';
-import { SheetTabs } from '@/shell';
+import { SheetTabs } from '@/shell/frame';
 
 /** The two books in the drawer: what was printed, and everything that happened. */
 export const LogSheets = ({ current }: { current: 'prints' | 'lines' }) => (

@@ -1,23 +1,16 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { ASPECT_NAMES } from '@/core/prepare';
-import {
-  Bench,
-  Button,
-  Choose,
-  DataTable,
-  DownloadLink,
-  DrawerHead,
-  Empty,
-  FindField,
-  Sentence,
-  Slip,
-  SlipTitle,
-  Surface,
-  useAddress,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { Button, DownloadLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Choose } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import { DataTable, FindField, useAddress } from '@/shell/table';
+import type { Column } from '@/shell/table';
+import { Sentence } from '@/shell/words';
 import { AnswerSlip } from './AnswerSlip';
 import { AskBook } from './AskBook';
 import { EntrySlip } from './EntrySlip';

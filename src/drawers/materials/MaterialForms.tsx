@@ -1,21 +1,12 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import {
-  Button,
-  ButtonLink,
-  ChoiceField,
-  Field,
-  Problem,
-  SectionLabel,
-  Slip,
-  SlipTitle,
-  Small,
-  useAction,
-  useActionForm,
-  useBench,
-  useFormat,
-} from '@/shell';
-import type { Form } from '@/shell';
+import { Button, ButtonLink, useAction, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import type { Form } from '@/shell/fields';
+import { SectionLabel, Small } from '@/shell/words';
 import {
   createMaterial,
   editMaterial,

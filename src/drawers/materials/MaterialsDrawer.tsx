@@ -1,23 +1,15 @@
 'use client';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import {
-  Bench,
-  ButtonLink,
-  DataTable,
-  DrawerHead,
-  Empty,
-  FactList,
-  Figures,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Surface,
-  useAddress,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { DataTable, useAddress } from '@/shell/table';
+import type { Column } from '@/shell/table';
+import { Sentence } from '@/shell/words';
 import { Delivery, EditMaterial, LayIn, NewMaterial } from './MaterialForms';
 import type { MaterialsView } from './view';
 import { KIND_WORDS, leftSentence } from './words';

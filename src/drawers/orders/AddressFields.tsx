@@ -1,6 +1,6 @@
 'use client';
-import { Field } from '@/shell';
-import type { Form } from '@/shell';
+import { Field } from '@/shell/fields';
+import type { Form } from '@/shell/fields';
 
 /** Where an order goes. Names of customers that are known are offered while one types. */
 export const AddressFields = ({

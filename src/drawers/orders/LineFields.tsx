@@ -1,8 +1,10 @@
 'use client';
 import { useEffect } from 'react';
 import type { LineKind } from '@/core/order';
-import { ChoiceField, Field, FindField, Sentence } from '@/shell';
-import type { Form, TypedValues } from '@/shell';
+import { ChoiceField, Field } from '@/shell/fields';
+import { FindField } from '@/shell/table';
+import type { Form, TypedValues } from '@/shell/fields';
+import { Sentence } from '@/shell/words';
 import type { AddingLine } from './addingLine';
 import { LINE_KIND_WORDS } from './words';
 

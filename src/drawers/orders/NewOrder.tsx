@@ -2,18 +2,11 @@
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { CHANNEL_IDS } from '@/core/price';
-import {
-  Button,
-  ButtonLink,
-  ChoiceField,
-  Field,
-  Problem,
-  SectionLabel,
-  Slip,
-  SlipTitle,
-  Small,
-  useActionForm,
-} from '@/shell';
+import { Button, ButtonLink, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field } from '@/shell/fields';
+import { Problem } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Small } from '@/shell/words';
 import { AddressFields } from './AddressFields';
 import { LineFields, startLine } from './LineFields';
 import { takeOrder } from './actions';

@@ -1,19 +1,14 @@
 'use client';
 import { useMemo } from 'react';
-import {
-  Bench,
-  ButtonLink,
-  Choose,
-  DataTable,
-  DrawerHead,
-  Empty,
-  FindField,
-  Pencil,
-  Surface,
-  useAddress,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Choose } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { DataTable, FindField, useAddress } from '@/shell/table';
+import type { Column } from '@/shell/table';
+import { Pencil } from '@/shell/words';
 import { stateWords } from '@/studio/words/orderWords';
 import { NewOrder } from './NewOrder';
 import type { OrdersView } from './view';

@@ -2,16 +2,11 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
-import {
-  Button,
-  ButtonLink,
-  Field,
-  Problem,
-  Slip,
-  SlipTitle,
-  Small,
-  useActionForm,
-} from '@/shell';
+import { Button, ButtonLink, useActionForm } from '@/shell/actions';
+import { Field } from '@/shell/fields';
+import { Problem } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import { Small } from '@/shell/words';
 import { bringPapers } from './actions';
 import { PAPER_TITLES } from './paperForm';
 

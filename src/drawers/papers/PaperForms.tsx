@@ -1,20 +1,13 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import styled from 'styled-components';
-import {
-  Button,
-  ButtonLink,
-  ChoiceField,
-  Field,
-  Problem,
-  Slip,
-  SlipTitle,
-  Small,
-  useAction,
-  useActionForm,
-  useFormat,
-} from '@/shell';
-import type { Form } from '@/shell';
+import { Button, ButtonLink, useAction, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import type { Form } from '@/shell/fields';
+import { Small } from '@/shell/words';
 import { createPaper, editPaper, removePaper } from './actions';
 import { BASES, SURFACES } from './kinds';
 import { NO_PAPER } from './paperForm';

@@ -1,23 +1,14 @@
 'use client';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import {
-  Bench,
-  ButtonLink,
-  DataTable,
-  DrawerHead,
-  FactList,
-  FindField,
-  Figures,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Surface,
-  useAddress,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { DataTable, FindField, useAddress } from '@/shell/table';
+import type { Column } from '@/shell/table';
+import { Sentence } from '@/shell/words';
 import { BringPapers } from './BringPapers';
 import { EditPaper, NewPaper } from './PaperForms';
 

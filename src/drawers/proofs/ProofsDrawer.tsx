@@ -1,15 +1,11 @@
 'use client';
 import { useMemo } from 'react';
-import {
-  Bench,
-  DataTable,
-  DrawerHead,
-  Empty,
-  FindField,
-  Surface,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { DataTable, FindField } from '@/shell/table';
+import type { Column } from '@/shell/table';
 import type { ProofsView } from './view';
 
 type Row = ProofsView['page']['rows'][number];

@@ -1,28 +1,14 @@
 'use client';
 import styled from 'styled-components';
-import {
-  Bench,
-  Button,
-  DownloadLink,
-  DrawerHead,
-  Empty,
-  FactList,
-  Field,
-  Figures,
-  JobLine,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipTable,
-  SlipTitle,
-  Small,
-  Surface,
-  TableHead,
-  useAction,
-  useActionForm,
-  useFormat,
-} from '@/shell';
+import { Button, DownloadLink, useAction, useActionForm } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Field } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty, JobLine, Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
 import { checkStore, makeBackup, setBackupFolder } from './actions';
 import type { SafekeepingView } from './view';
 import { backupSentence, checkWords, megabytes } from './words';

@@ -1,4 +1,4 @@
-import type { Format } from '@/shell';
+import type { Format } from '@/shell/figures';
 import type { CheckResult } from '@/studio';
 
 export const megabytes = (bytes: number, format: Format): string =>

@@ -3,7 +3,9 @@ import { Archive, Search, Settings } from 'lucide-react';
 import Link from 'next/link';
 import { useCallback, useState } from 'react';
 import styled from 'styled-components';
-import { Keys, useAction, useBench } from '@/shell';
+import { useAction } from '@/shell/actions';
+import { useBench } from '@/shell/figures';
+import { Keys } from '@/shell/frame';
 import { setSwitches } from './actions';
 
 const Switch = styled.button`

@@ -2,18 +2,13 @@
 import Link from 'next/link';
 import styled from 'styled-components';
 import type { BenchSettings } from '@/data';
-import {
-  Bench,
-  Button,
-  DrawerHead,
-  Field,
-  Problem,
-  Slip,
-  Small,
-  Surface,
-  TableHead,
-  useActionForm,
-} from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Field } from '@/shell/fields';
+import { DrawerHead } from '@/shell/frame';
+import { Problem } from '@/shell/said';
+import { Slip } from '@/shell/slip';
+import { Small, TableHead } from '@/shell/words';
 import { saveBench } from './actions';
 import { benchForm } from './benchForm';
 

@@ -3,22 +3,13 @@ import { AlertTriangle, Clock, Hourglass, PackageOpen } from 'lucide-react';
 import Link from 'next/link';
 import styled from 'styled-components';
 import type { Urgency } from '@/core/today';
-import {
-  Bench,
-  ButtonLink,
-  DrawerHead,
-  Empty,
-  FactList,
-  Figures,
-  JobLine,
-  Sentence,
-  Slip,
-  SlipTitle,
-  Small,
-  Surface,
-  TableHead,
-  useFormat,
-} from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty, JobLine } from '@/shell/said';
+import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
+import { Sentence, Small, TableHead } from '@/shell/words';
 import type { TableView } from './view';
 import { sayLine } from './words';
 

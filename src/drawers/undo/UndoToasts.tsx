@@ -1,5 +1,5 @@
 'use client';
-import { ToastProvider } from '@/shell';
+import { ToastProvider } from '@/shell/said';
 import { undo } from './actions';
 
 /** Short words about what was done, with the way back where there is one; also on the key z. */

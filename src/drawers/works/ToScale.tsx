@@ -1,6 +1,8 @@
 'use client';
 import { parseLength } from '@/core/input';
-import { Dimension, Empty, useBench, useFormat } from '@/shell';
+import { Dimension } from '@/shell/drawing';
+import { useBench, useFormat } from '@/shell/figures';
+import { Empty } from '@/shell/said';
 
 const VIEW = { width: 760, height: 600 };
 const SHEETS = [

@@ -2,22 +2,14 @@
 import { useRouter } from 'next/navigation';
 import styled from 'styled-components';
 import { WORK_KINDS } from '@/core/work';
-import {
-  Bench,
-  Button,
-  ButtonLink,
-  ChoiceField,
-  DrawerHead,
-  Field,
-  Problem,
-  Slip,
-  SlipTitle,
-  Small,
-  Surface,
-  useAction,
-  useActionForm,
-} from '@/shell';
-import type { Form } from '@/shell';
+import { Button, ButtonLink, useAction, useActionForm } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { ChoiceField, Field } from '@/shell/fields';
+import { DrawerHead } from '@/shell/frame';
+import { Problem } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import type { Form } from '@/shell/fields';
+import { Small } from '@/shell/words';
 import { createWork, editWork, removeWork } from './actions';
 import { ToScale } from './ToScale';
 import type { EditWorkView } from './view';

@@ -3,18 +3,14 @@ import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { STATIONS } from '@/core/work';
-import {
-  Bench,
-  ButtonLink,
-  DataTable,
-  DrawerHead,
-  Empty,
-  FindField,
-  StationMark,
-  Surface,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { StationMark } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { DataTable, FindField } from '@/shell/table';
+import type { Column } from '@/shell/table';
 import type { WorksView } from './view';
 
 type Row = WorksView['page']['rows'][number];

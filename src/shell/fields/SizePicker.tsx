@@ -1,8 +1,8 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import styled from 'styled-components';
-import { ButtonLink } from './Button';
-import { Empty } from '../frame/states';
+import { ButtonLink } from '../actions/Button';
+import { Empty } from '../said/states';
 
 const Row = styled.nav`
   display: flex;

@@ -3,8 +3,9 @@ import { useRef, useState } from 'react';
 import { DropZone, FileTrigger } from 'react-aria-components';
 import type { FileDropItem } from 'react-aria-components';
 import styled from 'styled-components';
-import { Button } from './Button';
-import { Problem, Progress } from '../frame/states';
+import { Button } from '../actions/Button';
+import { Problem } from './fieldParts';
+import { Progress } from '../said/states';
 
 const Zone = styled(DropZone)`
   border: 1.5px dashed #5c5c5c;

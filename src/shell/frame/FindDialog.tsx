@@ -5,8 +5,8 @@ import { useEffect, useState } from 'react';
 import type { KeyboardEvent } from 'react';
 import { Input, Label, SearchField } from 'react-aria-components';
 import styled from 'styled-components';
-import { Dialog } from './Dialog';
-import { Small } from './layout';
+import { Dialog } from '../said/Dialog';
+import { Small } from '../words/words';
 
 /** One thing found: what it is, its name, something to tell it by, and where it lies. */
 export interface Found {

@@ -3,10 +3,10 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { STATIONS } from '@/core/work';
-import { Dialog } from './Dialog';
+import { Dialog } from '../said/Dialog';
 import { FindDialog } from './FindDialog';
-import { isTyping } from './singleKeys';
-import { useToast } from './Toasts';
+import { isTyping } from '../actions/singleKeys';
+import { useToast } from '../said/Toasts';
 
 const List = styled.dl`
   display: grid;

@@ -1,6 +1,6 @@
 'use client';
 import styled from 'styled-components';
-import { Button } from '../fields/Button';
+import { Button } from '../actions/Button';
 import { useAddress } from './listAddress';
 import type { ListAsked } from './listAddress';
 

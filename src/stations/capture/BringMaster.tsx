@@ -1,7 +1,9 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { RGB_SPACES, SPACE_IDS } from '@/core/colour';
-import { Button, ChoiceField, Field, Problem, Upload, useActionForm } from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field, Upload } from '@/shell/fields';
+import { Problem } from '@/shell/said';
 import { sayColourSpace, takeNamedFile } from './actions';
 
 const ACCEPT = ['image/tiff', 'image/jpeg', 'image/png'];

@@ -1,13 +1,10 @@
 'use client';
-import {
-  Bench,
-  ButtonLink,
-  Empty,
-  SheetTabs,
-  Surface,
-  TitleBlock,
-  useFormat,
-} from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { SheetTabs } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { TitleBlock } from '@/shell/words';
 import { DetailSheet } from './sheets/DetailSheet';
 import { EdgesSheet } from './sheets/EdgesSheet';
 import { LightSheet } from './sheets/LightSheet';

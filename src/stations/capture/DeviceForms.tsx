@@ -1,5 +1,7 @@
 'use client';
-import { Button, ChoiceField, Field, Problem, useAction, useActionForm } from '@/shell';
+import { Button, useAction, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field } from '@/shell/fields';
+import { Problem } from '@/shell/said';
 import type { DeviceKind } from '@/core/capture/plan';
 import type { DeviceRow } from '@/data';
 import { createDevice, editDevice, removeDevice } from './deviceActions';

@@ -1,7 +1,7 @@
 'use client';
 import { contours, geoPath, geoTransform, range, scaleLinear } from 'd3';
 import type { Evenness } from '@/core/capture/evenness';
-import { useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
 const HEIGHT = 470;

@@ -3,16 +3,12 @@ import { parseMoney, parseNumber } from '@/core/input';
 import { hireOrOwn } from '@/core/capture/plan';
 import type { HireInput } from '@/core/capture/plan';
 import type { Minor } from '@/core/units';
-import {
-  Button,
-  Field,
-  Problem,
-  Small,
-  splitUnit,
-  useActionForm,
-  useBench,
-  useFormat,
-} from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { Field } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { splitUnit } from '@/shell/slip';
+import { Small } from '@/shell/words';
 import { keepHire } from './deviceActions';
 
 /** Fee per work against own time and equipment: reckoned while it is typed. */

@@ -1,6 +1,6 @@
 'use client';
 import { area, curveStepAfter, max, scaleLinear, scaleSqrt } from 'd3';
-import { useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
 import { channelNames } from './words';
 
 const WIDTH = 770;

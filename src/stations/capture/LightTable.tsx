@@ -2,8 +2,8 @@
 import type { Point, Viewer } from 'openseadragon';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import styled from 'styled-components';
-import { pictureTiles } from '@/shell';
-import type { TiledPicture } from '@/shell';
+import { pictureTiles } from '@/shell/drawing';
+import type { TiledPicture } from '@/shell/drawing';
 
 const Frame = styled.div`
   position: relative;

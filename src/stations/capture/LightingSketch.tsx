@@ -2,7 +2,8 @@
 import { placeLights } from '@/core/capture/plan';
 import type { CaptureRules } from '@/core/capture/plan';
 import type { Size } from '@/core/units';
-import { Dimension, useFormat } from '@/shell';
+import { Dimension } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 
 const WIDTH = 420;
 const HEIGHT = 520;

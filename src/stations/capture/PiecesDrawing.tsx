@@ -1,7 +1,8 @@
 'use client';
 import type { Pieces } from '@/core/capture/plan';
 import type { Size } from '@/core/units';
-import { Dimension, useFormat } from '@/shell';
+import { Dimension } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 
 const WIDTH = 420;
 const HEIGHT = 520;

@@ -1,6 +1,6 @@
 'use client';
 import { line, scaleLinear, scaleLog } from 'd3';
-import { useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
 const HEIGHT = 400;

@@ -10,7 +10,7 @@ import {
   ppi,
   size,
 } from '@/core/units';
-import type { Format } from '@/shell';
+import type { Format } from '@/shell/figures';
 import { planWords, verdictWord } from './planWords';
 import { sheetOf } from './sheetNames';
 import { mendedSince } from './versions';

@@ -1,5 +1,5 @@
 import type { CapturePlan, MediumCaution } from '@/core/capture/plan';
-import type { Format } from '@/shell';
+import type { Format } from '@/shell/figures';
 
 const PIECE = {
   flatbed: 'tile',

@@ -1,7 +1,7 @@
 import type { MasterCaution } from '@/core/capture';
 import type { DetailReading } from '@/core/capture/detail';
 import type { Corner, Evenness } from '@/core/capture/evenness';
-import type { Format } from '@/shell';
+import type { Format } from '@/shell/figures';
 import type { SheetId } from './sheetNames';
 
 export interface CautionWords {

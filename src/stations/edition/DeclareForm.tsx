@@ -1,16 +1,10 @@
 'use client';
 import { useState } from 'react';
 import { usualArtistsProofs } from '@/core/edition';
-import {
-  Button,
-  ChoiceField,
-  Dialog,
-  Field,
-  Problem,
-  SectionLabel,
-  Small,
-  useActionForm,
-} from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field } from '@/shell/fields';
+import { Dialog, Problem } from '@/shell/said';
+import { SectionLabel, Small } from '@/shell/words';
 import { declare } from './actions';
 import type { EditionView } from './view';
 

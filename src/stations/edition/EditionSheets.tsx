@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
 import type { LaidSheet } from '@/core/edition';
-import { Pencil } from '@/shell';
+import { Pencil } from '@/shell/words';
 
 const Grid = styled.ul`
   display: grid;

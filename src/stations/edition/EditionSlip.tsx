@@ -1,17 +1,11 @@
 'use client';
 import { countSheets } from '@/core/edition';
 import type { LaidSheet } from '@/core/edition';
-import {
-  Button,
-  Figures,
-  Problem,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  useAction,
-  useFormat,
-} from '@/shell';
+import { Button, useAction } from '@/shell/actions';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Sentence } from '@/shell/words';
 import { signCaution } from '@/studio/words/signWords';
 import { DeclareForm } from './DeclareForm';
 import { ImpressionPart } from './ImpressionPart';

@@ -1,16 +1,10 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { laidSheets } from '@/core/edition';
-import {
-  Bench,
-  NoSizes,
-  Pencil,
-  SizePicker,
-  Surface,
-  TableHead,
-  TitleBlock,
-  useFormat,
-} from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { NoSizes, SizePicker } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Pencil, TableHead, TitleBlock } from '@/shell/words';
 import { EditionSheets } from './EditionSheets';
 import { EditionSlip } from './EditionSlip';
 import type { EditionView } from './view';

@@ -1,7 +1,9 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import type { LaidSheet } from '@/core/edition';
-import { Button, ButtonLink, FactList, Pencil, SectionLabel } from '@/shell';
+import { Button, ButtonLink } from '@/shell/actions';
+import { FactList } from '@/shell/slip';
+import { Pencil, SectionLabel } from '@/shell/words';
 import { SpoilForm } from './SpoilForm';
 import { STATE_WORDS } from './words';
 

@@ -1,6 +1,8 @@
 'use client';
 import { useState } from 'react';
-import { Button, SectionLabel, Sentence, useToast } from '@/shell';
+import { Button } from '@/shell/actions';
+import { useToast } from '@/shell/said';
+import { SectionLabel, Sentence } from '@/shell/words';
 import { verifyLedger } from './actions';
 
 /** Walks the ledger when asked, and says what was found. */

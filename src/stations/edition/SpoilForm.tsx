@@ -1,5 +1,7 @@
 'use client';
-import { Button, Field, Problem, useActionForm } from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { Field } from '@/shell/fields';
+import { Problem } from '@/shell/said';
 import { spoil } from './actions';
 import type { LaidSheet } from '@/core/edition';
 

@@ -1,6 +1,7 @@
 'use client';
-import { ChoiceField, Field, SectionLabel } from '@/shell';
-import type { Form } from '@/shell';
+import { ChoiceField, Field } from '@/shell/fields';
+import type { Form } from '@/shell/fields';
+import { SectionLabel } from '@/shell/words';
 import { finishForm } from './finishForm';
 
 /** What a mat and its frame are made of. */

@@ -1,29 +1,13 @@
 'use client';
 import { planFinish } from '@/core/finish';
-import {
-  Bench,
-  Button,
-  ButtonLink,
-  Empty,
-  FactList,
-  Figures,
-  NoSizes,
-  Problem,
-  Sentence,
-  SizePicker,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Surface,
-  TitleBlock,
-  splitUnit,
-  useActionForm,
-  useBench,
-  useFormat,
-  useLiveRead,
-} from '@/shell';
-import type { ActionForm } from '@/shell';
+import { Button, ButtonLink, useActionForm, useLiveRead } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { NoSizes, SizePicker } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { Empty, Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
+import type { ActionForm } from '@/shell/actions';
+import { Sentence, Small, TitleBlock } from '@/shell/words';
 import { FinishFields } from './FinishFields';
 import { keepFinish } from './actions';
 import { finishForm } from './finishForm';

@@ -1,7 +1,8 @@
 'use client';
 import type { MatInput, MatPlan } from '@/core/finish';
 import type { FitResult } from '@/core/size';
-import { Dimension, PrintOnSheet, useFormat } from '@/shell';
+import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
 const HEIGHT = 560;

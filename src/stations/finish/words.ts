@@ -1,5 +1,5 @@
 import type { planFinish } from '@/core/finish';
-import type { Format } from '@/shell';
+import type { Format } from '@/shell/figures';
 
 /** Whether the mat holds, and why. */
 export function matWords(

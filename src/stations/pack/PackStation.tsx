@@ -1,20 +1,12 @@
 'use client';
-import {
-  Bench,
-  ButtonLink,
-  DataTable,
-  Empty,
-  Figures,
-  Pencil,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Surface,
-  TitleBlock,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { Empty } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { DataTable } from '@/shell/table';
+import type { Column } from '@/shell/table';
+import { Pencil, Sentence, TitleBlock } from '@/shell/words';
 import { useMemo } from 'react';
 import type { PackView } from './view';
 import { stateWords } from '@/studio/words/orderWords';

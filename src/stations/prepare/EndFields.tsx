@@ -2,7 +2,7 @@
 import { RGB_SPACES, SPACE_IDS } from '@/core/colour';
 import { COMPRESSIONS, FORMATS, INTENTS, LIMITS, namePatternProblem } from '@/core/prepare';
 import type { Compression, FileFormat, Intent, Recipe, TargetId } from '@/core/prepare';
-import { Tick, Upload } from '@/shell';
+import { Tick, Upload } from '@/shell/fields';
 import { useRouter } from 'next/navigation';
 import { NumberRow } from './NumberRow';
 import { PlainChoice, PlainWords } from './PlainChoice';

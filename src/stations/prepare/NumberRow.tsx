@@ -1,5 +1,5 @@
 'use client';
-import { Line, Slide } from '@/shell';
+import { Line, Slide } from '@/shell/fields';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 

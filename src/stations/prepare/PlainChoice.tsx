@@ -1,5 +1,5 @@
 'use client';
-import { Choose, Line } from '@/shell';
+import { Choose, Line } from '@/shell/fields';
 import styled from 'styled-components';
 
 const Row = styled.label`

@@ -1,15 +1,11 @@
 'use client';
 import { useState } from 'react';
-import {
-  Bench,
-  ButtonLink,
-  Empty,
-  NoSizes,
-  SheetTabs,
-  SizePicker,
-  Surface,
-  TitleBlock,
-} from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { NoSizes, SizePicker } from '@/shell/fields';
+import { SheetTabs } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { TitleBlock } from '@/shell/words';
 import { FilesSheet } from './sheets/FilesSheet';
 import { HandOverSheet } from './sheets/HandOverSheet';
 import { ProofSheet } from './sheets/ProofSheet';

@@ -2,7 +2,9 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import styled from 'styled-components';
 import { movedStep } from '@/core/prepare';
-import { Small, Tick, useFormat } from '@/shell';
+import { Tick } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Small } from '@/shell/words';
 import { ConvertFields, FileFields, SheetFields, targetChoices } from './EndFields';
 import { StepFields } from './StepFields';
 import type { RecipeDesk } from './useRecipe';

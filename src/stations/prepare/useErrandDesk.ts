@@ -1,5 +1,5 @@
 'use client';
-import { useKept } from '@/shell';
+import { useKept } from '@/shell/actions';
 import { isErrandDesk } from './errandDesk';
 import type { Chosen, ErrandDesk } from './errandDesk';
 import type { FileShown } from './filesShown';

@@ -11,7 +11,7 @@ import {
 } from '@/core/prepare';
 import type { Recipe, RecipeStep } from '@/core/prepare';
 import { isFact, isFigure, isRow, orNull, shape } from '@/core/facts';
-import { useKept } from '@/shell';
+import { useKept } from '@/shell/actions';
 import type { PrepareView } from './view';
 
 interface Kept {

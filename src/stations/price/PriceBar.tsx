@@ -1,7 +1,7 @@
 'use client';
 import { scaleLinear } from 'd3';
 import type { CostPart, reckonPrice } from '@/core/price';
-import { useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
 
 /** What the figures in the fields come to. */
 export type Reckoned = ReturnType<typeof reckonPrice>;

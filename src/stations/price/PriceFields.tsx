@@ -3,8 +3,9 @@ import { useEffect } from 'react';
 import styled from 'styled-components';
 import { writeAmount, writePercent } from '@/core/input';
 import { CHANNEL_IDS, usualFees } from '@/core/price';
-import { ChoiceField, Field, SectionLabel } from '@/shell';
-import type { Form } from '@/shell';
+import { ChoiceField, Field } from '@/shell/fields';
+import type { Form } from '@/shell/fields';
+import { SectionLabel } from '@/shell/words';
 import { priceForm } from './priceForm';
 
 const Columns = styled.div`

@@ -1,30 +1,14 @@
 'use client';
 import { reckonPrice } from '@/core/price';
 import type { PriceValues } from '@/core/price';
-import {
-  Bench,
-  Button,
-  ButtonLink,
-  FactList,
-  Field,
-  Figures,
-  NoSizes,
-  Problem,
-  Sentence,
-  SizePicker,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Surface,
-  TableHead,
-  TitleBlock,
-  useActionForm,
-  useBench,
-  useFormat,
-  useLiveRead,
-} from '@/shell';
-import type { ActionForm } from '@/shell';
+import { Button, ButtonLink, useActionForm, useLiveRead } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Field, NoSizes, SizePicker } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import type { ActionForm } from '@/shell/actions';
+import { Sentence, Small, TableHead, TitleBlock } from '@/shell/words';
 import { PARTS, PriceBar } from './PriceBar';
 import type { Reckoned } from './PriceBar';
 import { PriceFields } from './PriceFields';

@@ -1,22 +1,13 @@
 'use client';
 import styled from 'styled-components';
-import {
-  Bench,
-  ButtonLink,
-  Empty,
-  Figures,
-  NoSizes,
-  PrintOnSheet,
-  Sentence,
-  SizePicker,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Surface,
-  TitleBlock,
-  useFormat,
-} from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { PrintOnSheet } from '@/shell/drawing';
+import { NoSizes, SizePicker } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Empty } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Sentence, Small, TitleBlock } from '@/shell/words';
 import { JudgeRound, SendRound, VERDICTS } from './RoundForms';
 import type { ProofView } from './view';
 

@@ -1,5 +1,8 @@
 'use client';
-import { Button, ChoiceField, Field, Problem, SectionLabel, useActionForm } from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field } from '@/shell/fields';
+import { Problem } from '@/shell/said';
+import { SectionLabel } from '@/shell/words';
 import { judgeProof, sendProof } from './actions';
 import type { ProofView } from './view';
 

@@ -1,24 +1,12 @@
 'use client';
 import { useState } from 'react';
 import { largestCrisp, largestEnlarged, sameLayout, signPlan } from '@/core/size';
-import {
-  Button,
-  ButtonLink,
-  FactList,
-  Field,
-  Figures,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Strips,
-  splitUnit,
-  useAction,
-  useFormat,
-} from '@/shell';
+import { Button, ButtonLink, useAction } from '@/shell/actions';
+import { Field, Strips } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { SIGN_WORDS } from '@/studio/words/signWords';
 import { offerSize } from './actions';
 import { layoutTyped, sizeAsked } from './layoutForm';

@@ -1,15 +1,12 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { nominalSize } from '@/core/size';
-import {
-  Bench,
-  ButtonLink,
-  Empty,
-  SheetTabs,
-  Surface,
-  TitleBlock,
-  useFormat,
-} from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { SheetTabs } from '@/shell/frame';
+import { Empty } from '@/shell/said';
+import { TitleBlock } from '@/shell/words';
 import { CropSheet } from './sheets/CropSheet';
 import { EnlargeSheet } from './sheets/EnlargeSheet';
 import { LadderSheet } from './sheets/LadderSheet';

@@ -1,5 +1,5 @@
 import type { FitResult, SheetCaution, SignPlace } from '@/core/size';
-import type { Format } from '@/shell';
+import type { Format } from '@/shell/figures';
 
 /** What is pencilled where below the image. */
 export const SIGN_PLACES: Record<SignPlace, string> = {

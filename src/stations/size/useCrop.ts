@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { MIDDLE, choiceOf, cropAt, heldInside, holds, scaled, slid } from '@/core/size';
 import type { CropRect } from '@/core/size';
-import { useAction } from '@/shell';
+import { useAction } from '@/shell/actions';
 import { dropCrop, freeArea, keepArea, keepCrop } from './cropActions';
 import type { SheetProps } from './useSizing';
 

@@ -8,8 +8,9 @@ import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import { isFact } from '@/core/facts';
 import { LAYOUT } from '@/core/size';
-import { keepInTab, keptInTab, useBench, useFormat } from '@/shell';
-import type { Form, TypedValues } from '@/shell';
+import { keepInTab, keptInTab } from '@/shell/actions';
+import { useBench, useFormat } from '@/shell/figures';
+import type { Form, TypedValues } from '@/shell/fields';
 import { LAYOUT_LIMITS, layoutOf } from './layoutForm';
 
 /** Even all round, weighted at the foot, or each side by itself. */

@@ -14,7 +14,7 @@ import type { CropChoice, FamilyId, Reopened, Rung, SizeRules } from '@/core/siz
 import { printFileBytes } from '@/core/prepare';
 import { turnedLike } from '@/core/units';
 import { isFigure, isText, shape } from '@/core/facts';
-import { useKept } from '@/shell';
+import { useKept } from '@/shell/actions';
 import type { SizeView } from './view';
 import { useLayout } from './useLayout';
 

@@ -10,7 +10,7 @@ import type {
   SizeRules,
 } from '@/core/size';
 import { LEAST_EDGE, MOST_EDGE, MOST_RATIO, lostEdges } from '@/core/size';
-import type { Format } from '@/shell';
+import type { Format } from '@/shell/figures';
 
 const VERDICTS = {
   inHand: 'Crisp in the hand.',

@@ -1,5 +1,5 @@
 import { loadRule } from '@/drawers/works/view';
-import { Rule } from '@/shell';
+import { Rule } from '@/shell/frame';
 
 export default async function WorkLayout({
   children,

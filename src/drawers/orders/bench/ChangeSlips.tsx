@@ -2,22 +2,13 @@
 import { useRouter } from 'next/navigation';
 import { RETURN_HOW } from '@/core/order';
 import { writeAmount } from '@/core/input';
-import {
-  Button,
-  ButtonLink,
-  ChoiceField,
-  Field,
-  Problem,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  useAction,
-  useActionForm,
-  useFormat,
-} from '@/shell';
-import type { ActionForm } from '@/shell';
+import { Button, ButtonLink, useAction, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import type { ActionForm } from '@/shell/actions';
+import { Sentence, Small } from '@/shell/words';
 import { AddressFields } from '../AddressFields';
 import { LineFields, startLine } from '../LineFields';
 import {

@@ -1,6 +1,8 @@
 'use client';
 import styled from 'styled-components';
-import { Button, Field, Problem, Tick, useAction, useActionForm } from '@/shell';
+import { Button, useAction, useActionForm } from '@/shell/actions';
+import { Field, Tick } from '@/shell/fields';
+import { Problem } from '@/shell/said';
 import { tickPart, weigh } from './parcelActions';
 import type { ParcelView } from './view';
 import { partWords } from './words';

@@ -1,6 +1,10 @@
 'use client';
 import styled from 'styled-components';
-import { ButtonLink, Choose, Pencil, SlipTable, useAction, useFormat } from '@/shell';
+import { ButtonLink, useAction } from '@/shell/actions';
+import { Choose } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { SlipTable } from '@/shell/table';
+import { Pencil } from '@/shell/words';
 import { LINE_STATE_WORDS } from '../words';
 import { moveLine } from './lineActions';
 import type { OrderBenchView } from './view';

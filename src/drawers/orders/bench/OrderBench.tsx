@@ -1,20 +1,11 @@
 'use client';
-import {
-  Bench,
-  Button,
-  ButtonLink,
-  Empty,
-  Problem,
-  SheetTabs,
-  Slip,
-  SlipTitle,
-  Small,
-  Surface,
-  TableHead,
-  TitleBlock,
-  useAction,
-  useFormat,
-} from '@/shell';
+import { Button, ButtonLink, useAction } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { SheetTabs } from '@/shell/frame';
+import { Empty, Problem } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import { Small, TableHead, TitleBlock } from '@/shell/words';
 import { promiseWords } from '@/studio/words/orderWords';
 import {
   AddLineSlip,

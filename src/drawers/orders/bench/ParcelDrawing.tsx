@@ -1,7 +1,8 @@
 'use client';
 import type { Part } from '@/core/pack';
-import { Dimension, PrintOnSheet, useFormat } from '@/shell';
-import type { Format } from '@/shell';
+import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
+import type { Format } from '@/shell/figures';
 import type { OrderBenchView, ParcelView } from './view';
 
 const WIDTH = 770;

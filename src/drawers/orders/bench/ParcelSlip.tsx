@@ -1,21 +1,10 @@
 'use client';
 import { useState } from 'react';
-import {
-  Button,
-  ButtonLink,
-  DownloadLink,
-  Figures,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  splitUnit,
-  useAction,
-  useFormat,
-} from '@/shell';
+import { Button, ButtonLink, DownloadLink, useAction } from '@/shell/actions';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { PickLines, Weigh } from './CountAndWeigh';
 import { Quotes, quoteKey } from './Quotes';
 import { openAgain, seal, ship } from './parcelActions';

@@ -1,5 +1,6 @@
 'use client';
-import { SlipTable, useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
+import { SlipTable } from '@/shell/table';
 import type { ParcelView } from './view';
 import { REFUSED } from './words';
 

@@ -1,6 +1,6 @@
 'use client';
 import type { Part, PartKind } from '@/core/pack';
-import { useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
 const FILLS: Partial<Record<PartKind, string>> = {

@@ -7,7 +7,7 @@ import type {
   ScaleCheck,
   SealedParcel,
 } from '@/core/pack';
-import type { Format } from '@/shell';
+import type { Format } from '@/shell/figures';
 
 const PARTS: Record<PartKind, string> = {
   print: 'the print',

@@ -1,25 +1,14 @@
 'use client';
 import { useMemo } from 'react';
-import {
-  Bench,
-  Button,
-  ButtonLink,
-  DataTable,
-  DrawerHead,
-  Empty,
-  FactList,
-  FindField,
-  Problem,
-  SectionLabel,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Surface,
-  useAction,
-  useFormat,
-} from '@/shell';
-import type { Column } from '@/shell';
+import { Button, ButtonLink, useAction } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Empty, Problem } from '@/shell/said';
+import { FactList, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { DataTable, FindField } from '@/shell/table';
+import type { Column } from '@/shell/table';
+import { SectionLabel, Small } from '@/shell/words';
 import { merge } from '../actions';
 import type { CustomersView } from './view';
 

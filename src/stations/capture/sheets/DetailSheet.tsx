@@ -1,19 +1,11 @@
 'use client';
 import { pixelsOf } from '@/core/units';
-import {
-  Bench,
-  ButtonLink,
-  Figures,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipTable,
-  SlipTitle,
-  Small,
-  Surface,
-  TableHead,
-  useFormat,
-} from '@/shell';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { Figures, Slip, SlipTitle } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
 import { PowerCurve } from '../PowerCurve';
 import { detailWords } from '../words';
 import type { SheetProps } from './sheetProps';

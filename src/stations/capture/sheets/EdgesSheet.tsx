@@ -1,21 +1,12 @@
 'use client';
 import { derivedSize } from '@/core/capture/derivation';
 import type { Side } from '@/core/capture/geometry';
-import {
-  Bench,
-  Button,
-  FactList,
-  Figures,
-  JobLine,
-  Problem,
-  Sentence,
-  Slip,
-  SlipTitle,
-  Small,
-  Surface,
-  useAction,
-  useFormat,
-} from '@/shell';
+import { Button, useAction } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { JobLine, Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
+import { Sentence, Small } from '@/shell/words';
 import { acceptCrop, dropCrop } from '../actions';
 import { cropOverlay } from '../cropOverlay';
 import { LightTable } from '../LightTable';

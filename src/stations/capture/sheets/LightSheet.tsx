@@ -1,23 +1,12 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import {
-  Bench,
-  Button,
-  Empty,
-  FactList,
-  Figures,
-  JobLine,
-  Problem,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Surface,
-  Upload,
-  useAction,
-  useFormat,
-} from '@/shell';
+import { Button, useAction } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Upload } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Empty, JobLine, Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Sentence, Small } from '@/shell/words';
 import { acceptFlatField, dropFlatField } from '../actions';
 import { FalloffMap } from '../FalloffMap';
 import { CORNERS, evennessWords } from '../words';

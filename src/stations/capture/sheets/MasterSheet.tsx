@@ -1,26 +1,14 @@
 'use client';
 import Link from 'next/link';
 import { RGB_SPACES } from '@/core/colour';
-import {
-  Bench,
-  ButtonLink,
-  Empty,
-  FactList,
-  Figures,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Strips,
-  Surface,
-  splitUnit,
-  useAction,
-  useFormat,
-} from '@/shell';
-import type { Format } from '@/shell';
+import { ButtonLink, useAction } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Strips } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Empty, Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
+import type { Format } from '@/shell/figures';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { noteSignature } from '../actions';
 import { BringMaster, SaySpace } from '../BringMaster';
 import { cropOverlay } from '../cropOverlay';

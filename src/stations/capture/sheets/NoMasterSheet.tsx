@@ -1,6 +1,8 @@
 'use client';
 import { pixelsOf } from '@/core/units';
-import { Sentence, Slip, SlipTitle, useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
+import { Slip, SlipTitle } from '@/shell/slip';
+import { Sentence } from '@/shell/words';
 import { BringMaster } from '../BringMaster';
 import type { CaptureView } from '../view';
 

@@ -4,26 +4,14 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { mediumCautions, planCapture } from '@/core/capture/plan';
 import { size } from '@/core/units';
-import {
-  Bench,
-  Button,
-  ButtonLink,
-  Empty,
-  Field,
-  Figures,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipTable,
-  SlipTitle,
-  Small,
-  Surface,
-  splitUnit,
-  useActionForm,
-  useBench,
-  useFormat,
-} from '@/shell';
+import { Button, ButtonLink, useActionForm } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Field } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { Empty, Problem } from '@/shell/said';
+import { Figures, Slip, SlipTitle, splitUnit } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { keepPrintWish } from '../actions';
 import { EditDevice, NewDevice } from '../DeviceForms';
 import { HireOrOwn } from '../HireOrOwn';

@@ -1,5 +1,8 @@
 'use client';
-import { Bench, Empty, JobLine, Sentence, Slip, SlipTitle, Surface } from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { Empty, JobLine } from '@/shell/said';
+import { Slip, SlipTitle } from '@/shell/slip';
+import { Sentence } from '@/shell/words';
 import { LightTable } from '../LightTable';
 import type { SheetProps } from './sheetProps';
 

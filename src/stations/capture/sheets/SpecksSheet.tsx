@@ -2,22 +2,14 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { SpeckVerdict } from '@/core/capture/specks';
-import {
-  Bench,
-  Button,
-  Figures,
-  Problem,
-  Sentence,
-  Slide,
-  Slip,
-  SlipTable,
-  SlipTitle,
-  Small,
-  Surface,
-  useAction,
-  useFormat,
-  useSingleKeys,
-} from '@/shell';
+import { Button, useAction, useSingleKeys } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Slide } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Figures, Slip, SlipTitle } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { Sentence, Small } from '@/shell/words';
 import { judgeSpeck } from '../actions';
 import { LightTable } from '../LightTable';
 import { ringsOverlay } from '../ringsOverlay';

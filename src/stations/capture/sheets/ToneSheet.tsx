@@ -3,21 +3,13 @@ import { useEffect, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { coarser } from '@/core/capture/tone';
-import {
-  Bench,
-  Figures,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slide,
-  Slip,
-  SlipTable,
-  SlipTitle,
-  Small,
-  Strips,
-  Surface,
-  useFormat,
-} from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { Slide, Strips } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Figures, Slip, SlipTitle } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { endsOverlay } from '../endsOverlay';
 import { Histogram } from '../Histogram';
 import { LightTable } from '../LightTable';

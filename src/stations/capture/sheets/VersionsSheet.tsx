@@ -1,16 +1,8 @@
 'use client';
-import {
-  Bench,
-  Figures,
-  Sentence,
-  SectionLabel,
-  Slip,
-  SlipTitle,
-  Small,
-  Surface,
-  TableHead,
-  useFormat,
-} from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { Figures, Slip, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
 import styled from 'styled-components';
 import { BringMaster } from '../BringMaster';
 import type { Version } from '../versions';

@@ -1,6 +1,7 @@
 'use client';
 import type { Route } from '@/data';
-import { Choose, Line, SlipTable, Tick } from '@/shell';
+import { Choose, Line, Tick } from '@/shell/fields';
+import { SlipTable } from '@/shell/table';
 import { problemsOf } from '../filesShown';
 import type { FileShown } from '../filesShown';
 import { routeProblemWords } from '../handOverWords';

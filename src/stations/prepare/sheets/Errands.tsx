@@ -1,5 +1,9 @@
 'use client';
-import { Button, Problem, SlipTable, TableHead, useAction, useFormat } from '@/shell';
+import { Button, useAction } from '@/shell/actions';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { SlipTable } from '@/shell/table';
+import { TableHead } from '@/shell/words';
 import { askLab } from '../handOverActions';
 import { STAGES, reasonWords } from '../handOverWords';
 import type { PrepareView } from '../view';

@@ -2,28 +2,19 @@
 import { useMemo, useState } from 'react';
 import { ppiOf, printPlan, stepIn } from '@/core/prepare';
 import {
-  Bench,
   Button,
   ButtonLink,
   DownloadLink,
-  FactList,
-  Field,
-  Figures,
-  JobLine,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTable,
-  SlipTitle,
-  Small,
-  Surface,
-  TableHead,
   useAction,
   useActionForm,
-  useFormat,
-} from '@/shell';
+} from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Field } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { JobLine, Problem } from '@/shell/said';
+import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
 import { orderPrintFiles, orderScreenCopy } from '../actions';
 import { targetChoices } from '../EndFields';
 import { PlainChoice } from '../PlainChoice';

@@ -1,6 +1,8 @@
 'use client';
 import { useState } from 'react';
-import { Bench, FindField, Surface, TableHead } from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { FindField } from '@/shell/table';
+import { TableHead } from '@/shell/words';
 import { targetChoices } from '../EndFields';
 import { fileShown, newestFiles } from '../filesShown';
 import type { SheetProps } from '../sheetProps';

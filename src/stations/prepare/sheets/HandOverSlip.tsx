@@ -1,17 +1,9 @@
 'use client';
-import {
-  Button,
-  Figures,
-  JobLine,
-  Problem,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  useAction,
-  useFormat,
-} from '@/shell';
+import { Button, useAction } from '@/shell/actions';
+import { useFormat } from '@/shell/figures';
+import { JobLine, Problem } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Sentence, Small } from '@/shell/words';
 import { problemsOf } from '../filesShown';
 import { handOverFiles } from '../handOverActions';
 import { readyWords } from '../handOverWords';

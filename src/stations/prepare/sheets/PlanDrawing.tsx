@@ -1,6 +1,7 @@
 'use client';
 import type { PrintPlan } from '@/core/prepare';
-import { Dimension, PrintOnSheet, useFormat } from '@/shell';
+import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 import type { OfferedRung } from '@/studio/reads/offered';
 
 /** The print file to scale, with its sheet in lengths and in pixels. */

@@ -1,5 +1,6 @@
 'use client';
-import { SlipTable, Tick } from '@/shell';
+import { Tick } from '@/shell/fields';
+import { SlipTable } from '@/shell/table';
 import { NumberRow } from '../NumberRow';
 import { PlainChoice } from '../PlainChoice';
 import { SHEET_CHOICES } from '../proofWish';

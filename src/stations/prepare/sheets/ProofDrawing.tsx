@@ -1,6 +1,7 @@
 'use client';
 import type { ProofLayout, ProofSize } from '@/core/prepare';
-import { Dimension, useFormat } from '@/shell';
+import { Dimension } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 
 interface ProofDrawingProps {
   layout: ProofLayout;

@@ -2,23 +2,13 @@
 import { pixelsOf } from '@/core/units';
 import { useMemo, useState } from 'react';
 import { layOutProof, ppiOf } from '@/core/prepare';
-import {
-  Bench,
-  Button,
-  Figures,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Surface,
-  Tick,
-  useAction,
-  useFormat,
-  useKept,
-} from '@/shell';
+import { Button, useAction, useKept } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Tick } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import type { SheetProps } from '../sheetProps';
 import { orderProofSheet } from '../proofActions';
 import { proofProblemWords, wishOf } from '../proofWish';

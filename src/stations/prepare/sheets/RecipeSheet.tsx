@@ -2,24 +2,13 @@
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { namePatternProblem, outOfLimits, ppiOf, printPlan } from '@/core/prepare';
-import {
-  Bench,
-  Button,
-  Choose,
-  Dialog,
-  Field,
-  Figures,
-  Problem,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Surface,
-  splitUnit,
-  useActionForm,
-  useFormat,
-} from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Choose, Field } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Dialog, Problem } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
+import { Sentence, Small } from '@/shell/words';
 import { keepRecipe } from '../actions';
 import { PatchView } from '../patch/PatchView';
 import { RecipeSteps } from '../RecipeSteps';

@@ -1,6 +1,9 @@
 'use client';
 import { FORMATS, USUAL_WANTS } from '@/core/prepare';
-import { Button, ChoiceField, Dialog, Field, Problem, Small, useActionForm } from '@/shell';
+import { Button, useActionForm } from '@/shell/actions';
+import { ChoiceField, Field } from '@/shell/fields';
+import { Dialog, Problem } from '@/shell/said';
+import { Small } from '@/shell/words';
 import { targetChoices } from '../EndFields';
 import { keepRoute } from '../handOverActions';
 import type { PrepareView } from '../view';

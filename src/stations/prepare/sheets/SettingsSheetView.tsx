@@ -3,25 +3,14 @@ import { useMemo } from 'react';
 import styled from 'styled-components';
 import { layOutSettingsEitherWay, ppiOf, printPlan, settingGrid } from '@/core/prepare';
 import { mm, pixelsFor, mmOf } from '@/core/units';
-import {
-  Bench,
-  Button,
-  Dimension,
-  Figures,
-  Problem,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Strips,
-  Surface,
-  TableHead,
-  useAction,
-  useFormat,
-  useKept,
-  useToast,
-} from '@/shell';
+import { Button, useAction, useKept } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Dimension } from '@/shell/drawing';
+import { Strips } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Problem, useToast } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Sentence, Small, TableHead } from '@/shell/words';
 import { PlainChoice } from '../PlainChoice';
 import type { SheetProps } from '../sheetProps';
 import { SHEET_CHOICES } from '../proofWish';

@@ -1,6 +1,9 @@
 'use client';
 import { formatOfName } from '@/core/prepare';
-import { JobLine, SectionLabel, SlipTable, useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
+import { JobLine } from '@/shell/said';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel } from '@/shell/words';
 import type { PrepareView } from '../view';
 
 /** Sheets of a kind that were written for the work, and what is being written. */

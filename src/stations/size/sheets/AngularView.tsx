@@ -2,8 +2,8 @@
 import type { Viewer } from 'openseadragon';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
-import { pictureTiles } from '@/shell';
-import type { TiledPicture } from '@/shell';
+import { pictureTiles } from '@/shell/drawing';
+import type { TiledPicture } from '@/shell/drawing';
 import { LOOK_TILE } from '../lookSource';
 import type { LookSource } from '../lookSource';
 import { PERSON, SOFA } from '../wallScene';

@@ -11,16 +11,11 @@ import {
   screenPpi,
   screenScale,
 } from '@/core/size';
-import {
-  Button,
-  Line,
-  Problem,
-  Slide,
-  Small,
-  TableHead,
-  useBench,
-  useFormat,
-} from '@/shell';
+import { Button } from '@/shell/actions';
+import { Line, Slide } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Small, TableHead } from '@/shell/words';
 import type { ScreenDesk } from '../screen';
 
 const RULER_PX = 400;

@@ -2,25 +2,14 @@
 import { useMemo } from 'react';
 import { STANDARD_SIZES, lyingLabel, nearestRatios } from '@/core/size';
 import { turnedLike } from '@/core/units';
-import {
-  Bench,
-  Button,
-  Empty,
-  Figures,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTable,
-  SlipTitle,
-  Small,
-  Strips,
-  Surface,
-  Tick,
-  splitUnit,
-  useFormat,
-} from '@/shell';
+import { Button } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Strips, Tick } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Empty, Problem } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { useCrop } from '../useCrop';
 import type { CropDesk } from '../useCrop';
 import type { SheetProps } from '../useSizing';

@@ -2,7 +2,9 @@
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { nominalSize } from '@/core/size';
-import { Button, Field, Problem, useAction, useActionForm } from '@/shell';
+import { Button, useAction, useActionForm } from '@/shell/actions';
+import { Field } from '@/shell/fields';
+import { Problem } from '@/shell/said';
 import { offerSize, withdrawSize } from '../actions';
 import { sizeAsked } from '../layoutForm';
 import type { Sizing, Step } from '../useSizing';

@@ -1,7 +1,7 @@
 'use client';
 import { scaleLinear } from 'd3';
 import type { Rung } from '@/core/size';
-import { useBench, useFormat } from '@/shell';
+import { useBench, useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
 const LEFT = 96;

@@ -5,20 +5,11 @@ import styled from 'styled-components';
 import { WHOLE, crispFrom } from '@/core/size';
 import type { SizeRules } from '@/core/size';
 import { ppi as asPpi, mmOf } from '@/core/units';
-import {
-  Bench,
-  Figures,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTable,
-  SlipTitle,
-  Small,
-  Surface,
-  splitUnit,
-  useFormat,
-} from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
+import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lookOf } from '../lookSource';
 import { useScreen } from '../screen';
 import type { SheetProps } from '../useSizing';

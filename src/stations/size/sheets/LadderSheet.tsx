@@ -1,6 +1,8 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
-import { Bench, Empty, Strips, Surface } from '@/shell';
+import { Bench, Surface } from '@/shell/bench';
+import { Strips } from '@/shell/fields';
+import { Empty } from '@/shell/said';
 import { FamilyPicker } from '../FamilyPicker';
 import { SizeSlip } from '../SizeSlip';
 import type { SheetProps } from '../useSizing';

@@ -3,8 +3,11 @@ import { memo, useMemo } from 'react';
 import type { SizeRules } from '@/core/size';
 import { MM_PER_INCH, formatSizeFigures } from '@/core/units';
 import type { Size } from '@/core/units';
-import { DataTable, Tick, useBench, useFormat } from '@/shell';
-import type { Column, Format } from '@/shell';
+import { Tick } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { DataTable } from '@/shell/table';
+import type { Format } from '@/shell/figures';
+import type { Column } from '@/shell/table';
 import type { Step } from '../useSizing';
 import { adviceTone, adviceWord, bytesWords } from '../words';
 

@@ -2,7 +2,8 @@
 import type { MatPlan } from '@/core/finish';
 import { boxesOf, sheetDrawing } from '@/core/size';
 import type { DrawnLine, FitResult, LineKind, SizeRules } from '@/core/size';
-import { Dimension, PrintOnSheet, useFormat } from '@/shell';
+import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 import { SIGN_PLACES } from '../sheetWords';
 
 const WIDTH = 770;

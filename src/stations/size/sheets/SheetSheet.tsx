@@ -5,22 +5,13 @@ import type { MatPlan } from '@/core/finish';
 import { sheetCautions, signPlan } from '@/core/size';
 import type { FitResult } from '@/core/size';
 import { mm } from '@/core/units';
-import {
-  Bench,
-  DownloadLink,
-  Empty,
-  FactList,
-  Field,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Strips,
-  Surface,
-  useFormat,
-} from '@/shell';
+import { DownloadLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Field, Strips } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Empty } from '@/shell/said';
+import { FactList, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { SIGN_WORDS } from '@/studio/words/signWords';
 import { SizeActions } from '../SizeSlip';
 import { sheetCautionWords, sheetWords } from '../sheetWords';

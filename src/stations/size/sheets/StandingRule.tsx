@@ -3,17 +3,11 @@ import { parseLength } from '@/core/input';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Standing } from '@/core/size';
-import {
-  Button,
-  Line,
-  Problem,
-  Slide,
-  Small,
-  Strips,
-  useAction,
-  useBench,
-  useFormat,
-} from '@/shell';
+import { Button, useAction } from '@/shell/actions';
+import { Line, Slide, Strips } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { Problem } from '@/shell/said';
+import { Small } from '@/shell/words';
 import { keepStanding } from '../ruleActions';
 import type { Sizing } from '../useSizing';
 import { standingWords } from '../words';

@@ -1,7 +1,8 @@
 'use client';
 import { memo } from 'react';
 import type { Rung } from '@/core/size';
-import { Dimension, PrintOnSheet, useFormat } from '@/shell';
+import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
 const GAP = 14;

@@ -5,27 +5,13 @@ import { angularScale, stepFrom, subtends } from '@/core/size';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import { isFigure } from '@/core/facts';
-import {
-  Bench,
-  Button,
-  Empty,
-  Figures,
-  Line,
-  Problem,
-  SectionLabel,
-  Sentence,
-  Slip,
-  SlipSub,
-  SlipTitle,
-  Small,
-  Surface,
-  Tick,
-  splitUnit,
-  useBench,
-  useFormat,
-  useKept,
-  useSingleKeys,
-} from '@/shell';
+import { Button, useKept, useSingleKeys } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Line, Tick } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { Empty, Problem } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lookSource } from '../lookSource';
 import { useScreen } from '../screen';
 import type { SheetProps, Step } from '../useSizing';

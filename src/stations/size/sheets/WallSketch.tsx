@@ -1,5 +1,5 @@
 'use client';
-import { useFormat } from '@/shell';
+import { useFormat } from '@/shell/figures';
 import { PERSON, SOFA } from '../wallScene';
 import type { Scene } from '../wallScene';
 

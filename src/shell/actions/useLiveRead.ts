@@ -2,7 +2,7 @@
 import { useEffect, useMemo } from 'react';
 import type { FormDefinition } from '@/core/input';
 import { useBench } from '../figures/BenchContext';
-import type { Form } from './fields';
+import type { Form } from '../fields/fieldParts';
 
 /** Names of both, in one text: an effect that compares it runs only when a sentence changed. */
 const told = (faults: Record<string, string>) =>

@@ -1,7 +1,7 @@
 'use client';
 import { Dialog as AriaDialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
-import { paperCss } from './theme';
+import { paperCss } from '../frame/theme';
 
 const Veil = styled(ModalOverlay)`
   position: fixed;

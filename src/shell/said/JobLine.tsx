@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
-import { Button } from '../fields/Button';
+import { Button } from '../actions/Button';
 import { Problem, Progress } from './states';
 
 export interface JobView {

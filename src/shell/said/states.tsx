@@ -2,7 +2,7 @@
 import { AlertTriangle } from 'lucide-react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
-import { SERIF } from './theme';
+import { SERIF } from '../frame/theme';
 
 const Quiet = styled.div`
   margin: auto;

@@ -2,8 +2,8 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { useForm } from 'react-hook-form';
-import type { Form, TypedValues } from './fields';
-import { useToast } from '../frame/Toasts';
+import type { Form, TypedValues } from '../fields/fieldParts';
+import { useToast } from '../said/Toasts';
 
 /** What a server action answers. */
 export type Answer<T> =

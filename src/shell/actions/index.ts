@@ -1,0 +1,5 @@
+export * from './Button';
+export * from './singleKeys';
+export * from './useActionForm';
+export * from './useKept';
+export * from './useLiveRead';

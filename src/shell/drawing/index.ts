@@ -1,0 +1,4 @@
+export * from './Dimension';
+export * from './PrintOnSheet';
+export * from './marks';
+export * from './pictureTiles';

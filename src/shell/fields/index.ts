@@ -1,0 +1,7 @@
+export * from './ChoiceField';
+export * from './Field';
+export * from './SizePicker';
+export * from './Strips';
+export * from './Upload';
+export type { Defined, Form, TypedValues } from './fieldParts';
+export * from './plain';

@@ -1,0 +1,2 @@
+export * from './BenchContext';
+export type { Format } from './format';

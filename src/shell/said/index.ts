@@ -1,0 +1,4 @@
+export * from './Dialog';
+export * from './JobLine';
+export * from './Toasts';
+export * from './states';

@@ -1,0 +1,3 @@
+export * from './Facts';
+export * from './Figures';
+export * from './Slip';

@@ -1,0 +1,4 @@
+export * from './DataTable';
+export * from './PageTurner';
+export * from './SlipTable';
+export * from './listAddress';
