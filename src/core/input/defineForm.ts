@@ -33,18 +33,8 @@ const unreadable = (field: Field<unknown>, typed: string) =>
     ? `${field.title}: is empty. Give ${field.example}.`
     : `${field.title}: “${typed}” cannot be read. Give ${field.example}.`;
 
-interface Limits {
-  type?: string;
-  minimum?: number;
-  exclusiveMinimum?: number;
-  maximum?: number;
-  minLength?: number;
-  maxLength?: number;
-  enum?: unknown[];
-}
-
 function numberFault(field: Field<unknown>, value: number, c: InputContext): string | null {
-  const limits = field.schema as Limits;
+  const limits = field.schema;
   const too = (much: string, must: string, limit: number) =>
     `${field.title}: ${field.say(value, c)} is too ${much}. It must be ${must.replace('#', field.say(limit, c))}.`;
   if (limits.minimum !== undefined && value < limits.minimum)
@@ -60,7 +50,7 @@ function numberFault(field: Field<unknown>, value: number, c: InputContext): str
 }
 
 function textFault(field: Field<unknown>, value: string): string | null {
-  const { minLength = 0, maxLength = Infinity, enum: of } = field.schema as Limits;
+  const { minLength = 0, maxLength = Infinity, enum: of } = field.schema;
   if (of && !of.includes(value))
     return `${field.title}: “${value}” is not one of ${field.example}.`;
   // Characters as people count them, which is how JSON Schema counts them, too.

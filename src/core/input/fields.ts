@@ -13,10 +13,27 @@ export interface InputContext {
   locale: string;
 }
 
+/** JSON Schema of one value. */
+export interface FieldSchema {
+  type?: string;
+  minimum?: number;
+  exclusiveMinimum?: number;
+  maximum?: number;
+  minLength?: number;
+  maxLength?: number;
+  enum?: readonly string[];
+  format?: string;
+  [more: string]: unknown;
+}
+
 /** A field of an input: its JSON Schema, how typed text becomes a value, how a value is said. */
 export interface Field<T> {
   title: string;
-  schema: Record<string, unknown>;
+  schema: FieldSchema;
+  /** What is said under the field. */
+  hint?: string;
+  /** It goes along with the form and is not asked for. */
+  hidden?: boolean;
   optional?: boolean;
   read(text: string, context: InputContext): unknown;
   /** What a good answer looks like, for the error's sentence. */
@@ -96,18 +113,23 @@ export const whole = (title: string, range: Range, unit = ''): Field<number> => 
   unit,
 });
 
-export const decimal = (title: string, range: Range, unit = ''): Field<number> => ({
+export const decimal = (
+  title: string,
+  range: Range,
+  unit = '',
+  digits = 6,
+): Field<number> => ({
   title,
   schema: { type: 'number', ...limits(range) },
   read: parseNumber,
   example: 'a number',
   say: (value, c) => sayNumber(value, c) + (unit && `${THIN}${unit}`),
-  write: (value) => writeNumber(value),
+  write: (value) => writeNumber(value, digits),
   unit,
 });
 
 /** A share typed in per cent, kept as 0..1; range in per cent. */
-export const percent = (title: string, range: Range): Field<number> => {
+export const percent = (title: string, range: Range, unit = '%'): Field<number> => {
   const share = (n: number | undefined) => (n === undefined ? undefined : n / 100);
   return {
     title,
@@ -126,7 +148,7 @@ export const percent = (title: string, range: Range): Field<number> => {
     example: 'a number of per cent, such as 6.5',
     say: (value, c) => `${sayNumber(value * 100, c)}${THIN}%`,
     write: writePercent,
-    unit: '%',
+    unit,
   };
 };
 
@@ -139,6 +161,18 @@ export const day = (title: string): Field<string> => ({
   say: String,
   write: String,
 });
+
+/** The same field, with something said under it. */
+export const hinted = <T>(field: Field<T>, hint: string): Field<T> => ({ ...field, hint });
+
+/** The number of a row that a form is about: sent along, not asked for. */
+export const rowNumber = (title: string): Field<number> => ({
+  ...whole(title, { min: 1, max: 1e12 }),
+  hidden: true,
+});
+
+/** What a form was filled with when it was opened: sent along, not asked for. */
+export const formSeen: Field<string> = { ...text('Form', { max: 8000 }), hidden: true };
 
 /** The same field, but it may be left empty: then it is null. */
 export const optional = <T>(field: Field<T>): Field<T | null> => ({

@@ -92,7 +92,7 @@ function MaterialSlip({
 
 /** Packing material: what is on the shelf, what it weighs and costs, and what is low. */
 export function MaterialsDrawer(view: MaterialsView) {
-  const { materials, picked, movements, adding, editing, currency } = view;
+  const { materials, picked, movements, adding, editing } = view;
   const format = useFormat();
   const address = useAddress();
   const scale = 46 / Math.max(76, ...materials.map((m) => Math.max(m.width, m.height)));
@@ -175,12 +175,7 @@ export function MaterialsDrawer(view: MaterialsView) {
         {adding || !picked ? (
           <NewMaterial first={materials.length === 0} />
         ) : editing ? (
-          <EditMaterial
-            key={picked.id}
-            material={picked}
-            stored={editing}
-            currency={currency}
-          />
+          <EditMaterial key={picked.id} material={picked} stored={editing} />
         ) : (
           <MaterialSlip material={picked} movements={movements} />
         )}

@@ -1,17 +1,9 @@
-import {
-  choice,
-  decimal,
-  defineForm,
-  length,
-  money,
-  optional,
-  text,
-  whole,
-} from '@/core/input';
+import { choice, decimal, defineForm, formSeen, length } from '@/core/input';
+import { money, optional, rowNumber, text, whole } from '@/core/input';
 
 export const MATERIAL_KINDS = ['sleeve', 'board', 'mailer', 'tube'] as const;
 
-const row = whole('Material', { min: 1, max: 1e12 });
+const materialId = rowNumber('Material');
 
 /** A kind of packing material; sizes inside. A tube has its diameter across and its length along. */
 export const materialForm = defineForm({
@@ -29,16 +21,16 @@ export const materialForm = defineForm({
 export const editMaterialForm = defineForm({
   ...materialForm.fields,
   cost: optional(materialForm.fields.cost),
-  materialId: row,
-  seen: text('Form', { max: 4000 }),
+  materialId,
+  seen: formSeen,
 });
 
-export const removeMaterialForm = defineForm({ materialId: row });
+export const removeMaterialForm = defineForm({ materialId });
 export const usualForm = defineForm({});
 
 /** Pieces that came in, or went out. */
 export const deliveryForm = defineForm({
-  materialId: row,
+  materialId,
   pieces: whole('Pieces', { min: -10_000, max: 10_000 }),
   reason: text('Why', { max: 120 }),
 });

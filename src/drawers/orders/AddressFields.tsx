@@ -1,6 +1,7 @@
 'use client';
-import { Field } from '@/shell/fields';
+import { FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
+import { ADDRESS, addressForm } from './orderForms';
 
 /** Where an order goes. Names of customers that are known are offered while one types. */
 export const AddressFields = ({
@@ -10,10 +11,10 @@ export const AddressFields = ({
   form: Form;
   known?: readonly string[];
 }) => (
-  <>
-    <Field form={form} name="name" label="Name" words offered={known} />
-    <Field form={form} name="street" label="Street" words />
-    <Field form={form} name="town" label="Postcode and town" words />
-    <Field form={form} name="country" label="Country" words />
-  </>
+  <FormFields
+    form={form}
+    of={addressForm}
+    only={Object.keys(ADDRESS)}
+    offered={{ name: known }}
+  />
 );

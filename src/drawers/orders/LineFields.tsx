@@ -1,11 +1,12 @@
 'use client';
 import { useEffect } from 'react';
 import type { LineKind } from '@/core/order';
-import { ChoiceField, Field } from '@/shell/fields';
+import { FormFields } from '@/shell/fields';
 import { FindField } from '@/shell/table';
 import type { Form, TypedValues } from '@/shell/fields';
 import { Sentence } from '@/shell/words';
 import type { AddingLine } from './addingLine';
+import { lineForm } from './orderForms';
 import { LINE_KIND_WORDS } from './words';
 
 /** What an artist's proof is given by is its number, like any other impression. */
@@ -53,22 +54,17 @@ export function LineFields({
     if (picked?.paperId && !dirtyFields.paperId)
       form.setValue('paperId', String(picked.paperId));
   }, [kind, item, quantity, choices, form]);
-  const f = { form };
+  const f = { form, of: lineForm };
+  const options = {
+    kind: OFFERED.map((k) => [k, LINE_KIND_WORDS[k]] as const),
+    item: choices.map((x) => [x.key, x.label] as const),
+    paperId: papers.map((p) => [String(p.id), p.name] as const),
+  };
   return (
     <>
-      <ChoiceField
-        {...f}
-        name="kind"
-        label="What"
-        words
-        options={OFFERED.map((k) => [k, LINE_KIND_WORDS[k]] as const)}
-      />
+      <FormFields {...f} only={['kind']} options={options} stacked />
       {kind === 'goods' ? (
-        <>
-          <Field {...f} name="goods" label="What they are" words />
-          <Field {...f} name="mass" label="Weight of one" unit="g" />
-          <Field {...f} name="thickness" label="Thickness of one" />
-        </>
+        <FormFields {...f} only={['goods', 'mass', 'thickness']} />
       ) : (
         <>
           {choices.length === 0 && (
@@ -83,28 +79,21 @@ export function LineFields({
           {(more || find !== '') && (
             <FindField name="item" label="Title or number, as 7/30" value={find} />
           )}
-          <ChoiceField
+          <FormFields
             {...f}
-            name="item"
-            label={kind === 'openPrint' ? 'Print' : 'Impression'}
-            words
-            options={choices.map((x) => [x.key, x.label] as const)}
-          />
-          <ChoiceField
-            {...f}
-            name="paperId"
-            label="Printed on"
-            words
-            options={papers.map((p) => [String(p.id), p.name] as const)}
+            only={['item', 'paperId']}
+            options={options}
+            labels={kind === 'openPrint' ? { item: 'Print' } : {}}
+            stacked
           />
         </>
       )}
-      {kind !== 'impression' && <Field {...f} name="quantity" label="How many" />}
-      <Field
+      {kind !== 'impression' && <FormFields {...f} only={['quantity']} />}
+      <FormFields
         {...f}
-        name="price"
-        label={kind === 'impression' ? 'Price' : 'Price, of all of them'}
-        unit={currency}
+        only={['price']}
+        labels={kind === 'impression' ? {} : { price: 'Price, of all of them' }}
+        units={{ price: currency }}
       />
     </>
   );

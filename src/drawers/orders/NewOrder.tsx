@@ -1,18 +1,15 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
-import { CHANNEL_IDS } from '@/core/price';
-import { Button, ButtonLink, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field } from '@/shell/fields';
-import { Problem } from '@/shell/said';
-import { Slip, SlipTitle } from '@/shell/slip';
+import { useActionForm } from '@/shell/actions';
+import { FormFields } from '@/shell/fields';
+import { FormSlip } from '@/shell/slip';
 import { SectionLabel, Small } from '@/shell/words';
 import { AddressFields } from './AddressFields';
 import { LineFields, startLine } from './LineFields';
 import { takeOrder } from './actions';
+import { NOTES, newOrderForm } from './orderForms';
 import type { OrdersView } from './view';
-
-const CHANNELS = CHANNEL_IDS.map((c) => [c, c] as const);
 
 /** A new order: its first line, and whom it goes to. More lines are added on its bench. */
 export function NewOrder({
@@ -24,7 +21,7 @@ export function NewOrder({
   adding: NonNullable<OrdersView['adding']>;
 } & Pick<OrdersView, 'known' | 'currency' | 'handlingDays'>) {
   const router = useRouter();
-  const { form, submit, sending, problem } = useActionForm(
+  const taking = useActionForm(
     takeOrder,
     {
       ...startLine(adding),
@@ -42,6 +39,7 @@ export function NewOrder({
       onDone: ({ number }) => router.push(`/orders/${number}`),
     },
   );
+  const { form } = taking;
   const name = form.watch('name') ?? '';
   useEffect(() => {
     const found = known.filter((k) => k.name === name);
@@ -52,38 +50,15 @@ export function NewOrder({
       if (form.getValues(field) === '') form.setValue(field, one[field]);
   }, [name, known, form]);
   return (
-    <Slip
-      label="New order"
-      actions={
-        <>
-          <Button onPress={submit} isDisabled={sending}>
-            Take the order
-          </Button>
-          <ButtonLink $plain href="/orders">
-            Leave it
-          </ButtonLink>
-        </>
-      }
-    >
-      <SlipTitle>New order</SlipTitle>
+    <FormSlip label="New order" form={taking} verb="Take the order" back="/orders">
       <LineFields form={form} adding={adding} currency={currency} />
       <SectionLabel>To</SectionLabel>
       <AddressFields form={form} known={[...new Set(known.map((k) => k.name))]} />
-      <ChoiceField form={form} name="channel" label="Channel" options={CHANNELS} />
-      <Field form={form} name="wish" label="Wish of the customer" words />
-      <Field form={form} name="note" label="Note to the packer" words />
-      <Field
-        form={form}
-        name="extras"
-        label="Put in as well"
-        words
-        hint="Such as: postcard 6 g, ribbon"
-      />
+      <FormFields form={form} of={newOrderForm} only={['channel', ...NOTES, 'extras']} />
       <Small>
         It is promised to leave within {handlingDays} working days. More lines are added
         once it is taken.
       </Small>
-      <Problem>{problem}</Problem>
-    </Slip>
+    </FormSlip>
   );
 }

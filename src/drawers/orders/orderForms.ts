@@ -1,22 +1,15 @@
-import {
-  choice,
-  decimal,
-  defineForm,
-  length,
-  money,
-  optional,
-  text,
-  whole,
-} from '@/core/input';
+import { choice, decimal, defineForm, hinted, length } from '@/core/input';
+import { money, optional, rowNumber, text, whole } from '@/core/input';
+import type { Field } from '@/core/input';
 import { LINE_KINDS, RETURN_HOW } from '@/core/order';
 import { CHANNEL_IDS } from '@/core/price';
 
 const MOST_MONEY = 1e10;
-const number = text('Order', { max: 12 });
+const number: Field<string> = { ...text('Order', { max: 12 }), hidden: true };
 const price = money('Price', { above: 0, max: MOST_MONEY });
 
 /** Who an order goes to. */
-const address = {
+export const ADDRESS = {
   name: text('Name', { max: 120 }),
   street: text('Street', { max: 160 }),
   town: text('Postcode and town', { max: 120 }),
@@ -29,12 +22,15 @@ const line = {
   /** An impression as `edition:series:number`, or an open print as `work:size`. */
   item: text('Impression', { min: 0, max: 80 }),
   paperId: optional(whole('Printed on', { min: 1, max: 1e12 })),
-  goods: text('Goods', { min: 0, max: 120 }),
+  goods: text('What they are', { min: 0, max: 120 }),
   mass: optional(decimal('Weight of one', { above: 0, max: 50_000 }, 'g')),
   thickness: optional(length('Thickness of one', { above: 0, max: 500 })),
   quantity: whole('How many', { min: 1, max: 500 }),
   price,
 };
+
+/** The fields that both tell who packs. */
+export const NOTES = ['wish', 'note'];
 
 const notes = {
   wish: text('Wish of the customer', { min: 0, max: 500 }),
@@ -44,20 +40,23 @@ const notes = {
 /** A new order with its first line. */
 export const newOrderForm = defineForm({
   ...line,
-  ...address,
+  ...ADDRESS,
   ...notes,
-  extras: text('Put in as well', { min: 0, max: 300 }),
+  extras: hinted(
+    text('Put in as well', { min: 0, max: 300 }),
+    'Such as: postcard 6 g, ribbon',
+  ),
   channel: choice('Channel', CHANNEL_IDS),
 });
 
 /** A line more. */
 export const lineForm = defineForm({ order: number, ...line });
 
-export const addressForm = defineForm({ order: number, ...address });
+export const addressForm = defineForm({ order: number, ...ADDRESS });
 export const notesForm = defineForm({ order: number, ...notes });
 
-const lineId = whole('Line', { min: 1, max: 1e12 });
-const parcelId = whole('Parcel', { min: 1, max: 1e12 });
+const lineId = rowNumber('Line');
+const parcelId = rowNumber('Parcel');
 
 export const removeForm = defineForm({ order: number, line: lineId });
 export const repriceForm = defineForm({ order: number, line: lineId, price });
@@ -75,7 +74,7 @@ export const cancelForm = defineForm({
 export const returnForm = defineForm({
   order: number,
   line: lineId,
-  how: choice('How it came back', RETURN_HOW),
+  how: choice('It came back', RETURN_HOW),
   refund: money('Paid back', { min: 0, max: MOST_MONEY }),
   reason: text('What was said', { min: 0, max: 300 }),
 });

@@ -2,13 +2,13 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
-import { Button, ButtonLink, useActionForm } from '@/shell/actions';
-import { Field } from '@/shell/fields';
+import { Button, useActionForm } from '@/shell/actions';
+import { FormFields } from '@/shell/fields';
 import { Problem } from '@/shell/said';
-import { Slip, SlipTitle } from '@/shell/slip';
+import { FormSlip } from '@/shell/slip';
 import { Small } from '@/shell/words';
 import { bringPapers } from './actions';
-import { PAPER_TITLES } from './paperForm';
+import { bringForm, paperForm } from './paperForm';
 
 const LARGEST = 2_000_000;
 
@@ -16,7 +16,7 @@ const LARGEST = 2_000_000;
 export function BringPapers() {
   const router = useRouter();
   const [tooLarge, setTooLarge] = useState<string | null>(null);
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     bringPapers,
     { list: '' },
     { done: 'Papers taken in.', onDone: () => router.push('/papers') },
@@ -25,26 +25,13 @@ export function BringPapers() {
     if (!file) return;
     const large = file.size > LARGEST;
     setTooLarge(large ? `${file.name}: a list has 2 MB at most; this is no list.` : null);
-    if (!large) form.setValue('list', await file.text(), { shouldDirty: true });
+    if (!large) form.form.setValue('list', await file.text(), { shouldDirty: true });
   };
   return (
-    <Slip
-      label="Papers from a list"
-      actions={
-        <>
-          <Button onPress={submit} isDisabled={sending}>
-            Take them in
-          </Button>
-          <ButtonLink $plain href="/papers">
-            Leave it
-          </ButtonLink>
-        </>
-      }
-    >
-      <SlipTitle>Papers from a list</SlipTitle>
+    <FormSlip label="Papers from a list" form={form} verb="Take them in" back="/papers">
       <Small>
         A CSV file whose first line names the columns:{' '}
-        {Object.values(PAPER_TITLES).join(', ')}. Lengths and prices as on the form.
+        {Object.values(paperForm.titles).join(', ')}. Lengths and prices as on the form.
       </Small>
       <FileTrigger
         acceptedFileTypes={['text/csv', '.csv']}
@@ -54,8 +41,8 @@ export function BringPapers() {
           Choose a file
         </Button>
       </FileTrigger>
-      <Field form={form} name="list" label="or paste it here" words lines={12} />
-      <Problem>{tooLarge ?? problem}</Problem>
-    </Slip>
+      <FormFields form={form.form} of={bringForm} lines={{ list: 12 }} />
+      <Problem>{tooLarge}</Problem>
+    </FormSlip>
   );
 }

@@ -1,105 +1,46 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import styled from 'styled-components';
-import { Button, ButtonLink, useAction, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field } from '@/shell/fields';
-import { useFormat } from '@/shell/figures';
-import { Problem } from '@/shell/said';
-import { Slip, SlipTitle } from '@/shell/slip';
+import { TakeOut, useActionForm } from '@/shell/actions';
+import { FormFields, Pair } from '@/shell/fields';
+import { useBench, useFormat } from '@/shell/figures';
+import { FormSlip } from '@/shell/slip';
 import type { Form } from '@/shell/fields';
-import { Small } from '@/shell/words';
 import { createPaper, editPaper, removePaper } from './actions';
-import { BASES, SURFACES } from './kinds';
-import { NO_PAPER } from './paperForm';
+import { paperForm, usualPaper } from './paperForm';
 import { Made } from './PaperShelf';
 import type { PapersView } from './view';
 
-const Pair = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px;
-`;
+const LOOK = ['name', 'maker', 'base', 'surface', 'weight', 'thickness'];
+const SHEET = ['sheetWidth', 'sheetHeight'];
+const STORE = ['price', 'reorderPoint', 'printerSetting', 'permanence', 'note'];
 
-const PaperFields = ({
-  form,
-  currency,
-  kept,
-}: {
-  form: Form;
-  currency: string;
-  /** The price in another currency, which stays when none is typed. */
-  kept?: string | undefined;
-}) => {
-  const f = { form };
+/** `kept`: the price in another currency, which stays when none is typed. */
+const PaperFields = ({ form, kept }: { form: Form; kept?: string | undefined }) => {
+  const f = { form, of: paperForm };
+  const stays = kept && `Kept: ${kept}. Left empty, it stays so.`;
   return (
     <>
-      <Field {...f} name="name" label="Name" words />
-      <Field {...f} name="maker" label="Maker" words />
-      <ChoiceField
-        {...f}
-        name="base"
-        label="Base"
-        options={BASES.map((b) => [b, b] as const)}
-      />
-      <ChoiceField
-        {...f}
-        name="surface"
-        label="Surface"
-        options={SURFACES.map((s) => [s, s] as const)}
-      />
-      <Field {...f} name="weight" label="Weight" unit="g/m²" />
-      <Field {...f} name="thickness" label="Thickness" unit="mm" />
+      <FormFields {...f} only={LOOK} />
       <Pair>
-        <Field {...f} name="sheetWidth" label="Sheet width" words />
-        <Field {...f} name="sheetHeight" label="Sheet height" words />
+        <FormFields {...f} only={SHEET} stacked />
       </Pair>
-      <Field
-        {...f}
-        name="price"
-        label="Price a sheet"
-        unit={currency}
-        hint={kept && `Kept: ${kept}. Left empty, it stays so.`}
-      />
-      <Field {...f} name="reorderPoint" label="Reorder at" unit="sheets" />
-      <Field {...f} name="printerSetting" label="Printer setting and profile" words />
-      <Field
-        {...f}
-        name="permanence"
-        label="Permanence, with source and display condition"
-        words
-      />
-      <Field {...f} name="note" label="Note" words />
+      <FormFields {...f} only={STORE} hints={{ price: stays }} />
     </>
   );
 };
 
 /** A new paper for the drawer. */
-export function NewPaper({ currency, first }: { currency: string; first: boolean }) {
+export function NewPaper({ first }: { first: boolean }) {
   const router = useRouter();
-  const { form, submit, sending, problem } = useActionForm(createPaper, NO_PAPER, {
+  const form = useActionForm(createPaper, usualPaper(useBench()), {
     done: 'Paper added to the drawer.',
     onDone: (id) => router.push(`/papers?paper=${id}`),
   });
+  const back = first ? null : '/papers';
   return (
-    <Slip
-      label="New paper"
-      actions={
-        <>
-          <Button onPress={submit} isDisabled={sending}>
-            Add this paper
-          </Button>
-          {!first && (
-            <ButtonLink $plain href="/papers">
-              Leave it
-            </ButtonLink>
-          )}
-        </>
-      }
-    >
-      <SlipTitle>New paper</SlipTitle>
-      <PaperFields form={form} currency={currency} />
-      <Problem>{problem}</Problem>
-    </Slip>
+    <FormSlip label="New paper" form={form} verb="Add this paper" back={back}>
+      <PaperFields form={form.form} />
+    </FormSlip>
   );
 }
 
@@ -108,61 +49,46 @@ export function EditPaper({
   paper,
   others,
   stored,
-  currency,
 }: {
   paper: PapersView['page']['rows'][number];
   others: PapersView['others'];
   stored: Record<string, string>;
-  currency: string;
 }) {
   const router = useRouter();
-  const paperId = paper.id;
   const format = useFormat();
-  const { form, submit, sending, problem } = useActionForm(editPaper, stored, {
-    fixed: { paperId: String(paperId), seen: JSON.stringify(stored) },
+  const { currency } = useBench();
+  const paperId = String(paper.id);
+  const back = `/papers?paper=${paperId}`;
+  const form = useActionForm(editPaper, stored, {
+    fixed: { paperId, seen: JSON.stringify(stored) },
     done: 'Changed.',
-    onDone: () => router.push(`/papers?paper=${paperId}`),
+    onDone: () => router.push(back),
   });
-  const removal = useAction(removePaper, 'Taken out of the drawer.', () =>
-    router.push('/papers'),
-  );
+  const same = paper.currency === currency;
   return (
-    <Slip
+    <FormSlip
       label="Change this paper"
-      actions={
+      title={stored.name}
+      form={form}
+      verb="Keep the changes"
+      back={back}
+      after={
         <>
-          <Button onPress={submit} isDisabled={sending}>
-            Keep the changes
-          </Button>
-          <ButtonLink $plain href={`/papers?paper=${paperId}`}>
-            Leave it
-          </ButtonLink>
+          <Made paper={paper} others={others} />
+          <TakeOut
+            action={removePaper}
+            row={{ paperId }}
+            what="this paper"
+            to="/papers"
+            note="Prints already made keep what was noted of them."
+          />
         </>
       }
     >
-      <SlipTitle>{stored.name}</SlipTitle>
       <PaperFields
-        form={form}
-        currency={currency}
-        kept={
-          paper.currency === currency
-            ? undefined
-            : format.money(paper.price, paper.currency)
-        }
+        form={form.form}
+        kept={same ? undefined : format.money(paper.price, paper.currency)}
       />
-      <Problem>{problem}</Problem>
-      <Made paper={paper} others={others} />
-      <Small>Prints already made keep what was noted of them.</Small>
-      <Button
-        $plain
-        $small
-        style={{ alignSelf: 'flex-start' }}
-        isDisabled={removal.sending}
-        onPress={() => removal.run({ paperId: String(paperId) })}
-      >
-        Take this paper out of the drawer
-      </Button>
-      <Problem>{removal.problem}</Problem>
-    </Slip>
+    </FormSlip>
   );
 }

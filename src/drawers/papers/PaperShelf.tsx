@@ -1,42 +1,33 @@
 'use client';
-import { Button, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field } from '@/shell/fields';
-import { Problem } from '@/shell/said';
+import { useActionForm } from '@/shell/actions';
+import { FormFields } from '@/shell/fields';
+import { FormPart } from '@/shell/slip';
 import { SectionLabel } from '@/shell/words';
 import { discontinuePaper, movePaper } from './actions';
+import { discontinueForm, movePaperForm } from './paperForm';
 import type { PapersView } from './view';
 
 type Row = PapersView['page']['rows'][number];
 
 /** Sheets that came in or went out. */
 export const Stock = ({ paper }: { paper: Row }) => {
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     movePaper,
     { pieces: '', reason: 'delivery' },
     { fixed: { paperId: String(paper.id) }, done: 'Stock noted.' },
   );
   return (
-    <>
+    <FormPart form={form} verb="Note it">
       <SectionLabel>Sheets received, or used with a minus</SectionLabel>
-      <Field form={form} name="pieces" label="Sheets" />
-      <Field form={form} name="reason" label="Why" words />
-      <Problem>{problem}</Problem>
-      <Button
-        $small
-        onPress={submit}
-        isDisabled={sending}
-        style={{ alignSelf: 'flex-start' }}
-      >
-        Note it
-      </Button>
-    </>
+      <FormFields form={form.form} of={movePaperForm} />
+    </FormPart>
   );
 };
 
 /** Whether a paper is still made, and what takes its place when it is not. */
 export const Made = ({ paper, others }: { paper: Row } & Pick<PapersView, 'others'>) => {
   const gone = paper.discontinuedAt !== null;
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     discontinuePaper,
     { replacementId: String(paper.replacementId ?? '') },
     {
@@ -44,32 +35,23 @@ export const Made = ({ paper, others }: { paper: Row } & Pick<PapersView, 'other
       done: gone ? 'Noted: made again.' : 'Noted: no longer made.',
     },
   );
+  const replacementId = [
+    ['', 'not known yet'],
+    ...others.map((p) => [String(p.id), p.name]),
+  ] as [string, string][];
   return (
-    <>
+    <FormPart form={form} verb={gone ? 'It is made again' : 'Note as discontinued'} plain>
       {!gone && (
         <>
           <SectionLabel>When its maker no longer makes it</SectionLabel>
-          <ChoiceField
-            form={form}
-            name="replacementId"
-            label="Replaced by"
-            options={[
-              ['', 'not known yet'],
-              ...others.map((p) => [String(p.id), p.name] as const),
-            ]}
+          <FormFields
+            form={form.form}
+            of={discontinueForm}
+            only={['replacementId']}
+            options={{ replacementId }}
           />
         </>
       )}
-      <Problem>{problem}</Problem>
-      <Button
-        $plain
-        $small
-        onPress={submit}
-        isDisabled={sending}
-        style={{ alignSelf: 'flex-start' }}
-      >
-        {gone ? 'It is made again' : 'Note as discontinued'}
-      </Button>
-    </>
+    </FormPart>
   );
 };

@@ -21,7 +21,7 @@ type Row = PapersView['page']['rows'][number];
 /** Papers: every stock, what is left of it, what it is, and how it behaves. */
 export function PapersDrawer(view: PapersView) {
   const { page, asked, counts, picked, replacement, movements, others } = view;
-  const { adding, editing, bringing, currency } = view;
+  const { adding, editing, bringing } = view;
   const format = useFormat();
   const address = useAddress();
   const columns = useMemo<Column<Row>[]>(
@@ -106,15 +106,9 @@ export function PapersDrawer(view: PapersView) {
         {bringing ? (
           <BringPapers />
         ) : adding || !picked ? (
-          <NewPaper currency={currency} first={counts.all === 0} />
+          <NewPaper first={counts.all === 0} />
         ) : editing ? (
-          <EditPaper
-            key={picked.id}
-            paper={picked}
-            others={others}
-            stored={editing}
-            currency={currency}
-          />
+          <EditPaper key={picked.id} paper={picked} others={others} stored={editing} />
         ) : (
           <Slip label={picked.name}>
             <SlipTitle>{picked.name}</SlipTitle>

@@ -12,10 +12,9 @@ import {
 } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineForm, optional, text, whole } from '@/core/input';
-import { PAPER_TITLES, paperForm } from './paperForm';
-import { PAPER_FIELDS, paperInput } from './paperInput';
-import type { PaperInput } from './paperInput';
+import { bringForm, discontinueForm, editPaperForm, movePaperForm } from './paperForm';
+import { paperForm, paperWritten, removePaperForm } from './paperForm';
+import type { PaperInput } from './paperForm';
 import { readPaperList } from './paperList';
 
 const WORDS: Record<string, string> = {
@@ -37,7 +36,7 @@ const stored = ({ weight, thickness, ...rest }: PaperInput) => ({
 
 /** Adds a paper to the drawer. */
 export async function createPaper(typed: unknown): Promise<ActionResult<number>> {
-  return act(paperInput, typed, {}, async (v, { settings, write, at }) =>
+  return act(paperForm, typed, {}, async (v, { settings, write, at }) =>
     write(async (tx) => {
       if (await paperNamed(tx, v.name)) return nameTaken(v.name);
       const { currency } = settings;
@@ -46,47 +45,39 @@ export async function createPaper(typed: unknown): Promise<ActionResult<number>>
   );
 }
 
-const edited = defineForm({
-  ...PAPER_FIELDS,
-  price: optional(PAPER_FIELDS.price),
-  paperId: whole('Paper', { min: 1 }),
-  seen: text('Form', { max: 4000 }),
-});
-
 /** Changes what is noted of a paper; refused, with both values, when it was changed meanwhile. */
 export async function editPaper(typed: unknown): Promise<ActionResult<number>> {
-  return act(edited, typed, WORDS, async (value, { settings, write, at, undoable }) => {
-    const { paperId, seen, price, ...fields } = value;
-    return write(async (tx) => {
-      const now = await getPaper(tx, paperId);
-      if (!now) return refuse(WORDS.gone!);
-      // Left empty, the price stays what it is, in the currency that it was kept in.
-      const priced = price === null ? now : { price, currency: settings.currency };
-      const paper = {
-        ...stored({ ...fields, price: priced.price }),
-        currency: priced.currency,
-      };
-      const namesake = await paperNamed(tx, paper.name);
-      if (namesake && namesake.id !== paperId) return nameTaken(paper.name);
-      const own = paperForm(paper, settings.currency);
-      const stale = staleForm(seen, paperForm(now, settings.currency), own, PAPER_TITLES);
-      if (stale) return stale;
-      const step = await editRow(tx, 'paper', paperId, paper, { at, name: paper.name });
-      await undoable(tx, `changing ${paper.name}`, step);
-      return paperId;
-    });
-  });
+  return act(
+    editPaperForm,
+    typed,
+    WORDS,
+    async (value, { settings, write, at, undoable }) => {
+      const { paperId, seen, price, ...fields } = value;
+      return write(async (tx) => {
+        const now = await getPaper(tx, paperId);
+        if (!now) return refuse(WORDS.gone!);
+        // Left empty, the price stays what it is, in the currency that it was kept in.
+        const priced = price === null ? now : { price, currency: settings.currency };
+        const paper = {
+          ...stored({ ...fields, price: priced.price }),
+          currency: priced.currency,
+        };
+        const namesake = await paperNamed(tx, paper.name);
+        if (namesake && namesake.id !== paperId) return nameTaken(paper.name);
+        const own = paperWritten(paper, settings);
+        const stale = staleForm(seen, paperWritten(now, settings), own, paperForm.titles);
+        if (stale) return stale;
+        const step = await editRow(tx, 'paper', paperId, paper, { at, name: paper.name });
+        await undoable(tx, `changing ${paper.name}`, step);
+        return paperId;
+      });
+    },
+  );
 }
-
-const made = defineForm({
-  paperId: whole('Paper', { min: 1 }),
-  discontinued: choice('Discontinued', ['yes', 'no']),
-  replacementId: text('Replaced by', { min: 0, max: 15 }),
-});
 
 /** Notes that a paper is no longer made, and what takes its place; or that it is made again. */
 export async function discontinuePaper(typed: unknown): Promise<ActionResult<null>> {
-  return act(made, typed, WORDS, async (value, { write, at, undoable }) => {
+  return act(discontinueForm, typed, WORDS, async (value, { write, at, undoable }) => {
     const { paperId, discontinued } = value;
     const replacementId = Number(value.replacementId) || null;
     return write(async (tx) => {
@@ -109,26 +100,27 @@ export async function discontinuePaper(typed: unknown): Promise<ActionResult<nul
   });
 }
 
-const removed = defineForm({ paperId: whole('Paper', { min: 1 }) });
-
 /** Takes a paper that nothing depends on out of the drawer. */
 export async function removePaper(typed: unknown): Promise<ActionResult<null>> {
-  return act(removed, typed, WORDS, async ({ paperId }, { write, at, undoable }) => {
-    await write(async (tx) => {
-      const name = (await getPaper(tx, paperId))?.name ?? '';
-      if (await everMoved(tx, 'paper', paperId)) throw new Refused('inUse');
-      const step = await removeRow(tx, 'paper', paperId, { at, name });
-      await undoable(tx, `taking out ${name}`, step);
-    });
-    return null;
-  });
+  return act(
+    removePaperForm,
+    typed,
+    WORDS,
+    async ({ paperId }, { write, at, undoable }) => {
+      await write(async (tx) => {
+        const name = (await getPaper(tx, paperId))?.name ?? '';
+        if (await everMoved(tx, 'paper', paperId)) throw new Refused('inUse');
+        const step = await removeRow(tx, 'paper', paperId, { at, name });
+        await undoable(tx, `taking out ${name}`, step);
+      });
+      return null;
+    },
+  );
 }
-
-const list = defineForm({ list: text('List', { max: 2_000_000 }) });
 
 /** Takes in papers from a CSV list: all of it, or, where a line is wrong, none. */
 export async function bringPapers(typed: unknown): Promise<ActionResult<number>> {
-  return act(list, typed, {}, async (value, { settings, write, at }) => {
+  return act(bringForm, typed, {}, async (value, { settings, write, at }) => {
     const read = readPaperList(value.list, settings);
     if (!read.ok) return refuse(read.problems.join('\n'), { list: read.problems[0]! });
     return write(async (tx) => {
@@ -148,16 +140,10 @@ export async function bringPapers(typed: unknown): Promise<ActionResult<number>>
   });
 }
 
-const movement = defineForm({
-  paperId: whole('Paper', { min: 1 }),
-  pieces: whole('Sheets', { min: -10_000, max: 10_000 }),
-  reason: text('Why', { max: 120 }),
-});
-
 /** Notes sheets received (positive) or used (negative). */
 export async function movePaper(typed: unknown): Promise<ActionResult<null>> {
   return act(
-    movement,
+    movePaperForm,
     typed,
     {},
     async ({ paperId, pieces, reason }, { studio, write, at }) => {

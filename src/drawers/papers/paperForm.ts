@@ -1,56 +1,80 @@
-import { writeAmount } from '@/core/input';
+import { choice, decimal, defineForm, formSeen, hinted, length } from '@/core/input';
+import { money, optional, rowNumber, text, whole } from '@/core/input';
+import type { InputContext, Typed, ValueOf } from '@/core/input';
 import type { NewPaper } from '@/data';
+import { BASES, SURFACES } from './kinds';
 
-/** An empty form, with what is usual where there is something usual. */
-export const NO_PAPER: Record<string, string> = {
-  name: '',
-  maker: '',
-  base: 'cotton',
-  surface: 'matte',
-  weight: '300',
-  thickness: '0.5',
-  sheetWidth: '',
-  sheetHeight: '',
-  price: '',
-  reorderPoint: '5',
-  printerSetting: '',
-  permanence: '',
-  note: '',
+const FIELDS = {
+  name: text('Name', { max: 80 }),
+  maker: text('Maker', { max: 80 }),
+  base: choice('Base', BASES),
+  surface: choice('Surface', SURFACES),
+  weight: whole('Weight', { min: 40, max: 1200 }, 'g/m²'),
+  thickness: decimal('Thickness', { above: 0, max: 5 }, 'mm'),
+  sheetWidth: length('Sheet width', { above: 0, max: 5000 }),
+  sheetHeight: length('Sheet height', { above: 0, max: 5000 }),
+  price: money('Price a sheet', { min: 0, max: 1e8 }),
+  reorderPoint: whole('Reorder at', { min: 0, max: 10_000 }, 'sheets'),
+  printerSetting: hinted(
+    text('Printer setting', { min: 0, max: 120 }),
+    'and the profile that goes with it',
+  ),
+  permanence: hinted(
+    text('Permanence', { min: 0, max: 240 }),
+    'with source and display condition',
+  ),
+  note: text('Note', { min: 0, max: 400 }),
 };
 
-/** A paper as it stands in its form: lengths in millimetres, so that nothing is rounded. */
-export const paperForm = (
-  paper: Omit<NewPaper, 'createdAt'>,
-  currency: string,
-): Record<string, string> => ({
-  name: paper.name,
-  maker: paper.maker,
-  base: paper.base,
-  surface: paper.surface,
-  weight: String(paper.weight),
-  thickness: String(paper.thickness),
-  sheetWidth: `${paper.sheetWidth} mm`,
-  sheetHeight: `${paper.sheetHeight} mm`,
-  price: paper.currency === currency ? writeAmount(paper.price, currency) : '',
-  reorderPoint: String(paper.reorderPoint),
-  printerSetting: paper.printerSetting,
-  permanence: paper.permanence,
-  note: paper.note,
+/** What is noted of a paper, typed by hand or brought in a list. */
+export const paperForm = defineForm(FIELDS);
+export type PaperInput = ValueOf<typeof FIELDS>;
+
+const paperId = rowNumber('Paper');
+
+/** The same, changed; left empty, the price stays what it is. */
+export const editPaperForm = defineForm({
+  ...FIELDS,
+  price: optional(FIELDS.price),
+  paperId,
+  seen: formSeen,
 });
 
-/** The fields by their names on the form, and as heads of a list. */
-export const PAPER_TITLES: Record<string, string> = {
-  name: 'Name',
-  maker: 'Maker',
-  base: 'Base',
-  surface: 'Surface',
-  weight: 'Weight',
-  thickness: 'Thickness',
-  sheetWidth: 'Sheet width',
-  sheetHeight: 'Sheet height',
-  price: 'Price a sheet',
-  reorderPoint: 'Reorder at',
-  printerSetting: 'Printer setting',
-  permanence: 'Permanence',
-  note: 'Note',
-};
+export const removePaperForm = defineForm({ paperId });
+
+export const discontinueForm = defineForm({
+  paperId,
+  discontinued: choice('Discontinued', ['yes', 'no']),
+  replacementId: text('Replaced by', { min: 0, max: 15 }),
+});
+
+/** Sheets that came in, or went out. */
+export const movePaperForm = defineForm({
+  paperId,
+  pieces: whole('Sheets', { min: -10_000, max: 10_000 }),
+  reason: text('Why', { max: 120 }),
+});
+
+export const bringForm = defineForm({ list: text('or paste it here', { max: 2_000_000 }) });
+
+/** What a new paper usually is. */
+export const usualPaper = (context: InputContext): Typed =>
+  paperForm.write(
+    { base: 'cotton', surface: 'matte', weight: 300, thickness: 0.5, reorderPoint: 5 },
+    context,
+  );
+
+/** A paper as it stands in its form; a price in another currency is left empty. */
+export const paperWritten = (
+  paper: Omit<NewPaper, 'createdAt'>,
+  context: InputContext,
+): Typed =>
+  paperForm.write(
+    {
+      ...paper,
+      base: paper.base as PaperInput['base'],
+      surface: paper.surface as PaperInput['surface'],
+      price: paper.currency === context.currency ? paper.price : null,
+    },
+    context,
+  );

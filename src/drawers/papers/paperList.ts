@@ -1,9 +1,8 @@
 import { parse } from 'csv-parse/sync';
 import { bareCell } from '@/core/csv';
 import type { InputContext } from '@/core/input';
-import { NO_PAPER, PAPER_TITLES } from './paperForm';
-import { paperInput } from './paperInput';
-import type { PaperInput } from './paperInput';
+import { paperForm, usualPaper } from './paperForm';
+import type { PaperInput } from './paperForm';
 
 /** Lines of a list at most. */
 const MOST = 500;
@@ -21,9 +20,9 @@ const plain = (head: string) => head.toLowerCase().replace(/[^a-z]/g, '');
 /** The field that a column's head names, by its title or its name. */
 function fieldOf(head: string): string | undefined {
   const wanted = plain(head);
-  return Object.keys(PAPER_TITLES).find(
-    (name) => plain(name) === wanted || plain(PAPER_TITLES[name]!) === wanted,
-  );
+  return Object.entries(paperForm.titles).find(
+    ([name, title]) => plain(name) === wanted || plain(title) === wanted,
+  )?.[0];
 }
 
 function rowsOf(text: string): string[][] | string {
@@ -60,18 +59,18 @@ export function readPaperList(text: string, context: InputContext): PaperList {
   const missing = NEEDED.filter((name) => !fields.includes(name));
   if (missing.length > 0)
     return no(
-      `The list has no column ${missing.map((m) => `“${PAPER_TITLES[m]}”`).join(', ')}. Its first line must name them.`,
+      `The list has no column ${missing.map((m) => `“${paperForm.titles[m]}”`).join(', ')}. Its first line must name them.`,
     );
   const problems: string[] = [];
   const papers: PaperInput[] = [];
   const names = new Set<string>();
   lines.forEach((cells, i) => {
-    const typed = { ...NO_PAPER };
+    const typed = usualPaper(context);
     fields.forEach((name, k) => {
       const cell = bareCell(cells[k] ?? '');
       if (name && (cell !== '' || NEEDED.includes(name))) typed[name] = cell;
     });
-    const read = paperInput.read(typed, context);
+    const read = paperForm.read(typed, context);
     const line = `Line ${i + 2}`;
     if (!read.ok) problems.push(`${line}: ${Object.values(read.fields)[0]}`);
     else if (names.has(read.value.name.toLowerCase()))

@@ -9,7 +9,7 @@ import {
   movePaper,
   removePaper,
 } from './actions';
-import { NO_PAPER } from './paperForm';
+import { usualPaper } from './paperForm';
 import { loadPapers } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -21,7 +21,7 @@ beforeAll(async () => {
 afterAll(() => here.end());
 
 const RAG = {
-  ...NO_PAPER,
+  ...usualPaper({ units: 'metric', currency: 'EUR', locale: 'en-GB' }),
   name: 'Estuary Rag',
   maker: 'Hythe Mill',
   weight: '285',

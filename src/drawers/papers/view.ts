@@ -10,7 +10,7 @@ import {
   readSettings,
 } from '@/data';
 import { rowId, studio } from '@/studio';
-import { paperForm } from './paperForm';
+import { paperWritten } from './paperForm';
 
 /** The latest lines of movements that the slip has room for, and what they are folded from. */
 const SHOWN = 4;
@@ -27,8 +27,7 @@ export async function loadPapers(query: Record<string, string | undefined>) {
     paperWithStock(db, rowId(query.paper ?? '')),
   ]);
   const picked = named ?? page.rows[0] ?? null;
-  const editing =
-    query.edit === '1' && picked ? paperForm(picked, settings.currency) : null;
+  const editing = query.edit === '1' && picked ? paperWritten(picked, settings) : null;
   const replacement =
     picked?.replacementId != null ? await paperWithStock(db, picked.replacementId) : null;
   return {

@@ -1,72 +1,123 @@
+import { decimal, choice, defineForm, formSeen, hinted } from '@/core/input';
+import { percent, text, whole } from '@/core/input';
+import type { Typed, ValueOf } from '@/core/input';
 import type { BenchSettings } from '@/data';
 
-/** The bench's settings as they stand in their form. */
-export const benchForm = (settings: BenchSettings): Record<string, string> => {
-  const { size, pack, today, capture } = settings;
-  return {
-    studio: settings.studio,
-    currency: settings.currency,
-    locale: settings.locale,
-    handlingDays: String(settings.handlingDays),
-    standingFactor: String(size.standingFactor),
-    handDistanceMm: String(size.handDistanceMm),
-    stepUpShare: String(size.stepUpShare * 100),
-    shortBeyond: String(size.shortBeyond),
-    printPpi: String(size.printPpi),
-    refusePpi: String(size.refusePpi),
-    resamplerHolds: String(size.resamplerHolds),
-    proofFirst: String(size.proofFirst),
-    signingRoomMm: String(size.signingRoomMm),
-    askSmallPpi: String(size.askSmallPpi),
-    askLargePpi: String(size.askLargePpi),
-    smallUpToMm: String(size.smallUpToMm),
-    routePpi: String(size.routePpi),
-    printerMarginMm: String(size.printerMarginMm),
-    personMm: String(size.personMm),
-    sofaMm: String(size.sofaMm),
-    scaleTolerance: String(pack.scaleTolerance),
-    backupAfterDays: String(today.backupAfterDays),
-    tileOverlapMm: String(capture.tileOverlapMm),
-    frameOverlap: String(Math.round(capture.frameOverlap * 1000) / 10),
-    framingMargin: String(Math.round(capture.framingMargin * 1000) / 10),
-    mostPieces: String(capture.mostPieces),
-    goodStops: String(Math.round(capture.goodStops * 1000) / 1000),
-    poorStops: String(Math.round(capture.poorStops * 1000) / 1000),
-    lightAngle: String(capture.lightAngle),
-    bleedMm: String(capture.bleedMm),
-  };
+const CURRENCIES = Intl.supportedValuesOf('currency');
+
+const SIZE = {
+  standingFactor: hinted(
+    decimal('Standing distance', { min: 0.5, max: 3 }, '× diagonal'),
+    '1 immersive, 1.5 usual, 2 formal',
+  ),
+  handDistanceMm: whole('Distance in the hand', { min: 150, max: 1000 }, 'mm'),
+  stepUpShare: percent('People step up to', { min: 10, max: 100 }, '% of it'),
+  shortBeyond: decimal('Falls short beyond', { min: 1, max: 3 }, '× of it'),
+  printPpi: whole('Printer is fed at', { min: 100, max: 1440 }, 'ppi'),
+  refusePpi: whole('Labs refuse below', { min: 30, max: 400 }, 'ppi'),
+  askSmallPpi: whole('Labs ask, small', { min: 30, max: 1440 }, 'ppi'),
+  askLargePpi: whole('Labs ask, large', { min: 30, max: 1440 }, 'ppi'),
+  smallUpToMm: whole('Small up to', { min: 50, max: 2000 }, 'mm'),
+  routePpi: hinted(
+    whole('Your route asks', { min: 0, max: 1440 }, 'ppi'),
+    '0: what labs ask by size',
+  ),
+  resamplerHolds: decimal('A resampler holds up to', { min: 1, max: 4 }, '×'),
+  proofFirst: decimal('Proof first up to', { min: 1, max: 6 }, '×'),
+  signingRoomMm: decimal('Room to sign', { min: 0, max: 100 }, 'mm'),
 };
 
-/** The fields by their names on the form. */
-export const BENCH_TITLES: Record<string, string> = {
-  studio: 'Studio',
-  currency: 'Currency',
-  locale: 'Language of figures and dates',
-  handlingDays: 'Orders leave within',
-  standingFactor: 'Standing distance',
-  handDistanceMm: 'Distance in the hand',
-  stepUpShare: 'People step up to',
-  shortBeyond: 'Falls short beyond',
-  printPpi: 'Printer is fed at',
-  refusePpi: 'Labs refuse below',
-  resamplerHolds: 'A resampler holds up to',
-  proofFirst: 'Proof first up to',
-  signingRoomMm: 'Room to sign',
-  askSmallPpi: 'Labs ask, small',
-  askLargePpi: 'Labs ask, large',
-  smallUpToMm: 'Small up to',
-  routePpi: 'Your route asks',
-  printerMarginMm: 'Printer leaves blank',
-  personMm: 'Person beside it',
-  sofaMm: 'Sofa under it',
-  scaleTolerance: 'Scales may differ by',
-  backupAfterDays: 'Remind of a backup after',
-  tileOverlapMm: 'Scanned tiles overlap by',
-  frameOverlap: 'Frames overlap by',
-  framingMargin: 'Room around the work',
-  mostPieces: 'Pieces one joins at most',
-  goodStops: 'Light is even within',
-  poorStops: 'Light is poor beyond',
-  lightAngle: 'Angle of the lights',
-  bleedMm: 'Bleed of a canvas',
+const ON_THE_WALL = {
+  printerMarginMm: decimal('Printer leaves blank', { min: 0, max: 50 }, 'mm'),
+  personMm: whole('Person beside it', { min: 500, max: 2500 }, 'mm'),
+  sofaMm: whole('Sofa under it', { min: 500, max: 5000 }, 'mm'),
 };
+
+const CAPTURE = {
+  tileOverlapMm: decimal('Tiles overlap by', { min: 0, max: 100 }, 'mm'),
+  frameOverlap: percent('Frames overlap by', { min: 5, max: 70 }),
+  framingMargin: percent('Room around it', { min: 0, max: 50 }),
+  mostPieces: whole('Pieces at most', { min: 1, max: 400 }),
+  goodStops: decimal('Even within', { above: 0, max: 2 }, 'stops', 3),
+  poorStops: decimal('Poor beyond', { above: 0, max: 4 }, 'stops', 3),
+  lightAngle: decimal('Angle of the lights', { min: 10, max: 75 }, '°'),
+  bleedMm: decimal('Bleed of a canvas', { min: 0, max: 50 }, 'mm'),
+};
+
+const STUDIO = {
+  studio: text('Studio, as on labels and certificates', { min: 0, max: 120 }),
+  currency: hinted(choice('Currency', CURRENCIES), 'ISO 4217 code, for example EUR'),
+  locale: hinted(
+    text('Language of figures and dates', { max: 35 }),
+    'for example en-GB, de-DE, fr-FR',
+  ),
+  handlingDays: whole('Orders leave within', { min: 0, max: 60 }, 'working days'),
+  backupAfterDays: whole('Remind of a backup after', { min: 1, max: 365 }, 'days'),
+};
+
+const PACKING = {
+  scaleTolerance: whole('Scales may differ by', { min: 0, max: 500 }, 'g'),
+};
+
+/** The bench's settings: the studio, and the rules of thumb in force. */
+export const benchForm = defineForm({
+  ...STUDIO,
+  ...PACKING,
+  ...ON_THE_WALL,
+  ...SIZE,
+  ...CAPTURE,
+  seen: formSeen,
+});
+
+type Asked = ValueOf<typeof STUDIO> &
+  ValueOf<typeof PACKING> &
+  ValueOf<typeof ON_THE_WALL> &
+  ValueOf<typeof SIZE> &
+  ValueOf<typeof CAPTURE>;
+
+/** The form as it lies on the bench: three columns of headed groups. */
+export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly string[]])[])[] =
+  [
+    [
+      ['The studio', Object.keys(STUDIO)],
+      ['Rules of thumb: packing', Object.keys(PACKING)],
+      ['Rules of thumb: sheet and wall', Object.keys(ON_THE_WALL)],
+    ],
+    [['Rules of thumb: size', Object.keys(SIZE)]],
+    [['Rules of thumb: capture', Object.keys(CAPTURE)]],
+  ];
+
+/** The bench's settings as they stand in their form. */
+export function benchWritten(settings: BenchSettings): Typed {
+  const { size, pack, today, capture } = settings;
+  const all = { ...settings, ...size, ...capture };
+  const { seen: _, ...typed } = benchForm.write(
+    {
+      ...all,
+      scaleTolerance: pack.scaleTolerance,
+      backupAfterDays: today.backupAfterDays,
+    },
+    settings,
+  );
+  return typed;
+}
+
+const picked = <T extends object>(values: Asked, of: T) =>
+  Object.fromEntries(Object.keys(of).map((k) => [k, values[k as keyof Asked]])) as {
+    [K in keyof T & keyof Asked]: Asked[K];
+  };
+
+/** What was asked for, laid into the settings where it belongs. */
+export const benchAsked = (
+  asked: Asked,
+  settings: BenchSettings,
+): Partial<BenchSettings> => ({
+  studio: asked.studio,
+  currency: asked.currency,
+  locale: asked.locale,
+  handlingDays: asked.handlingDays,
+  size: { ...settings.size, ...picked(asked, SIZE), ...picked(asked, ON_THE_WALL) },
+  capture: { ...settings.capture, ...picked(asked, CAPTURE) },
+  pack: { ...settings.pack, scaleTolerance: asked.scaleTolerance },
+  today: { ...settings.today, backupAfterDays: asked.backupAfterDays },
+});

@@ -1,39 +1,24 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import styled from 'styled-components';
-import { WORK_KINDS } from '@/core/work';
-import { Button, ButtonLink, useAction, useActionForm } from '@/shell/actions';
+import { TakeOut, useActionForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { ChoiceField, Field } from '@/shell/fields';
+import { FormFields, Pair } from '@/shell/fields';
+import { useBench } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
-import { Problem } from '@/shell/said';
-import { Slip, SlipTitle } from '@/shell/slip';
-import type { Form } from '@/shell/fields';
+import { FormSlip } from '@/shell/slip';
+import type { ActionForm } from '@/shell/actions';
 import { Small } from '@/shell/words';
 import { createWork, editWork, removeWork } from './actions';
 import { ToScale } from './ToScale';
 import type { EditWorkView } from './view';
-
-const Sides = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-`;
+import { workForm } from './workForm';
 
 /**
  * The fields of a work. Like all forms here it never leaves the page by itself (method
  * dialog): Enter pressed before the page is alive must not lose what was typed.
  */
-const WorkFields = ({
-  form,
-  currency,
-  submit,
-}: {
-  form: Form;
-  currency: string;
-  submit: () => void;
-}) => {
-  const field = { form };
+const WorkFields = ({ form: { form, submit } }: { form: ActionForm }) => {
+  const f = { form, of: workForm };
   return (
     <form
       method="dialog"
@@ -43,21 +28,11 @@ const WorkFields = ({
       }}
       style={{ display: 'grid', gap: 9 }}
     >
-      <Field {...field} name="title" label="Title" words />
-      <Field {...field} name="artist" label="Artist" words />
-      <Field {...field} name="medium" label="Medium" words />
-      <ChoiceField
-        {...field}
-        name="kind"
-        label="Kind"
-        options={WORK_KINDS.map((k) => [k, k] as const)}
-      />
-      <Field {...field} name="year" label="Year" />
-      <Sides>
-        <Field {...field} name="width" label="Width" words />
-        <Field {...field} name="height" label="Height" words />
-      </Sides>
-      <Field {...field} name="price" label="Price of the original" unit={currency} />
+      <FormFields {...f} only={['title', 'artist', 'medium', 'kind', 'year']} />
+      <Pair>
+        <FormFields {...f} only={['width', 'height']} stacked />
+      </Pair>
+      <FormFields {...f} only={['price']} />
       <button type="submit" className="sr" tabIndex={-1} aria-hidden>
         Keep it
       </button>
@@ -65,114 +40,85 @@ const WorkFields = ({
   );
 };
 
-/** A new work: what it is and how large, drawn to scale while it is typed. */
-export function NewWork({
-  currency,
-  first,
-  year,
+/** The work beside its form, drawn to scale while it is typed. */
+const Drawn = ({
+  form: { form },
+  children,
 }: {
-  currency: string;
-  first: boolean;
-  year: number;
-}) {
-  const router = useRouter();
-  const { form, submit, sending, problem } = useActionForm(
-    createWork,
-    {
-      title: '',
-      artist: '',
-      year: String(year),
-      kind: 'painting',
-      medium: '',
-      width: '',
-      height: '',
-      price: '0',
-    },
-    { done: 'Work taken in.', onDone: (id) => router.push(`/works/${id}/capture`) },
-  );
-  const [width, height] = form.watch(['width', 'height']);
-  return (
-    <>
-      <DrawerHead
-        title="New work"
-        sum={first ? 'The first one: what is the original?' : 'What is the original?'}
-      />
-      <Bench>
-        <Surface>
-          <ToScale width={width ?? ''} height={height ?? ''} />
-        </Surface>
-        <Slip
-          label="New work"
-          actions={
-            <>
-              <Button onPress={submit} isDisabled={sending}>
-                Take it in
-              </Button>
-              <ButtonLink href="/works" $plain>
-                Leave it
-              </ButtonLink>
-            </>
-          }
-        >
-          <SlipTitle>The original</SlipTitle>
-          <WorkFields form={form} currency={currency} submit={submit} />
-          <Small>Lengths as you like: 300 mm, 30 cm or 12in. The master comes next.</Small>
-          <Problem>{problem}</Problem>
-        </Slip>
-      </Bench>
-    </>
-  );
-}
-
-/** What is noted of a work, to be put right; a work that nothing depends on can be taken out. */
-export function EditWork({ workId, stored, currency }: EditWorkView) {
-  const router = useRouter();
-  const back = () => router.push(`/works/${workId}`);
-  const { form, submit, sending, problem } = useActionForm(editWork, stored, {
-    fixed: { workId: String(workId), seen: JSON.stringify(stored) },
-    done: 'Changed.',
-    onDone: back,
-  });
-  const removal = useAction(removeWork, 'Taken out of the drawer.', () =>
-    router.push('/works'),
-  );
+  form: ActionForm;
+  children: React.ReactNode;
+}) => {
   const [width, height] = form.watch(['width', 'height']);
   return (
     <Bench>
       <Surface>
         <ToScale width={width ?? ''} height={height ?? ''} />
       </Surface>
-      <Slip
+      {children}
+    </Bench>
+  );
+};
+
+/** A new work: what it is and how large. */
+export function NewWork({ first, year }: { first: boolean; year: number }) {
+  const router = useRouter();
+  const usual = workForm.write({ year, kind: 'painting' }, useBench());
+  const form = useActionForm(
+    createWork,
+    { ...usual, price: '0' },
+    { done: 'Work taken in.', onDone: (id) => router.push(`/works/${id}/capture`) },
+  );
+  return (
+    <>
+      <DrawerHead
+        title="New work"
+        sum={first ? 'The first one: what is the original?' : 'What is the original?'}
+      />
+      <Drawn form={form}>
+        <FormSlip
+          label="New work"
+          title="The original"
+          form={form}
+          verb="Take it in"
+          back="/works"
+        >
+          <WorkFields form={form} />
+          <Small>Lengths as you like: 300 mm, 30 cm or 12in. The master comes next.</Small>
+        </FormSlip>
+      </Drawn>
+    </>
+  );
+}
+
+/** What is noted of a work, to be put right; a work that nothing depends on can be taken out. */
+export function EditWork({ workId: id, stored }: EditWorkView) {
+  const router = useRouter();
+  const workId = String(id);
+  const back = `/works/${workId}`;
+  const form = useActionForm(editWork, stored, {
+    fixed: { workId, seen: JSON.stringify(stored) },
+    done: 'Changed.',
+    onDone: () => router.push(back),
+  });
+  return (
+    <Drawn form={form}>
+      <FormSlip
         label="The original"
-        actions={
-          <>
-            <Button onPress={submit} isDisabled={sending}>
-              Keep the changes
-            </Button>
-            <ButtonLink href={`/works/${workId}`} $plain>
-              Leave it
-            </ButtonLink>
-          </>
+        form={form}
+        verb="Keep the changes"
+        back={back}
+        after={
+          <TakeOut
+            action={removeWork}
+            row={{ workId }}
+            what="this work"
+            to="/works"
+            note="Sizes, verdicts and labels follow at once. Certificates already printed stay as they are."
+          />
         }
       >
-        <SlipTitle>The original</SlipTitle>
-        <WorkFields form={form} currency={currency} submit={submit} />
-        <Problem>{problem}</Problem>
-        <Small>
-          Sizes, verdicts and labels follow at once. Certificates already printed stay as
-          they are.
-        </Small>
-        <Button
-          $plain
-          $small
-          style={{ alignSelf: 'flex-start' }}
-          isDisabled={removal.sending}
-          onPress={() => removal.run({ workId: String(workId) })}
-        >
-          Take this work out of the drawer
-        </Button>
-        <Problem>{removal.problem}</Problem>
-      </Slip>
-    </Bench>
+        <WorkFields form={form} />
+      </FormSlip>
+    </Drawn>
   );
 }

@@ -3,7 +3,7 @@ import { nextStation } from '@/core/work';
 import { askedOf, countWorks, getWork, readSettings, worksPage } from '@/data';
 import { storePaths } from '@/engine';
 import { isThere, markedWorks, now, rowId, studio } from '@/studio';
-import { workForm } from './workForm';
+import { workWritten } from './workForm';
 
 const today = () => now().slice(0, 10);
 
@@ -50,12 +50,8 @@ export type WorksView = Awaited<ReturnType<typeof loadWorks>>;
 
 export async function loadNewWork() {
   const db = (await studio()).db.read;
-  const [settings, count] = await Promise.all([readSettings(db), countWorks(db)]);
-  return {
-    currency: settings.currency,
-    first: count === 0,
-    year: new Date().getFullYear(),
-  };
+  const count = await countWorks(db);
+  return { first: count === 0, year: new Date().getFullYear() };
 }
 
 /** A work as it stands in its form. */
@@ -63,8 +59,7 @@ export async function loadEditWork(id: string) {
   const db = (await studio()).db.read;
   const work = await getWork(db, rowId(id));
   if (!work) notFound();
-  const { currency } = await readSettings(db);
-  return { workId: work.id, stored: workForm(work, currency), currency };
+  return { workId: work.id, stored: workWritten(work, await readSettings(db)) };
 }
 
 export type EditWorkView = Awaited<ReturnType<typeof loadEditWork>>;

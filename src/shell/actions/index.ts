@@ -1,4 +1,5 @@
 export * from './Button';
+export * from './TakeOut';
 export * from './singleKeys';
 export * from './useActionForm';
 export * from './useKept';

@@ -34,7 +34,7 @@ export function Field({
   of,
   label = of?.fields[name]?.title ?? name,
   unit: given,
-  hint,
+  hint = of?.fields[name]?.hint,
   words,
   lines,
   type,

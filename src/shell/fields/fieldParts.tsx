@@ -72,7 +72,16 @@ export const Hint = styled.span`
 
 /** What a field needs of its form's definition. */
 export interface Defined {
-  fields: Record<string, { title: string; unit?: string | undefined }>;
+  fields: Record<
+    string,
+    {
+      title: string;
+      unit?: string | undefined;
+      hint?: string | undefined;
+      hidden?: boolean | undefined;
+      schema: { type?: string; enum?: readonly string[]; format?: string };
+    }
+  >;
 }
 
 export const ErrorLine = ({ message }: { message: string | undefined }) =>

@@ -1,5 +1,6 @@
 export * from './ChoiceField';
 export * from './Field';
+export * from './FormFields';
 export * from './SizePicker';
 export * from './Strips';
 export * from './Upload';

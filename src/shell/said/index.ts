@@ -1,4 +1,5 @@
 export * from './Dialog';
+export * from './FormDialog';
 export * from './JobLine';
 export * from './Toasts';
 export * from './states';

@@ -1,3 +1,4 @@
 export * from './Facts';
 export * from './Figures';
+export * from './FormSlip';
 export * from './Slip';

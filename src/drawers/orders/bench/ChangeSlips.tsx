@@ -2,15 +2,15 @@
 import { useRouter } from 'next/navigation';
 import { RETURN_HOW } from '@/core/order';
 import { writeAmount } from '@/core/input';
-import { Button, ButtonLink, useAction, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field } from '@/shell/fields';
+import { Button, useAction, useActionForm } from '@/shell/actions';
+import { FormFields } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
-import { Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import type { ActionForm } from '@/shell/actions';
+import { FormSlip, SlipSub } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { AddressFields } from '../AddressFields';
 import { LineFields, startLine } from '../LineFields';
+import { cancelForm, notesForm, repriceForm, returnForm } from '../orderForms';
 import {
   addLine,
   cancelOrder,
@@ -24,38 +24,7 @@ import type { OrderBenchView } from './view';
 
 const home = (view: OrderBenchView) => `/orders/${view.order.number}`;
 
-/** A slip with one form: what it is about, its fields, and the press that sends it. */
-const FormSlip = ({
-  view,
-  title,
-  verb,
-  form: { submit, sending, problem },
-  children,
-}: {
-  view: OrderBenchView;
-  title: string;
-  verb: string;
-  form: ActionForm;
-  children: React.ReactNode;
-}) => (
-  <Slip
-    label={title}
-    actions={
-      <>
-        <Button onPress={submit} isDisabled={sending}>
-          {verb}
-        </Button>
-        <ButtonLink $plain href={home(view)}>
-          Back to the parcel
-        </ButtonLink>
-      </>
-    }
-  >
-    <SlipTitle>{title}</SlipTitle>
-    {children}
-    <Problem>{problem}</Problem>
-  </Slip>
-);
+const LEAVE = 'Back to the parcel';
 
 /** A line more. */
 export function AddLineSlip({
@@ -72,7 +41,13 @@ export function AddLineSlip({
     onDone: () => router.push(home(view)),
   });
   return (
-    <FormSlip view={view} title="A line more" verb="Add this line" form={form}>
+    <FormSlip
+      label="A line more"
+      form={form}
+      verb="Add this line"
+      back={home(view)}
+      leave={LEAVE}
+    >
       <LineFields form={form.form} adding={adding} currency={view.currency} />
     </FormSlip>
   );
@@ -87,7 +62,13 @@ export function AddressSlip({ view }: { view: OrderBenchView }) {
     { fixed: { order: number }, done: 'Address kept for this order.' },
   );
   return (
-    <FormSlip view={view} title="Where it goes" verb="Send it there" form={form}>
+    <FormSlip
+      label="Where it goes"
+      form={form}
+      verb="Send it there"
+      back={home(view)}
+      leave={LEAVE}
+    >
       <AddressFields form={form.form} />
       <Small>
         Of this order alone; parcels that are sealed keep the address on their label.
@@ -105,9 +86,14 @@ export function NotesSlip({ view }: { view: OrderBenchView }) {
     { fixed: { order: number }, done: 'Notes kept.' },
   );
   return (
-    <FormSlip view={view} title="Wish and note" verb="Keep these notes" form={form}>
-      <Field form={form.form} name="wish" label="Wish of the customer" words lines={4} />
-      <Field form={form.form} name="note" label="Note to the packer" words lines={4} />
+    <FormSlip
+      label="Wish and note"
+      form={form}
+      verb="Keep these notes"
+      back={home(view)}
+      leave={LEAVE}
+    >
+      <FormFields form={form.form} of={notesForm} lines={{ wish: 4, note: 4 }} />
     </FormSlip>
   );
 }
@@ -126,13 +112,19 @@ export function CancelSlip({ view }: { view: OrderBenchView }) {
   );
   const numbered = view.lines.filter((l) => l.state === 'open' && l.label !== null);
   return (
-    <FormSlip view={view} title="Cancel the order" verb="Cancel it for good" form={form}>
+    <FormSlip
+      label="Cancel the order"
+      form={form}
+      verb="Cancel it for good"
+      back={home(view)}
+      leave={LEAVE}
+    >
       <Sentence $tone="caution">
         {numbered.length > 0
           ? `${numbered.map((l) => `${l.work} ${l.label}`).join(', ')} ${numbered.length === 1 ? 'goes' : 'go'} back to the edition. An order that is cancelled is not taken up again.`
           : 'An order that is cancelled is not taken up again.'}
       </Sentence>
-      <Field form={form.form} name="reason" label="Why" words />
+      <FormFields form={form.form} of={cancelForm} />
     </FormSlip>
   );
 }
@@ -154,9 +146,15 @@ export function ChangeLineSlip({ view, line }: { view: OrderBenchView; line: Lin
     router.push(home(view)),
   );
   return (
-    <FormSlip view={view} title={nameOf(line)} verb="Keep this price" form={form}>
+    <FormSlip
+      label={nameOf(line)}
+      form={form}
+      verb="Keep this price"
+      back={home(view)}
+      leave={LEAVE}
+    >
       <SlipSub>{line.sizeLabel}</SlipSub>
-      <Field form={form.form} name="price" label="Price" unit={line.currency} />
+      <FormFields form={form.form} of={repriceForm} units={{ price: line.currency }} />
       <Button
         $small
         $plain
@@ -176,6 +174,7 @@ const HOW_WORDS = {
   damaged: 'damaged: it is here, and not for sale',
   lost: 'not at all: it is lost',
 } as const;
+const HOW = { how: RETURN_HOW.map((h) => [h, HOW_WORDS[h]] as const) };
 
 /** A line that has left: how it came back. */
 export function ReturnSlip({ view, line }: { view: OrderBenchView; line: Line }) {
@@ -191,20 +190,25 @@ export function ReturnSlip({ view, line }: { view: OrderBenchView; line: Line })
     },
   );
   return (
-    <FormSlip view={view} title={nameOf(line)} verb="Note how it came back" form={form}>
+    <FormSlip
+      label={nameOf(line)}
+      form={form}
+      verb="Note how it came back"
+      back={home(view)}
+      leave={LEAVE}
+    >
       <SlipSub>
         sold for {format.money(line.price, line.currency)}
         {line.shippedAt && `, left ${format.day(line.shippedAt)}`}
       </SlipSub>
-      <ChoiceField
+      <FormFields form={form.form} of={returnForm} only={['how']} options={HOW} stacked />
+      <FormFields
         form={form.form}
-        name="how"
-        label="It came back"
-        words
-        options={RETURN_HOW.map((h) => [h, HOW_WORDS[h]] as const)}
+        of={returnForm}
+        only={['refund', 'reason']}
+        units={{ refund: line.currency }}
+        lines={{ reason: 3 }}
       />
-      <Field form={form.form} name="refund" label="Paid back" unit={line.currency} />
-      <Field form={form.form} name="reason" label="What was said" words lines={3} />
       {line.label !== null && (
         <Small>
           The ledger of the edition tells it. A damaged impression is destroyed and recorded

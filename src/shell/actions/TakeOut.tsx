@@ -1,0 +1,44 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import type { TypedValues } from '../fields/fieldParts';
+import { Problem } from '../said/states';
+import { Small } from '../words/words';
+import { Button } from './Button';
+import { useAction } from './useActionForm';
+import type { Answer } from './useActionForm';
+
+/** Takes something that nothing depends on out of its drawer, and goes there. */
+export function TakeOut({
+  action,
+  row,
+  what,
+  to,
+  note,
+}: {
+  action: (typed: TypedValues) => Promise<Answer<unknown>>;
+  row: TypedValues;
+  what: string;
+  to: string;
+  /** What stays as it is. */
+  note: string;
+}) {
+  const router = useRouter();
+  const { run, sending, problem } = useAction(action, 'Taken out of the drawer.', () =>
+    router.push(to),
+  );
+  return (
+    <>
+      <Small>{note}</Small>
+      <Button
+        $plain
+        $small
+        style={{ alignSelf: 'flex-start' }}
+        isDisabled={sending}
+        onPress={() => run(row)}
+      >
+        Take {what} out of the drawer
+      </Button>
+      <Problem>{problem}</Problem>
+    </>
+  );
+}

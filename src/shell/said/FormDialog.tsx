@@ -1,0 +1,37 @@
+'use client';
+import { Button } from '../actions/Button';
+import type { ActionForm } from '../actions/useActionForm';
+import { Dialog } from './Dialog';
+import { Problem } from './states';
+
+/** A form that is asked for over the bench; Enter sends it, Escape leaves it. */
+export const FormDialog = ({
+  title,
+  form: { submit, sending, problem },
+  onClose,
+  width = 320,
+  children,
+}: {
+  title: string;
+  form: ActionForm;
+  onClose: () => void;
+  width?: number;
+  children: React.ReactNode;
+}) => (
+  <Dialog title={title} open onClose={onClose}>
+    <form
+      method="dialog"
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+      style={{ display: 'grid', gap: 9, width }}
+    >
+      {children}
+      <Problem>{problem}</Problem>
+      <Button type="submit" isDisabled={sending}>
+        Keep it
+      </Button>
+    </form>
+  </Dialog>
+);
