@@ -69,6 +69,21 @@ const faultOf = (field: Field<unknown>, value: unknown, c: InputContext): string
       ? textFault(field, value)
       : null;
 
+/** One field read by itself: its value (null where an optional one is empty), or what is not right. */
+export function readField<T>(
+  field: Field<T>,
+  typed: string,
+  context: InputContext,
+): { ok: true; value: T } | { ok: false; fault: string } {
+  if (field.optional && typed.trim() === '') return { ok: true, value: null as T };
+  const value = field.read(typed, context) as T | null | undefined;
+  const fault =
+    value === null || value === undefined
+      ? unreadable(field, typed)
+      : faultOf(field, value, context);
+  return fault === null ? { ok: true, value: value as T } : { ok: false, fault };
+}
+
 const said = (given: unknown): string =>
   typeof given === 'string' ? given : typeof given === 'number' ? String(given) : '';
 
@@ -108,17 +123,9 @@ export function defineForm<F extends Fields>(fields: F): FormDefinition<ValueOf<
       for (const name of names) {
         const field = fields[name]!;
         const text = said(Object.hasOwn(raw, name) ? raw[name] : undefined);
-        if (field.optional && text.trim() === '') {
-          values[name] = null;
-          continue;
-        }
-        const value = field.read(text, context);
-        const fault =
-          value === null || value === undefined
-            ? unreadable(field, text)
-            : faultOf(field, value, context);
-        if (fault !== null) errors[name] = fault;
-        values[name] = value;
+        const read = readField(field, text, context);
+        if (read.ok) values[name] = read.value;
+        else errors[name] = read.fault;
       }
       return Object.keys(errors).length === 0
         ? { ok: true, value: values as ValueOf<F> }

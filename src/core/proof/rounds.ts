@@ -1,4 +1,5 @@
-export type ProofVerdict = 'approved' | 'changeAndRepeat' | 'abandoned';
+export const PROOF_VERDICTS = ['approved', 'changeAndRepeat', 'abandoned'] as const;
+export type ProofVerdict = (typeof PROOF_VERDICTS)[number];
 
 /** One proof round of a work x paper x size, as far as it has come. */
 export interface ProofRound {

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Database, Writing } from '../reading';
 import { carried } from '../schema';
+import { currencyOfHire } from './currencyOfHire';
 import { mergeSameCustomers } from './mergeSameCustomers';
 import { namesOfSettings } from './namesOfSettings';
 import { salesOfSealedLines } from './salesOfSealedLines';
@@ -12,6 +13,7 @@ const STEPS: readonly CarryStep[] = [
   namesOfSettings,
   mergeSameCustomers,
   salesOfSealedLines,
+  currencyOfHire,
 ];
 
 /**

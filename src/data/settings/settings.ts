@@ -26,8 +26,8 @@ export interface BenchSettings {
   /** Where backups go; empty for a folder beside the data. */
   backupFolder: string;
   capture: CaptureRules;
-  /** What hiring a capture out and doing it oneself cost. */
-  hire: HireInput;
+  /** What hiring a capture out and doing it oneself cost, in the currency it was said in. */
+  hire: HireInput & { currency: string | null };
   size: SizeRules;
   pack: PackRules;
   today: TodayRules;
@@ -49,6 +49,7 @@ export const DEFAULT_SETTINGS: BenchSettings = {
     hoursPerWork: 1,
     hourlyRate: minor(0),
     works: 10,
+    currency: null,
   },
   size: SIZE_RULES,
   pack: PACK_RULES,

@@ -2,12 +2,13 @@
 import { useRouter } from 'next/navigation';
 import { ASPECT_NAMES, recipeLine } from '@/core/prepare';
 import { Button, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field, Upload } from '@/shell/fields';
+import { FormFields, Upload } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
-import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { FactList, Figures, FormPart, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { judgePrint, keepEntryRecipe } from './actions';
+import { keepForm, opinionForm } from './logForms';
 import type { PrintRow } from './prints';
 import { SCALES, SOURCES, scaleWord } from './words';
 
@@ -24,19 +25,17 @@ function Judge({ row, judging }: { row: PrintRow; judging: Judging }) {
       style={{ display: 'grid', gap: 5 }}
     >
       <SectionLabel>What do you think of it?</SectionLabel>
-      {ASPECT_NAMES.map((aspect) => {
-        const now = scaleWord(aspect, row.thought?.opinion[aspect] ?? null);
-        return (
-          <ChoiceField
-            key={aspect}
-            form={form}
-            name={aspect}
-            label={aspect}
-            options={[['', now ? `${now}, stays` : 'not said'] as const, ...SCALES[aspect]]}
-          />
-        );
-      })}
-      <Field form={form} name="remarks" label="Remarks" words lines={2} />
+      <FormFields
+        form={form}
+        of={opinionForm}
+        lines={{ remarks: 2 }}
+        options={Object.fromEntries(
+          ASPECT_NAMES.map((aspect) => {
+            const now = scaleWord(aspect, row.thought?.opinion[aspect] ?? null);
+            return [aspect, [['', now ? `${now}, stays` : 'not said'], ...SCALES[aspect]]];
+          }),
+        )}
+      />
       <Problem>{problem}</Problem>
     </form>
   );
@@ -53,25 +52,15 @@ type Judging = ReturnType<typeof useJudging>;
 
 /** The recipe of the print gets a name, so that Prepare has it. */
 function KeepRecipe({ row }: { row: PrintRow }) {
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     keepEntryRecipe,
     { name: '' },
     { fixed: { entryId: String(row.id) }, done: 'Recipe kept: Prepare has it.' },
   );
   return (
-    <>
-      <Field form={form} name="name" label="Its recipe as" words />
-      <Problem>{problem}</Problem>
-      <Button
-        $plain
-        $small
-        onPress={submit}
-        isDisabled={sending}
-        style={{ alignSelf: 'flex-start' }}
-      >
-        Keep the recipe
-      </Button>
-    </>
+    <FormPart form={form} verb="Keep the recipe" plain>
+      <FormFields form={form.form} of={keepForm} />
+    </FormPart>
   );
 }
 

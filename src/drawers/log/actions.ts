@@ -1,27 +1,13 @@
 'use server';
-import { ASPECTS, ASPECT_NAMES } from '@/core/prepare';
-import type { Aspect } from '@/core/prepare';
+import { ASPECT_NAMES } from '@/core/prepare';
 import { addPrintOpinion, addRecipe, getPrintEntry } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { defineForm, optional, text, whole } from '@/core/input';
-
-const aspect = (name: Aspect) =>
-  optional(whole(name, { min: ASPECTS[name][0], max: ASPECTS[name][1] }));
-
-const opinion = defineForm({
-  entryId: whole('Entry', { min: 1 }),
-  sharpness: aspect('sharpness'),
-  grain: aspect('grain'),
-  halos: aspect('halos'),
-  tone: aspect('tone'),
-  colour: aspect('colour'),
-  remarks: text('Remarks', { min: 0, max: 1000 }),
-});
+import { keepForm, opinionForm } from './logForms';
 
 /** Keeps what was thought of a print; earlier words stay. */
 export async function judgePrint(typed: unknown): Promise<ActionResult<null>> {
-  return act(opinion, typed, {}, async (v, { studio, write, at }) => {
+  return act(opinionForm, typed, {}, async (v, { studio, write, at }) => {
     if (!(await getPrintEntry(studio.db.read, v.entryId)))
       return refuse('This entry is not there. Open the log book anew.');
     if (v.remarks === '' && ASPECT_NAMES.every((a) => v[a] === null))
@@ -33,14 +19,9 @@ export async function judgePrint(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-const keep = defineForm({
-  entryId: whole('Entry', { min: 1 }),
-  name: text('Name', { max: 60 }),
-});
-
 /** Keeps the recipe of an entry under a name, so that Prepare has it. */
 export async function keepEntryRecipe(typed: unknown): Promise<ActionResult<number>> {
-  return act(keep, typed, {}, async ({ entryId, name }, { studio, write, at }) => {
+  return act(keepForm, typed, {}, async ({ entryId, name }, { studio, write, at }) => {
     const entry = await getPrintEntry(studio.db.read, entryId);
     if (!entry?.recipe)
       return refuse(

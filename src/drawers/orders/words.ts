@@ -26,7 +26,7 @@ export const LINE_FAULTS: Record<LineFault, string> = {
   notOffered: 'Print: this size is not on offer any more. Offer it at Size first.',
   limited:
     'Print: this size has a limited edition; only numbered impressions of it are sold. Choose one.',
-  noName: 'Goods: say what they are, such as a card or a book.',
+  noName: 'What they are: is empty. Say it, such as a card or a book.',
   noQuantity: 'How many: a numbered print is one; of other things give 1 or more.',
 };
 

@@ -41,7 +41,12 @@ export function BringPapers() {
           Choose a file
         </Button>
       </FileTrigger>
-      <FormFields form={form.form} of={bringForm} lines={{ list: 12 }} />
+      <FormFields
+        form={form.form}
+        of={bringForm}
+        labels={{ list: 'or paste it here' }}
+        lines={{ list: 12 }}
+      />
       <Problem>{tooLarge}</Problem>
     </FormSlip>
   );

@@ -55,7 +55,7 @@ export const movePaperForm = defineForm({
   reason: text('Why', { max: 120 }),
 });
 
-export const bringForm = defineForm({ list: text('or paste it here', { max: 2_000_000 }) });
+export const bringForm = defineForm({ list: text('List', { max: 2_000_000 }) });
 
 /** What a new paper usually is. */
 export const usualPaper = (context: InputContext): Typed =>

@@ -1,6 +1,7 @@
 export * from './ChoiceField';
 export * from './Field';
 export * from './FormFields';
+export * from './LengthLine';
 export * from './SizePicker';
 export * from './Strips';
 export * from './Upload';

@@ -1,10 +1,11 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { RGB_SPACES, SPACE_IDS } from '@/core/colour';
 import { Button, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field, Upload } from '@/shell/fields';
+import { Field, FormFields, Upload } from '@/shell/fields';
 import { Problem } from '@/shell/said';
+import { FormPart } from '@/shell/slip';
 import { sayColourSpace, takeNamedFile } from './actions';
+import { SPACES, spaceForm } from './wishForm';
 
 const ACCEPT = ['image/tiff', 'image/jpeg', 'image/png'];
 
@@ -51,7 +52,7 @@ export const BringMaster = ({ workId, primary }: { workId: number; primary: bool
 
 /** Which space an untagged master was saved in. */
 export const SaySpace = ({ workId }: { workId: number }) => {
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     sayColourSpace,
     { space: 'srgb' },
     {
@@ -60,17 +61,8 @@ export const SaySpace = ({ workId }: { workId: number }) => {
     },
   );
   return (
-    <>
-      <ChoiceField
-        form={form}
-        name="space"
-        label="It was saved in"
-        options={SPACE_IDS.map((s) => [s, RGB_SPACES[s].name] as const)}
-      />
-      <Button $small onPress={submit} isDisabled={sending} style={{ justifySelf: 'start' }}>
-        Note this colour space
-      </Button>
-      <Problem>{problem}</Problem>
-    </>
+    <FormPart form={form} verb="Note this colour space">
+      <FormFields form={form.form} of={spaceForm} options={{ space: SPACES }} />
+    </FormPart>
   );
 };

@@ -1,7 +1,9 @@
 'use client';
 import { Button, useAction, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field } from '@/shell/fields';
+import { FormFields } from '@/shell/fields';
+import { useBench } from '@/shell/figures';
 import { Problem } from '@/shell/said';
+import type { Form } from '@/shell/fields';
 import type { DeviceKind } from '@/core/capture/plan';
 import type { DeviceRow } from '@/data';
 import { createDevice, editDevice, removeDevice } from './deviceActions';
@@ -11,25 +13,30 @@ const Column = ({ children }: { children: React.ReactNode }) => (
   <div style={{ display: 'grid', gap: 7, marginTop: 8 }}>{children}</div>
 );
 
+/** Its name, and what is asked of its kind, as it is called there. */
+const OfKind = ({ form, kind }: { form: Form; kind: DeviceKind }) => {
+  const asked = DEVICE_FIELDS[kind];
+  return (
+    <FormFields
+      form={form}
+      of={deviceForm}
+      only={['name', ...asked.map(([name]) => name)]}
+      labels={Object.fromEntries(asked)}
+    />
+  );
+};
+
 /** A device put right, or taken off the list. */
 export function EditDevice({ row }: { row: DeviceRow }) {
-  const { form, submit, sending, problem } = useActionForm(editDevice, deviceForm(row), {
+  const stored = deviceForm.write(row, useBench());
+  const { form, submit, sending, problem } = useActionForm(editDevice, stored, {
     fixed: { deviceId: String(row.id), kind: row.kind },
     done: 'Changed.',
   });
   const removal = useAction(removeDevice, 'Taken off the list.');
   return (
     <Column>
-      <Field form={form} name="name" label="Name" words />
-      {DEVICE_FIELDS[row.kind].map(([name, label, unit]) => (
-        <Field
-          key={name}
-          form={form}
-          name={name}
-          label={label}
-          {...(unit ? { unit } : {})}
-        />
-      ))}
+      <OfKind form={form} kind={row.kind} />
       <Problem>{problem ?? removal.problem}</Problem>
       <div style={{ display: 'flex', gap: 8 }}>
         <Button $small onPress={submit} isDisabled={sending}>
@@ -48,34 +55,23 @@ export function EditDevice({ row }: { row: DeviceRow }) {
   );
 }
 
-const BLANK: Record<string, string> = {
-  name: '',
-  kind: 'flatbed',
-  ...Object.fromEntries(
-    Object.values(DEVICE_FIELDS).flatMap((fields) => fields.map(([name]) => [name, ''])),
-  ),
-};
-
 /** A new device for the list. */
 export function NewDevice() {
-  const { form, submit, sending, problem } = useActionForm(createDevice, BLANK, {
+  const blank = deviceForm.write({ kind: 'flatbed' }, useBench());
+  const { form, submit, sending, problem } = useActionForm(createDevice, blank, {
     done: 'On the list.',
-    onDone: () => form.reset(BLANK),
+    onDone: () => form.reset(blank),
   });
   const kind = (form.watch('kind') ?? 'flatbed') as DeviceKind;
   return (
     <Column>
-      <ChoiceField form={form} name="kind" label="Kind" options={DEVICE_KINDS} />
-      <Field form={form} name="name" label="Name" words />
-      {DEVICE_FIELDS[kind].map(([name, label, unit]) => (
-        <Field
-          key={`${kind} ${name}`}
-          form={form}
-          name={name}
-          label={label}
-          {...(unit ? { unit } : {})}
-        />
-      ))}
+      <FormFields
+        form={form}
+        of={deviceForm}
+        only={['kind']}
+        options={{ kind: DEVICE_KINDS }}
+      />
+      <OfKind key={kind} form={form} kind={kind} />
       <Problem>{problem}</Problem>
       <Button $small onPress={submit} isDisabled={sending} style={{ justifySelf: 'start' }}>
         Put it on the list

@@ -2,7 +2,6 @@
 import { fitFlatField } from '@/core/capture/evenness';
 import type { Derivation } from '@/core/capture/derivation';
 import { SPECK_VERDICTS } from '@/core/capture/specks';
-import { SPACE_IDS } from '@/core/colour';
 import {
   addMaster,
   addPrintWish,
@@ -15,8 +14,9 @@ import {
 import type { Master } from '@/data';
 import { act, noteJob, pictureKey, queueJob, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { choice, decimal, defineForm, length, optional, text, whole } from '@/core/input';
+import { choice, decimal, defineForm, text, whole } from '@/core/input';
 import { receiveNamedFile } from './intake';
+import { spaceForm, wishForm } from './wishForm';
 
 const workId = whole('Work', { min: 1 });
 const NO_MASTER = 'There is no master to say this of. Bring the file first.';
@@ -60,11 +60,9 @@ function derived(master: Master, change: Partial<Derivation>): Derivation | null
   return next.corners || next.flatField ? next : null;
 }
 
-const space = defineForm({ workId, space: choice('Colour space', SPACE_IDS) });
-
 /** Notes which colour space an untagged master was saved in, and cuts its tiles anew. */
 export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>> {
-  return act(space, typed, {}, async ({ workId, space: assumedSpace }, tools) => {
+  return act(spaceForm, typed, {}, async ({ workId, space: assumedSpace }, tools) => {
     const master = await currentMaster(tools.studio.db.read, workId);
     if (!master) return refuse(NO_MASTER);
     await changeMaster(tools, master, { assumedSpace }, 'master.space');
@@ -173,18 +171,9 @@ export async function noteSignature(typed: unknown): Promise<ActionResult<null>>
   });
 }
 
-const side = (title: string) => length(title, { min: 10, max: 20000 });
-const wish = defineForm({
-  workId,
-  width: side('Print, width'),
-  height: side('Print, height'),
-  ppi: decimal('Print resolution', { min: 20, max: 2400 }, 'ppi'),
-  deviceId: optional(whole('Device', { min: 1 })),
-});
-
 /** Keeps the largest print that is wanted, and with what it is to be captured. */
 export async function keepPrintWish(typed: unknown): Promise<ActionResult<null>> {
-  return act(wish, typed, {}, async (value, { write, at }) => {
+  return act(wishForm, typed, {}, async (value, { write, at }) => {
     await write((tx) => addPrintWish(tx, { ...value, at }));
     return null;
   });

@@ -2,11 +2,17 @@
 import { useState } from 'react';
 import { usualArtistsProofs } from '@/core/edition';
 import { Button, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field } from '@/shell/fields';
+import { FormFields } from '@/shell/fields';
 import { Dialog, Problem } from '@/shell/said';
 import { SectionLabel, Small } from '@/shell/words';
 import { declare } from './actions';
+import { declareForm } from './editionForms';
 import type { EditionView } from './view';
+
+const SCHOOLS = [
+  ['perSize', 'per size'],
+  ['allSizes', 'over all sizes'],
+] as const;
 
 /** Declares the edition of a size, after asking: it cannot be enlarged later. */
 export const DeclareForm = ({ view }: { view: EditionView }) => {
@@ -32,30 +38,11 @@ export const DeclareForm = ({ view }: { view: EditionView }) => {
       <SectionLabel>
         {d ? 'Change it while no number is out' : 'Declare the edition'}
       </SectionLabel>
-      <ChoiceField
+      <FormFields
         form={form}
-        name="kind"
-        label="Kind"
-        options={[
-          ['limited', 'limited'],
-          ['open', 'open'],
-        ]}
-      />
-      <ChoiceField
-        form={form}
-        name="scope"
-        label="School"
-        options={[
-          ['perSize', 'per size'],
-          ['allSizes', 'over all sizes'],
-        ]}
-      />
-      {kind === 'limited' && <Field form={form} name="size" label="Edition of" />}
-      <Field
-        form={form}
-        name="artistsProofs"
-        label="Artist’s proofs"
-        hint="rule of thumb: up to a tenth, outside the numbering"
+        of={declareForm}
+        only={['kind', 'scope', ...(kind === 'limited' ? ['size'] : []), 'artistsProofs']}
+        options={{ scope: SCHOOLS }}
       />
       <Problem>{problem}</Problem>
       <Button

@@ -1,8 +1,9 @@
 'use client';
-import { Button, useActionForm } from '@/shell/actions';
-import { Field } from '@/shell/fields';
-import { Problem } from '@/shell/said';
+import { useActionForm } from '@/shell/actions';
+import { FormFields } from '@/shell/fields';
+import { FormPart } from '@/shell/slip';
 import { spoil } from './actions';
+import { spoilForm } from './editionForms';
 import type { LaidSheet } from '@/core/edition';
 
 /** Records an impression as spoiled and destroyed, with the reason. */
@@ -15,7 +16,7 @@ export const SpoilForm = ({
   cell: LaidSheet;
   onDone: () => void;
 }) => {
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     spoil,
     { reason: '' },
     {
@@ -29,18 +30,8 @@ export const SpoilForm = ({
     },
   );
   return (
-    <>
-      <Field form={form} name="reason" label="What spoiled it" words />
-      <Problem>{problem}</Problem>
-      <Button
-        $plain
-        $small
-        onPress={submit}
-        isDisabled={sending}
-        style={{ alignSelf: 'flex-start' }}
-      >
-        Destroyed: record {cell.label} as spoiled
-      </Button>
-    </>
+    <FormPart form={form} verb={`Destroyed: record ${cell.label} as spoiled`} plain>
+      <FormFields form={form.form} of={spoilForm} />
+    </FormPart>
   );
 };

@@ -10,21 +10,12 @@ import {
 } from '@/data';
 import { act, refuse, studio } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineForm, optional, text, whole } from '@/core/input';
+import { assignForm, declareForm, spoilForm } from './editionForms';
 import { EDITION_WORDS, checkWords, movedOnWords } from './words';
-
-const declaration = defineForm({
-  workId: whole('Work', { min: 1 }),
-  sizeKey: text('Size', { max: 40 }),
-  kind: choice('Kind', ['limited', 'open']),
-  scope: choice('School', ['perSize', 'allSizes']),
-  size: whole('Edition of', { min: 0, max: 100_000 }),
-  artistsProofs: whole('Artist’s proofs', { min: 0, max: 1000 }),
-});
 
 /** Declares an edition; writes the first entry of its ledger. */
 export async function declare(typed: unknown): Promise<ActionResult<null>> {
-  const result = await act(declaration, typed, EDITION_WORDS, async (v, { write, at }) => {
+  const result = await act(declareForm, typed, EDITION_WORDS, async (v, { write, at }) => {
     const { workId, sizeKey, kind, scope, size, artistsProofs } = v;
     return write(async (tx) => {
       // A size is one that the work was offered at, whatever a page says.
@@ -44,20 +35,12 @@ export async function declare(typed: unknown): Promise<ActionResult<null>> {
     : result;
 }
 
-const assignment = defineForm({
-  editionId: whole('Edition', { min: 1 }),
-  sizeKey: text('Size', { max: 40 }),
-  series: choice('Series', ['number', 'ap']),
-  requested: optional(whole('Number', { min: 1, max: 100_000 })),
-  shown: optional(text('Number shown', { max: 40 })),
-});
-
 /**
  * Gives out the next free number, or the one asked for; answers with its label. When the page
  * had promised another number than is next by now, none is given and it is said why.
  */
 export async function assign(typed: unknown): Promise<ActionResult<string>> {
-  return act(assignment, typed, EDITION_WORDS, async (v, { write, at }) =>
+  return act(assignForm, typed, EDITION_WORDS, async (v, { write, at }) =>
     write(async (tx) => {
       const { editionId, series, sizeKey, requested, shown } = v;
       const before = shown ? await getEdition(tx, editionId) : null;
@@ -81,16 +64,9 @@ export async function assign(typed: unknown): Promise<ActionResult<string>> {
   );
 }
 
-const spoiling = defineForm({
-  editionId: whole('Edition', { min: 1 }),
-  series: choice('Series', ['number', 'ap']),
-  number: whole('Number', { min: 1 }),
-  reason: text('Reason', { max: 300 }),
-});
-
 /** Records an impression as spoiled and destroyed. */
 export async function spoil(typed: unknown): Promise<ActionResult<null>> {
-  return act(spoiling, typed, EDITION_WORDS, async (v, { write, at }) => {
+  return act(spoilForm, typed, EDITION_WORDS, async (v, { write, at }) => {
     await write((tx) => spoilImpression(tx, { ...v, at }));
     return null;
   });

@@ -25,6 +25,7 @@ import {
 } from '@/studio';
 import type { ActionResult, ActionTools, PrintFileOrder } from '@/studio';
 import { defineForm, json, optional, text, whole } from '@/core/input';
+import { keepForm, screenForm } from './prepareForms';
 import { RECIPE, recipeRefusal } from './recipeInput';
 import { sourceOf } from './sourceOf';
 
@@ -142,22 +143,13 @@ export async function orderPrintFiles(typed: unknown): Promise<ActionResult<numb
   });
 }
 
-const copy = defineForm({
-  workId: whole('Work', { min: 1 }),
-  sizeKey: text('Size', { max: 60 }),
-  recipe: RECIPE,
-  longest: whole('Longest side', { min: 200, max: 12_000 }),
-  quality: whole('JPEG quality', { min: 30, max: 100 }),
-  watermark: text('Words over it', { min: 0, max: 80 }),
-});
-
 /** Resolution that a screen copy says of itself; screens do not look at it. */
 const SCREEN_PPI = 96;
 const SCREEN_NAME = '{size}_{title}_screen_v{version}';
 
 /** Queues a copy for screens: the seen part of the picture, sRGB, JPEG, lightly sharpened. */
 export async function orderScreenCopy(typed: unknown): Promise<ActionResult<number>> {
-  return act(copy, typed, {}, async (v, tools) => {
+  return act(screenForm, typed, {}, async (v, tools) => {
     const { studio, settings } = tools;
     const source = await sourceOf(v.workId, tools);
     if ('ok' in source) return source;
@@ -200,17 +192,10 @@ export async function orderScreenCopy(typed: unknown): Promise<ActionResult<numb
   });
 }
 
-const keep = defineForm({
-  name: text('Name', { max: 60 }),
-  remarks: text('What it is for', { min: 0, max: 500 }),
-  recipe: RECIPE,
-  fromId: optional(whole('Recipe', { min: 1 })),
-});
-
 /** Keeps a recipe under a name: its next version, or a copy under another name. */
 export async function keepRecipe(typed: unknown): Promise<ActionResult<number>> {
   return act(
-    keep,
+    keepForm,
     typed,
     {},
     async ({ name, remarks, recipe, fromId }, { studio, write, at }) => {

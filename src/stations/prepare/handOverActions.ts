@@ -1,6 +1,5 @@
 'use server';
 import { SPACE_IDS } from '@/core/colour';
-import { FORMATS } from '@/core/prepare';
 import type { TargetId } from '@/core/prepare';
 import {
   addErrandAnswer,
@@ -13,21 +12,12 @@ import {
 import { TIDEWRACK } from '@/standins';
 import { act, dropFolder, folderRefusal, refuse, startJob } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, defineForm, json, text, whole } from '@/core/input';
-
-const route = defineForm({
-  name: text('Name', { max: 60 }),
-  folder: text('Drop folder', { min: 0, max: 400 }),
-  leastPpi: whole('Least resolution', { min: 72, max: 720 }),
-  target: text('Colours', { max: 80 }),
-  press: text('CMYK beside it', { min: 0, max: 80 }),
-  bits: choice('Bits', ['8', '16']),
-  format: choice('Format', FORMATS),
-});
+import { defineForm, json, whole } from '@/core/input';
+import { routeForm } from './prepareForms';
 
 /** Keeps who prints, and what they ask for. */
 export async function keepRoute(typed: unknown): Promise<ActionResult<number>> {
-  return act(route, typed, {}, async (v, { studio, write, at }) => {
+  return act(routeForm, typed, {}, async (v, { studio, write, at }) => {
     const known = new Set<string>([
       ...SPACE_IDS,
       ...(await profilesNow(studio.db.read)).map((p) => `icc:${p.sha256}`),

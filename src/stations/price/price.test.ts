@@ -62,7 +62,7 @@ it('starts from what the studio knows, and is never "0" where it does', async ()
     // Paid in another currency: it cannot be added, and is not.
     await addProofRound(tx, { ...round, round: 3, cost: minor(5000), currency: 'JPY' });
     const { hire } = await readSettings(tx);
-    await saveSettings(tx, { hire: { ...hire, feePerWork: minor(6000) } });
+    await saveSettings(tx, { hire: { ...hire, feePerWork: minor(6000), currency: 'EUR' } });
   });
   const [paper] = await here.rows<{ price: number }>(
     'SELECT price_minor AS price FROM paper WHERE id = 1',

@@ -22,7 +22,8 @@ async function knownCosts(
   return {
     currency,
     paper: paper?.currency === currency ? paper.price : null,
-    capture: ownCaptureCost(hire),
+    // Said in another currency it is not known in this one.
+    capture: hire.currency === currency ? ownCaptureCost(hire) : null,
     proofs: first === undefined ? null : sum(first, ...rest),
     editionSize,
   };

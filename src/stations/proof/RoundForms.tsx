@@ -1,9 +1,11 @@
 'use client';
-import { Button, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field } from '@/shell/fields';
-import { Problem } from '@/shell/said';
+import { PROOF_VERDICTS } from '@/core/proof';
+import { useActionForm } from '@/shell/actions';
+import { FormFields } from '@/shell/fields';
+import { FormPart } from '@/shell/slip';
 import { SectionLabel } from '@/shell/words';
 import { judgeProof, sendProof } from './actions';
+import { backForm, sendForm } from './proofForms';
 import type { ProofView } from './view';
 
 export const VERDICTS = {
@@ -16,7 +18,7 @@ export const VERDICTS = {
 export const SendRound = ({ view }: { view: ProofView }) => {
   const { work, papers, picked, today, rounds } = view;
   const last = rounds.at(-1);
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     sendProof,
     {
       paperId: String(last?.paperId ?? papers[0]?.id ?? ''),
@@ -30,36 +32,26 @@ export const SendRound = ({ view }: { view: ProofView }) => {
       done: 'Proof round noted as sent.',
     },
   );
+  const paperId = papers.map((p) => [String(p.id), `${p.name}, ${p.weight} g/m²`] as const);
+  const f = { form: form.form, of: sendForm };
   return (
-    <>
+    <FormPart form={form} verb="Note it as sent">
       <SectionLabel>{last ? 'Send a further round' : 'Send the first round'}</SectionLabel>
-      <ChoiceField
-        form={form}
-        name="paperId"
-        label="Paper"
-        words
-        options={papers.map((p) => [String(p.id), `${p.name}, ${p.weight} g/m²`] as const)}
+      <FormFields {...f} only={['paperId']} options={{ paperId }} stacked />
+      <FormFields
+        {...f}
+        only={['route', 'sentOn', 'cost', 'remarks']}
+        offered={{ route: view.printers }}
+        lines={{ remarks: 2 }}
       />
-      <Field form={form} name="route" label="Printed by" words offered={view.printers} />
-      <Field form={form} name="sentOn" label="Sent on" type="date" />
-      <Field form={form} name="cost" label="Cost" unit={view.currency} />
-      <Field form={form} name="remarks" label="What this round tries" words lines={2} />
-      <Problem>{problem}</Problem>
-      <Button
-        onPress={submit}
-        isDisabled={sending}
-        style={{ justifySelf: 'start', alignSelf: 'flex-start' }}
-      >
-        Note it as sent
-      </Button>
-    </>
+    </FormPart>
   );
 };
 
 /** What is said of a round that came back. */
 export const JudgeRound = ({ view }: { view: ProofView }) => {
   const { work, out } = view;
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     judgeProof,
     { seen: '', toChange: '', verdict: 'approved' },
     {
@@ -68,32 +60,16 @@ export const JudgeRound = ({ view }: { view: ProofView }) => {
     },
   );
   return (
-    <>
+    <FormPart form={form} verb="Keep this verdict">
       <SectionLabel>
         It came back: hold it beside the original in even, neutral light
       </SectionLabel>
-      <Field form={form} name="seen" label="What was seen" words lines={3} />
-      <Field
-        form={form}
-        name="toChange"
-        label="To change in the next round"
-        words
-        lines={2}
+      <FormFields
+        form={form.form}
+        of={backForm}
+        lines={{ seen: 3, toChange: 2 }}
+        options={{ verdict: PROOF_VERDICTS.map((v) => [v, VERDICTS[v]] as const) }}
       />
-      <ChoiceField
-        form={form}
-        name="verdict"
-        label="Verdict"
-        options={Object.entries(VERDICTS)}
-      />
-      <Problem>{problem}</Problem>
-      <Button
-        onPress={submit}
-        isDisabled={sending}
-        style={{ justifySelf: 'start', alignSelf: 'flex-start' }}
-      >
-        Keep this verdict
-      </Button>
-    </>
+    </FormPart>
   );
 };

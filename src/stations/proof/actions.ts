@@ -3,21 +3,11 @@ import { nextRound, openRound } from '@/core/proof';
 import { addProofReturn, addProofRound, getPaper, printFilesOf, proofsOf } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';
-import { choice, day, defineForm, money, text, whole } from '@/core/input';
-
-const send = defineForm({
-  workId: whole('Work', { min: 1 }),
-  sizeKey: text('Size', { max: 40 }),
-  paperId: whole('Paper', { min: 1 }),
-  route: text('Printed by', { max: 80 }),
-  cost: money('Cost', { min: 0, max: 1e10 }),
-  sentOn: day('Sent on'),
-  remarks: text('Remarks', { min: 0, max: 500 }),
-});
+import { backForm, sendForm } from './proofForms';
 
 /** Sends the next proof round of a size on a paper. */
 export async function sendProof(typed: unknown): Promise<ActionResult<number>> {
-  return act(send, typed, {}, async (v, { studio, settings, write, at }) => {
+  return act(sendForm, typed, {}, async (v, { studio, settings, write, at }) => {
     const { workId, sizeKey, paperId, route, cost, remarks } = v;
     if (!(await getPaper(studio.db.read, paperId))) {
       const message = 'Paper: choose one from the drawer; add it there first if it is new.';
@@ -48,18 +38,10 @@ export async function sendProof(typed: unknown): Promise<ActionResult<number>> {
   });
 }
 
-const back = defineForm({
-  workId: whole('Work', { min: 1 }),
-  roundId: whole('Round', { min: 1 }),
-  seen: text('What was seen', { max: 1000 }),
-  toChange: text('To change', { min: 0, max: 1000 }),
-  verdict: choice('Verdict', ['approved', 'changeAndRepeat', 'abandoned']),
-});
-
 /** Notes what was seen on a round that came back, and the verdict. */
 export async function judgeProof(typed: unknown): Promise<ActionResult<null>> {
   return act(
-    back,
+    backForm,
     typed,
     {},
     async ({ workId, roundId, seen, toChange, verdict }, { write, at }) =>

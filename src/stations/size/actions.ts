@@ -6,8 +6,7 @@ import type { SizeEvent, UndoStep } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
 import { defineForm, text, whole } from '@/core/input';
-import { layoutOf } from './layoutForm';
-import { LAYOUT_FIELDS } from './layoutInput';
+import { LAYOUT_FIELDS, layoutOf } from './layoutForm';
 
 const MOST_SIZES = 200;
 const sizeKeys = text('Size', { max: 60 * MOST_SIZES });

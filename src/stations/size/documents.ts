@@ -19,8 +19,7 @@ import { loadWorkPage, now, offeredRungs, studio } from '@/studio';
 import type { WorkPage } from '@/studio';
 import { choice, defineForm, text } from '@/core/input';
 import { slug } from '@/core/prepare';
-import { layoutOf } from './layoutForm';
-import { LAYOUT_FIELDS } from './layoutInput';
+import { LAYOUT_FIELDS, layoutOf } from './layoutForm';
 import { SIGN_PLACES } from './sheetWords';
 
 /** Chains of measures lie so far apart on the drawing, mm. */

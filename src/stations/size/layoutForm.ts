@@ -1,9 +1,23 @@
 import type { Fit, Layout, Place, Rung } from '@/core/size';
+import { choice, length, optional } from '@/core/input';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 
-/** Most that a field of the layout takes, mm. */
-export const LAYOUT_LIMITS = { border: 400, bleed: 20, deckle: 60 } as const;
+const border = (title: string) => length(title, { min: 0, max: 400 });
+
+/** The fields of a layout, as the page, actions and drawings read them. */
+export const LAYOUT_FIELDS = {
+  fit: choice('How it meets the sheet', ['within', 'fill', 'cut']),
+  place: optional(choice('Border', ['inside', 'outside'])),
+  border: border('Border'),
+  above: optional(border('Border above')),
+  right: optional(border('Border right')),
+  below: optional(border('Border below')),
+  left: optional(border('Border left')),
+  bleed: optional(length('Bleed', { min: 0, max: 20 })),
+  deckle: optional(length('Torn away', { min: 0, max: 60 })),
+};
+export type LayoutLength = Exclude<keyof typeof LAYOUT_FIELDS, 'fit' | 'place'>;
 
 /** What was said of a layout; what was left empty is like the border, or nothing. */
 export interface LayoutSaid {

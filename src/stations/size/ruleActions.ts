@@ -6,7 +6,8 @@ import { saveSettings, storedSettings } from '@/data';
 import type { BenchSettings } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult, ActionTools } from '@/studio';
-import { choice, decimal, defineForm, length, text, parseSize } from '@/core/input';
+import { defineForm, parseSize, text } from '@/core/input';
+import { standingForm } from './standingForm';
 import { OWN_SIZE_WORDS } from './words';
 
 /** Keeps settings of the studio, as a step that can be taken back. */
@@ -61,15 +62,9 @@ export async function removeOwnSize(typed: unknown): Promise<ActionResult<null>>
   });
 }
 
-const standing = defineForm({
-  standing: choice('Where people stand', ['diagonal', 'fixed', 'hand']),
-  standingFactor: decimal('Standing distance', { min: 0.5, max: 3 }, '×'),
-  standingFixedMm: length('Standing distance', { min: 300, max: 30_000 }),
-});
-
 /** Keeps where people stand as the studio's rule, for every work. */
 export async function keepStanding(typed: unknown): Promise<ActionResult<null>> {
-  return act(standing, typed, {}, async (rule, tools) => {
+  return act(standingForm, typed, {}, async (rule, tools) => {
     const size = { ...tools.settings.size, ...rule };
     await keepSettings(tools, { size }, 'the rule of where people stand');
     return null;

@@ -1,5 +1,5 @@
 'use client';
-import { parseLength } from '@/core/input';
+import { readField } from '@/core/input';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { plainLayout } from '@/core/size';
@@ -11,7 +11,8 @@ import { LAYOUT } from '@/core/size';
 import { keepInTab, keptInTab } from '@/shell/actions';
 import { useBench, useFormat } from '@/shell/figures';
 import type { Form, TypedValues } from '@/shell/fields';
-import { LAYOUT_LIMITS, layoutOf } from './layoutForm';
+import { LAYOUT_FIELDS, layoutOf } from './layoutForm';
+import type { LayoutLength } from './layoutForm';
 
 /** Even all round, weighted at the foot, or each side by itself. */
 export type Weighting = 'even' | 'foot' | 'sides';
@@ -21,27 +22,11 @@ export const WEIGHTINGS: [Weighting, string][] = [
   ['sides', 'Each side'],
 ];
 
-const SHOWN: Record<Weighting, readonly string[]> = {
+const SHOWN: Record<Weighting, readonly LayoutLength[]> = {
   even: [],
   foot: ['below'],
   sides: ['above', 'right', 'below', 'left'],
 };
-const TITLES: Record<string, string> = {
-  border: 'Border',
-  above: 'Border above',
-  right: 'Border right',
-  below: 'Border below',
-  left: 'Border left',
-  bleed: 'Bleed',
-  deckle: 'Torn away',
-};
-const mostOf = (name: string): number =>
-  name === 'bleed'
-    ? LAYOUT_LIMITS.bleed
-    : name === 'deckle'
-      ? LAYOUT_LIMITS.deckle
-      : LAYOUT_LIMITS.border;
-
 export interface LayoutDesk {
   form: Form;
   fit: Fit;
@@ -51,7 +36,7 @@ export interface LayoutDesk {
   weighting: Weighting;
   setWeighting: (w: Weighting) => void;
   /** Which of the fields count now. */
-  shown: readonly string[];
+  shown: readonly LayoutLength[];
   /** The layout as it was last typed right. */
   layout: Layout;
   /** What was typed, for the action; null while something cannot be read. */
@@ -72,9 +57,9 @@ const isLayout = isFact(LAYOUT);
 /** How pictures meet their sheets, as it is typed: fields with their units and their errors. */
 export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
   const format = useFormat();
-  const { units } = useBench();
+  const bench = useBench();
   const first = useMemo(
-    () => start ?? plainLayout('within', mm(units === 'metric' ? 20 : 19.05)),
+    () => start ?? plainLayout('within', mm(bench.units === 'metric' ? 20 : 19.05)),
     // What was typed stays, whatever is offered or switched meanwhile.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [],
@@ -95,26 +80,18 @@ export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
   const last = useRef(first);
   const values = form.watch();
   const shown = SHOWN[weighting];
-  const names = ['border', ...shown, 'bleed', 'deckle'];
+  const names: LayoutLength[] = ['border', ...shown, 'bleed', 'deckle'];
   const problems: Record<string, string> = {};
-  const said: Record<string, Millimetres> = {};
+  const said: Partial<Record<LayoutLength, Millimetres>> = {};
   for (const name of names) {
-    const text = values[name] ?? '';
-    const empty = text.trim() === '' && name !== 'border';
     // A side that is left empty is like the border; no bleed is none.
-    if (empty && shown.includes(name)) continue;
-    const length = empty ? mm(0) : parseLength(text, units);
-    const most = mostOf(name);
-    if (length === null)
-      problems[name] =
-        `${TITLES[name]}: “${text}” cannot be read. Give 20 mm, 2 cm or 0.75in.`;
-    else if (length < 0)
-      problems[name] =
-        `${TITLES[name]}: ${format.length(length)} is too little. Give 0 or more.`;
-    else if (length > most)
-      problems[name] =
-        `${TITLES[name]}: ${format.length(length)} is too much. It must be ${format.length(most)} or less.`;
-    else said[name] = length;
+    const read = readField<Millimetres | null>(
+      LAYOUT_FIELDS[name],
+      values[name] ?? '',
+      bench,
+    );
+    if (!read.ok) problems[name] = read.fault;
+    else if (read.value !== null) said[name] = read.value;
   }
   const wrong = JSON.stringify(problems);
   useEffect(() => {
@@ -125,7 +102,8 @@ export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
   const key = JSON.stringify([said, fit, place, weighting]);
   const layout = useMemo(() => {
     if (wrong !== '{}') return { ...last.current, fit, place };
-    const side = (name: string) => (shown.includes(name) ? (said[name] ?? null) : null);
+    const side = (name: LayoutLength) =>
+      shown.includes(name) ? (said[name] ?? null) : null;
     last.current = layoutOf({
       fit,
       place,

@@ -1,12 +1,11 @@
 'use client';
-import { parseLength, parseNumber } from '@/core/input';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { mediumCautions, planCapture } from '@/core/capture/plan';
 import { size } from '@/core/units';
-import { Button, ButtonLink, useActionForm } from '@/shell/actions';
+import { Button, ButtonLink, useActionForm, useLiveRead } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Field } from '@/shell/fields';
+import { FormFields } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
 import { Empty, Problem } from '@/shell/said';
 import { Figures, Slip, SlipTitle, splitUnit } from '@/shell/slip';
@@ -19,6 +18,7 @@ import { LightingSketch } from '../LightingSketch';
 import { PiecesDrawing } from '../PiecesDrawing';
 import { MEDIUM_WORDS, planWords, verdictWord } from '../planWords';
 import type { CaptureView } from '../view';
+import { printWish } from '../wishForm';
 
 const megabytes = (bytes: number) => bytes / 1e6;
 
@@ -35,29 +35,30 @@ const Unfold = ({ title, children }: { title: string; children: ReactNode }) => 
 export function PlanSheet({ view, head }: { view: CaptureView; head: ReactNode }) {
   const { work, plan, rules, master } = view;
   const format = useFormat();
-  const { units } = useBench();
+  const bench = useBench();
   const { wish, devices } = plan;
   const [picked, setPicked] = useState<number | null>(wish?.deviceId ?? null);
   const chosen = devices.find((d) => d.id === picked) ?? devices[0] ?? null;
   const { form, submit, sending, problem } = useActionForm(
     keepPrintWish,
     {
-      width: format.length(wish?.width ?? work.width),
-      height: format.length(wish?.height ?? work.height),
-      ppi: String(wish?.ppi ?? rules.printPpi),
+      ...printWish.write(
+        {
+          width: wish?.width ?? work.width,
+          height: wish?.height ?? work.height,
+          ppi: wish?.ppi ?? rules.printPpi,
+        },
+        bench,
+      ),
     },
     {
       fixed: { workId: String(work.id), deviceId: chosen ? String(chosen.id) : '' },
       done: 'Plan kept.',
     },
   );
-  const typed = form.watch();
-  const width = parseLength(typed.width ?? '', units);
-  const height = parseLength(typed.height ?? '', units);
-  const printPpi = parseNumber(typed.ppi ?? '');
-  const fits = (v: number | null): v is number => v !== null && v > 0;
-  const print = fits(width) && fits(height) ? size(width, height) : null;
-  const inForce = { ...rules, printPpi: fits(printPpi) ? printPpi : rules.printPpi };
+  const read = useLiveRead(form, printWish);
+  const print = read && size(read.width, read.height);
+  const inForce = { ...rules, printPpi: read?.ppi ?? rules.printPpi };
   const original = size(work.width, work.height);
   const plans = print
     ? devices.map((d) => ({ ...d, plan: planCapture(original, print, d.device, inForce) }))
@@ -131,15 +132,8 @@ export function PlanSheet({ view, head }: { view: CaptureView; head: ReactNode }
         }
       >
         <SlipTitle>Largest print wanted</SlipTitle>
-        <Field form={form} name="width" label="Print, width" />
-        <Field form={form} name="height" label="Print, height" />
-        <Field form={form} name="ppi" label="Printed at" unit="ppi" />
-        <Problem>
-          {problem ??
-            (print
-              ? null
-              : 'Print: its width or height cannot be read. Give 600 mm, 60 cm or 24in.')}
-        </Problem>
+        <FormFields form={form} of={printWish} />
+        <Problem>{problem}</Problem>
         {found && pixels && (
           <>
             <Figures

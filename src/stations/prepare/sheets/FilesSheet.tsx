@@ -9,7 +9,7 @@ import {
   useActionForm,
 } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Field } from '@/shell/fields';
+import { FormFields } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { JobLine, Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
@@ -18,6 +18,7 @@ import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
 import { orderPrintFiles, orderScreenCopy } from '../actions';
 import { targetChoices } from '../EndFields';
 import { PlainChoice } from '../PlainChoice';
+import { screenForm } from '../prepareForms';
 import type { SheetProps } from '../sheetProps';
 import { CHECKS, checkWords } from '../words';
 import { PlanDrawing } from './PlanDrawing';
@@ -45,15 +46,7 @@ function ScreenCopy({ view, picked, desk }: SheetProps) {
       }}
       style={{ display: 'grid', gap: 6 }}
     >
-      <Field form={form} name="longest" label="Longest side" unit="px" />
-      <Field form={form} name="quality" label="JPEG quality" unit="of 100" />
-      <Field
-        form={form}
-        name="watermark"
-        label="Words over it"
-        words
-        hint="none when empty"
-      />
+      <FormFields form={form} of={screenForm} />
       <Problem>{problem}</Problem>
       <Button
         type="submit"

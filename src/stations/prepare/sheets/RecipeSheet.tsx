@@ -4,21 +4,24 @@ import { useMemo, useState } from 'react';
 import { namePatternProblem, outOfLimits, ppiOf, printPlan } from '@/core/prepare';
 import { Button, useActionForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Choose, Field } from '@/shell/fields';
+import { Choose, FormFields } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
-import { Dialog, Problem } from '@/shell/said';
+import { FormDialog } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { keepRecipe } from '../actions';
+import { keepForm } from '../prepareForms';
 import { PatchView } from '../patch/PatchView';
 import { RecipeSteps } from '../RecipeSteps';
 import type { SheetProps } from '../sheetProps';
 import type { RecipeDesk } from '../useRecipe';
 import { CAUTIONS, limitWords } from '../words';
 
+const KEPT = ['name', 'remarks'];
+
 /** A recipe gets a name, or its next version. */
 function KeepRecipe({ desk, onClose }: { desk: RecipeDesk; onClose: () => void }) {
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     keepRecipe,
     { name: desk.named?.name ?? '', remarks: desk.named?.remarks ?? '' },
     {
@@ -34,27 +37,13 @@ function KeepRecipe({ desk, onClose }: { desk: RecipeDesk; onClose: () => void }
     },
   );
   return (
-    <Dialog title="Keep this recipe" open onClose={onClose}>
-      <form
-        method="dialog"
-        onSubmit={(e) => {
-          e.preventDefault();
-          submit();
-        }}
-        style={{ display: 'grid', gap: 9, minWidth: 320 }}
-      >
-        <Field form={form} name="name" label="Name" words />
-        <Field form={form} name="remarks" label="What it is for" words lines={2} />
-        <Small>
-          Under a name that is there already it becomes the next version; under another one
-          a copy. Files once made keep the recipe that they were made with.
-        </Small>
-        <Problem>{problem}</Problem>
-        <Button type="submit" isDisabled={sending}>
-          Keep it
-        </Button>
-      </form>
-    </Dialog>
+    <FormDialog title="Keep this recipe" form={form} onClose={onClose}>
+      <FormFields form={form.form} of={keepForm} only={KEPT} lines={{ remarks: 2 }} />
+      <Small>
+        Under a name that is there already it becomes the next version; under another one a
+        copy. Files once made keep the recipe that they were made with.
+      </Small>
+    </FormDialog>
   );
 }
 

@@ -1,11 +1,12 @@
 'use client';
 import { FORMATS, USUAL_WANTS } from '@/core/prepare';
-import { Button, useActionForm } from '@/shell/actions';
-import { ChoiceField, Field } from '@/shell/fields';
-import { Dialog, Problem } from '@/shell/said';
+import { useActionForm } from '@/shell/actions';
+import { FormFields } from '@/shell/fields';
+import { FormDialog } from '@/shell/said';
 import { Small } from '@/shell/words';
 import { targetChoices } from '../EndFields';
 import { keepRoute } from '../handOverActions';
+import { routeForm } from '../prepareForms';
 import type { PrepareView } from '../view';
 
 /** Who prints, where their files go, and what they ask for. */
@@ -19,7 +20,7 @@ export function RouteForm({
   onClose: () => void;
 }) {
   const wants = route?.wants ?? USUAL_WANTS;
-  const { form, submit, sending, problem } = useActionForm(
+  const form = useActionForm(
     keepRoute,
     {
       name: route?.name ?? '',
@@ -32,54 +33,25 @@ export function RouteForm({
     },
     { done: 'Route kept.', onDone: onClose },
   );
-  const colours = targetChoices(view.profiles);
+  const target = targetChoices(view.profiles);
+  const options = {
+    target,
+    press: [['', 'no'] as const, ...target.filter(([v]) => v.startsWith('icc:'))],
+    bits: [
+      ['8', '8 per channel'],
+      ['16', '16 per channel'],
+    ] as const,
+    format: FORMATS.map((f) => [f, f.toUpperCase()] as const),
+  };
   return (
-    <Dialog title={route ? route.name : 'Who prints'} open onClose={onClose}>
-      <form
-        method="dialog"
-        onSubmit={(e) => {
-          e.preventDefault();
-          submit();
-        }}
-        style={{ display: 'grid', gap: 9, width: 380 }}
-      >
-        <Field form={form} name="name" label="Name" words />
-        <Field
-          form={form}
-          name="folder"
-          label="Drop folder"
-          words
-          hint="a full path; empty: a folder beside your data"
-        />
-        <Field form={form} name="leastPpi" label="Asks at least" unit="ppi" />
-        <ChoiceField form={form} name="target" label="Colours" options={colours} />
-        <ChoiceField
-          form={form}
-          name="press"
-          label="CMYK beside it"
-          options={[['', 'no'], ...colours.filter(([v]) => v.startsWith('icc:'))]}
-        />
-        <ChoiceField
-          form={form}
-          name="bits"
-          label="Bits"
-          options={[
-            ['8', '8 per channel'],
-            ['16', '16 per channel'],
-          ]}
-        />
-        <ChoiceField
-          form={form}
-          name="format"
-          label="Format"
-          options={FORMATS.map((f) => [f, f.toUpperCase()] as const)}
-        />
-        <Small>Kept under a name that is there, it is what they ask for from now on.</Small>
-        <Problem>{problem}</Problem>
-        <Button type="submit" isDisabled={sending}>
-          Keep it
-        </Button>
-      </form>
-    </Dialog>
+    <FormDialog
+      title={route ? route.name : 'Who prints'}
+      form={form}
+      onClose={onClose}
+      width={380}
+    >
+      <FormFields form={form.form} of={routeForm} options={options} />
+      <Small>Kept under a name that is there, it is what they ask for from now on.</Small>
+    </FormDialog>
   );
 }

@@ -1,6 +1,5 @@
 'use client';
 import { MM_PER_INCH, mm } from '@/core/units';
-import { parseLength } from '@/core/input';
 import { useState } from 'react';
 import styled from 'styled-components';
 import {
@@ -12,11 +11,13 @@ import {
   screenScale,
 } from '@/core/size';
 import { Button } from '@/shell/actions';
-import { Line, Slide } from '@/shell/fields';
-import { useBench, useFormat } from '@/shell/figures';
+import { LengthLine, Slide } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { Small, TableHead } from '@/shell/words';
+import type { Millimetres } from '@/core/units';
 import type { ScreenDesk } from '../screen';
+import { lineMeasures } from '../standingForm';
 
 const RULER_PX = 400;
 
@@ -51,17 +52,11 @@ const faultOf = (ppi: number, number: (n: number) => string): string | null =>
 /** The screen held against a bank card or a ruler, once, so that what is shown can be true to size. */
 export function Calibrate({ desk, onDone }: { desk: ScreenDesk; onDone: () => void }) {
   const format = useFormat();
-  const { units } = useBench();
   const [scale, setScale] = useState(desk.screen.pixelsPerMm);
-  const [typed, setTyped] = useState('');
-  const length = typed.trim() === '' ? null : parseLength(typed, units);
-  const ruled = length !== null && length > 0 ? screenScale(RULER_PX, length) : null;
+  const [length, setLength] = useState<Millimetres | null>(null);
+  const ruled = length === null ? null : screenScale(RULER_PX, length);
   const wrong =
-    typed.trim() === ''
-      ? null
-      : ruled === null
-        ? `The line measures: “${typed}” cannot be read. Give 105 mm or 4.1 in.`
-        : faultOf(screenPpi(ruled), (n) => format.number(n, 1));
+    ruled === null ? null : faultOf(screenPpi(ruled), (n) => format.number(n, 1));
   const ppi = screenPpi(scale);
   const keep = (pixelsPerMm: number) => {
     desk.keep({ pixelsPerMm, calibrated: true });
@@ -118,15 +113,7 @@ export function Calibrate({ desk, onDone }: { desk: ScreenDesk; onDone: () => vo
         />
       </svg>
       <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
-        <label style={{ fontSize: 13 }}>
-          The line measures{' '}
-          <Line
-            type="text"
-            value={typed}
-            aria-invalid={wrong !== null}
-            onChange={(e) => setTyped(e.target.value)}
-          />
-        </label>
+        <LengthLine field={lineMeasures} value={length} onChange={setLength} />
         <Button
           $plain
           isDisabled={ruled === null || wrong !== null}

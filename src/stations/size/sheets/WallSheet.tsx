@@ -1,5 +1,4 @@
 'use client';
-import { parseLength } from '@/core/input';
 import { useCallback, useMemo, useState } from 'react';
 import { angularScale, stepFrom, subtends } from '@/core/size';
 import { mm } from '@/core/units';
@@ -7,9 +6,9 @@ import type { Millimetres } from '@/core/units';
 import { isFigure } from '@/core/facts';
 import { Button, useKept, useSingleKeys } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Line, Tick } from '@/shell/fields';
-import { useBench, useFormat } from '@/shell/figures';
-import { Empty, Problem } from '@/shell/said';
+import { LengthLine, Tick } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Empty } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lookSource } from '../lookSource';
@@ -20,64 +19,9 @@ import type { Hung } from '../wallScene';
 import { AngularView } from './AngularView';
 import { Calibrate } from './Calibrate';
 import { WallSketch } from './WallSketch';
+import { eyeToScreen, lookedFrom } from '../standingForm';
 
 const MOST_BESIDE = 4;
-const NEAREST_EYE = 200;
-const FARTHEST_EYE = 5000;
-const NEAREST_LOOK = 150;
-const FARTHEST_LOOK = 30_000;
-
-interface DistanceFieldProps {
-  label: string;
-  value: number;
-  least: number;
-  most: number;
-  onChange: (mm: Millimetres) => void;
-}
-
-/** A distance, typed; out of its range it says so and stays as it was. */
-function DistanceField({ label, value, least, most, onChange }: DistanceFieldProps) {
-  const format = useFormat();
-  const { units } = useBench();
-  const [typed, setTyped] = useState<string | null>(null);
-  const read = typed === null ? null : parseLength(typed, units);
-  // Set from elsewhere meanwhile, it shows that.
-  const own = read === null || read === value || read < least || read > most;
-  const text = typed !== null && own ? typed : format.distance(value);
-  const wrong =
-    typed === null || !own
-      ? null
-      : read === null
-        ? `${label}: “${typed}” cannot be read. Give 60 cm or 24 in.`
-        : read < least || read > most
-          ? `${label}: ${format.distance(read)} is not possible. Give ${format.distance(least)} to ${format.distance(most)}.`
-          : null;
-  return (
-    <>
-      <label style={{ display: 'flex', fontSize: 13, gap: 10, alignItems: 'center' }}>
-        <span style={{ flex: 1, color: 'var(--soft)' }}>{label}</span>
-        <Line
-          type="text"
-          aria-label={label}
-          aria-invalid={wrong !== null}
-          value={text}
-          style={{
-            width: 110,
-            padding: '5px 7px',
-            textAlign: 'right',
-            border: '1px solid #6f6f6f',
-          }}
-          onChange={(e) => {
-            setTyped(e.target.value);
-            const next = parseLength(e.target.value, units);
-            if (next !== null && next >= least && next <= most) onChange(next);
-          }}
-        />
-      </label>
-      <Problem>{wrong}</Problem>
-    </>
-  );
-}
 
 /** The sizes that hang beside the one that is picked. */
 function useBeside(steps: Step[], here: Step | undefined) {
@@ -220,19 +164,15 @@ export function WallSheet({ view, master, sizing, head }: SheetProps) {
             From the sofa
           </Button>
         </div>
-        <DistanceField
-          label="Looked at from"
+        <LengthLine
+          field={lookedFrom}
           value={distance}
-          least={NEAREST_LOOK}
-          most={FARTHEST_LOOK}
-          onChange={setDistance}
+          onChange={(length) => length !== null && setDistance(length)}
         />
-        <DistanceField
-          label="You sit from the screen at"
-          value={desk.screen.eyeMm}
-          least={NEAREST_EYE}
-          most={FARTHEST_EYE}
-          onChange={(eyeMm) => desk.keep({ eyeMm })}
+        <LengthLine
+          field={eyeToScreen}
+          value={mm(desk.screen.eyeMm)}
+          onChange={(eyeMm) => eyeMm !== null && desk.keep({ eyeMm })}
         />
         {!desk.screen.calibrated && (
           <Small>

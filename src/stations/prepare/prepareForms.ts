@@ -1,0 +1,35 @@
+import { choice, defineForm, hinted, optional, rowNumber, text, whole } from '@/core/input';
+import { FORMATS } from '@/core/prepare';
+import { RECIPE } from './recipeInput';
+
+/** Who prints, where their files go, and what they ask for. */
+export const routeForm = defineForm({
+  name: text('Name', { max: 60 }),
+  folder: hinted(
+    text('Drop folder', { min: 0, max: 400 }),
+    'a full path; empty: a folder beside your data',
+  ),
+  leastPpi: whole('Asks at least', { min: 72, max: 720 }, 'ppi'),
+  target: text('Colours', { max: 80 }),
+  press: text('CMYK beside it', { min: 0, max: 80 }),
+  bits: choice('Bits', ['8', '16']),
+  format: choice('Format', FORMATS),
+});
+
+/** A recipe under its name. */
+export const keepForm = defineForm({
+  name: text('Name', { max: 60 }),
+  remarks: text('What it is for', { min: 0, max: 500 }),
+  recipe: { ...RECIPE, hidden: true },
+  fromId: optional(rowNumber('Recipe')),
+});
+
+/** A copy for screens. */
+export const screenForm = defineForm({
+  workId: rowNumber('Work'),
+  sizeKey: { ...text('Size', { max: 60 }), hidden: true },
+  recipe: { ...RECIPE, hidden: true },
+  longest: whole('Longest side', { min: 200, max: 12_000 }, 'px'),
+  quality: whole('JPEG quality', { min: 30, max: 100 }, 'of 100'),
+  watermark: hinted(text('Words over it', { min: 0, max: 80 }), 'none when empty'),
+});
