@@ -23,7 +23,10 @@ export function parseLength(text: string, mode: UnitMode): Millimetres | null {
   if (!match) return null;
   const value = parseNumber(match[1] ?? '');
   const factor = FACTORS[match[2]?.toLowerCase() ?? (mode === 'metric' ? 'mm' : 'in')];
-  return value === null || factor === undefined ? null : mm(value * factor);
+  if (value === null || factor === undefined) return null;
+  // To a millionth of a millimetre: 12 in are 304.8 mm, whatever binary fractions make of it.
+  const length = value * factor;
+  return mm(Math.abs(length) < 1e9 ? Math.round(length * 1e6) / 1e6 : length);
 }
 
 const SIZE_UNITS: Record<string, SizeUnit> = {

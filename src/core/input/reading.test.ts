@@ -8,7 +8,8 @@ import {
   mm,
   minor,
 } from '../units';
-import { parseLength, parseMoney, parseNumber } from '.';
+import { length, optional, parseLength, parseMoney, parseNumber } from '.';
+import { readField, writeLength } from '.';
 
 it.each([
   ['1234.5', 1234.5],
@@ -81,6 +82,36 @@ it('without a unit the mode decides, with one it does not', () => {
   expect(parseLength('10', 'inch')).toBeCloseTo(254, 9);
   expect(parseLength('10 mm', 'inch')).toBe(mm(10));
   expect(parseLength('10 furlongs', 'metric')).toBeNull();
+});
+
+it.each(['metric', 'inch'] as const)(
+  'a length written in %s reads back the same',
+  (units) =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 20_000_000 }), (micrometres) => {
+        const length = mm(micrometres / 1000);
+        const back = parseLength(writeLength(length, units), units)!;
+        expect(Math.abs(back - length)).toBeLessThan(1e-9);
+      }),
+    ),
+);
+
+it('writes inches where they are exact, millimetres where they are not', () => {
+  expect(writeLength(mm(304.8), 'inch')).toBe('12 in');
+  expect(writeLength(mm(300), 'inch')).toBe('300 mm');
+});
+
+it('reads one field by itself', () => {
+  const c = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
+  const field = length('Width', { above: 0, max: 900 });
+  expect(readField(field, '12in', c)).toEqual({ ok: true, value: 304.8 });
+  expect(readField(field, '2 m', c)).toMatchObject({
+    fault: expect.stringMatching(/^Width: .* is too much/),
+  });
+  expect(readField(field, ' ', c)).toMatchObject({
+    fault: expect.stringMatching(/^Width: is empty/),
+  });
+  expect(readField(optional(field), ' ', c)).toEqual({ ok: true, value: null });
 });
 
 it('writes a day the same whatever the hour, and whichever clock the machine keeps', () => {
