@@ -1,5 +1,6 @@
 import { plainRecipe, stepIn, withStep } from '@/core/prepare';
-import type { Opinion, Recipe, RouteWants } from '@/core/prepare';
+import type { Opinion } from '@/core/log';
+import type { Recipe, RouteWants } from '@/core/prepare';
 import { mm } from '@/core/units';
 import {
   addDevice,

@@ -1,6 +1,8 @@
 export * from './recipe';
 export * from './recipeFact';
 export * from './limits';
+export * from './recipeFault';
+export * from './screenCopy';
 export * from './cautions';
 export * from './suggest';
 export * from './recipeRows';
@@ -11,4 +13,3 @@ export * from './verify';
 export * from './sheets';
 export * from './patch';
 export * from './route';
-export * from './logBook';

@@ -1,12 +1,9 @@
 import type { SpaceId } from '../colour';
-import type { Adjustment, Denoising, KernelId, Sharpening } from '../image';
+import { STEPS } from './steps';
+import type { RecipeStep } from './steps';
 
-/** Steps that change the picture, in the order in which they stand in the recipe. */
-export type RecipeStep =
-  | ({ kind: 'capture'; on: boolean } & Sharpening & Denoising)
-  | ({ kind: 'adjust'; on: boolean } & Adjustment)
-  | { kind: 'resample'; on: true; kernel: KernelId; ppi: number }
-  | ({ kind: 'output'; on: boolean } & Sharpening);
+export { DEFAULT_KERNEL, NO_ADJUSTMENT, STEPS } from './steps';
+export type { RecipeStep } from './steps';
 
 export type StepKind = RecipeStep['kind'];
 export type StepOf<K extends StepKind> = Extract<RecipeStep, { kind: K }>;
@@ -86,32 +83,11 @@ export function movedStep(recipe: Recipe, at: number, by: -1 | 1): Recipe {
   return { ...recipe, steps };
 }
 
-export const NO_ADJUSTMENT: Adjustment = {
-  lightness: 0,
-  contrast: 0,
-  warmth: 0,
-  saturation: 0,
-};
-
-export const DEFAULT_KERNEL: KernelId = 'lanczos3';
 export const DEFAULT_NAME = '{size}_{title}_{ppi}ppi_v{version}';
 
 /** The recipe that one begins with: nothing but resizing and output sharpening. */
 export const plainRecipe = (ppi: number, radius: number): Recipe => ({
-  steps: [
-    {
-      kind: 'capture',
-      on: false,
-      amount: 50,
-      radius: 0.7,
-      threshold: 3,
-      noise: 0,
-      grain: 2,
-    },
-    { kind: 'adjust', on: false, ...NO_ADJUSTMENT },
-    { kind: 'resample', on: true, kernel: DEFAULT_KERNEL, ppi },
-    { kind: 'output', on: true, amount: 60, radius, threshold: 2 },
-  ],
+  steps: Object.values(STEPS).map((s) => s.usual({ ppi, radius })),
   marks: false,
   convert: { target: 'a98-rgb', intent: 'relative', blackPoint: true },
   file: { bits: 8, format: 'tiff', compression: 'none', quality: 92, name: DEFAULT_NAME },

@@ -1,62 +1,14 @@
-import { adjust, denoise, resample, sharpen } from '../image';
-import type { RowStep, Shape, Sharpening } from '../image';
+import type { Shape } from '../image';
 import type { PrintPlan } from './printPlan';
-import type { Recipe, RecipeStep } from './recipe';
+import type { Recipe } from './recipe';
+import { STEPS } from './steps';
+import type { RecipeRows, RecipeStep, StepDefinition } from './steps';
 
-/** One thing that a step does to the rows of a picture. */
-export interface RecipeRows {
-  rows: RowStep;
-  /** What it is made of: the same for the same work on the same picture. */
-  key: string;
-}
+export type { RecipeRows } from './steps';
 
-const done = (rows: RowStep, ...of: unknown[]): RecipeRows => ({
-  rows,
-  key: JSON.stringify(of),
-});
-
-function rowsOf(
-  step: RecipeStep,
-  shape: Shape,
-  { image, source }: Pick<PrintPlan, 'image' | 'source'>,
-): RecipeRows[] {
-  if (!step.on) return [];
-  const sharpened = ({ amount, radius, threshold }: Sharpening) =>
-    amount > 0
-      ? [
-          done(
-            sharpen(shape, { amount, radius, threshold }),
-            'sharpen',
-            amount,
-            radius,
-            threshold,
-          ),
-        ]
-      : [];
-  switch (step.kind) {
-    case 'capture': {
-      const { noise, grain } = step;
-      const cleaned =
-        noise > 0 && grain > 0
-          ? [done(denoise(shape, { noise, grain }), 'denoise', noise, grain)]
-          : [];
-      return [...cleaned, ...sharpened(step)];
-    }
-    case 'adjust': {
-      const { lightness, contrast, warmth, saturation } = step;
-      const of = [lightness, contrast, warmth, saturation];
-      return of.some((v) => v !== 0) ? [done(adjust(shape, step), 'adjust', ...of)] : [];
-    }
-    case 'resample': {
-      const { width, height } = image;
-      const { kernel } = step;
-      const rows = resample(shape, { kernel, part: source, width, height });
-      return [done(rows, 'resample', kernel)];
-    }
-    case 'output':
-      return sharpened(step);
-  }
-}
+/** The definition of a step, which knows how to carry it out. */
+const definitionOf = (step: RecipeStep) =>
+  STEPS[step.kind] as unknown as StepDefinition<RecipeStep>;
 
 /**
  * What a recipe does to the rows of a picture (`shape`: as it is) up to the picture as it is
@@ -69,10 +21,12 @@ export function recipeRows(
 ): RecipeRows[] {
   const made: RecipeRows[] = [];
   let now = shape;
-  for (const step of recipe.steps)
-    for (const next of rowsOf(step, now, plan)) {
+  for (const step of recipe.steps) {
+    if (!step.on) continue;
+    for (const next of definitionOf(step).rows(step, now, plan)) {
       made.push(next);
       now = next.rows.out;
     }
+  }
   return made;
 }

@@ -8,6 +8,7 @@ export * from './crop';
 export * from './viewing';
 export * from './fit';
 export * from './rules';
+export * from './wallScene';
 export * from './judge';
 export * from './ladder';
 export * from './largest';

@@ -1,7 +1,8 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
-import { ASPECT_NAMES } from '@/core/prepare';
-import type { Opinion, Recipe } from '@/core/prepare';
+import { ASPECT_NAMES } from '@/core/log';
+import type { Opinion } from '@/core/log';
+import type { Recipe } from '@/core/prepare';
 import type { Minor } from '@/core/units';
 import type { Reading, Writing } from '../reading';
 import { entryItems, masters, papers, printEntries, printOpinions, works } from '../schema';

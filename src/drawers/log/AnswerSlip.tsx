@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { recipeLine } from '@/core/prepare';
+import { recipeLine } from '@/studio/words/recipeWords';
 import { Button, keepInTab } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';

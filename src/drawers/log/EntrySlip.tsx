@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { ASPECT_NAMES, recipeLine } from '@/core/prepare';
+import { ASPECT_NAMES } from '@/core/log';
+import { recipeLine } from '@/studio/words/recipeWords';
 import { Button, useActionForm } from '@/shell/actions';
 import { FormFields, Upload } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';

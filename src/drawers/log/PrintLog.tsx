@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { ASPECT_NAMES } from '@/core/prepare';
+import { ASPECT_NAMES } from '@/core/log';
 import { Button, DownloadLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Choose } from '@/shell/fields';

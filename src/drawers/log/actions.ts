@@ -1,5 +1,5 @@
 'use server';
-import { ASPECT_NAMES } from '@/core/prepare';
+import { ASPECT_NAMES } from '@/core/log';
 import { addPrintOpinion, addRecipe, getPrintEntry } from '@/data';
 import { act, refuse } from '@/studio';
 import type { ActionResult } from '@/studio';

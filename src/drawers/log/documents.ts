@@ -1,6 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import { guardCell } from '@/core/csv';
-import { ASPECT_NAMES, recipeLine } from '@/core/prepare';
+import { ASPECT_NAMES } from '@/core/log';
+import { recipeLine } from '@/studio/words/recipeWords';
 import { formatDay } from '@/core/units';
 import { readEntries, readSettings } from '@/data';
 import { logBookPdf, printable } from '@/documents';

@@ -1,6 +1,6 @@
 import { defineForm, optional, rowNumber, text, whole } from '@/core/input';
-import { ASPECTS } from '@/core/prepare';
-import type { Aspect } from '@/core/prepare';
+import { ASPECTS } from '@/core/log';
+import type { Aspect } from '@/core/log';
 
 const aspect = (name: Aspect) =>
   optional(whole(name, { min: ASPECTS[name][0], max: ASPECTS[name][1] }));

@@ -1,5 +1,5 @@
-import { nearestPrints, proposedRecipe } from '@/core/prepare';
-import type { PrintCase, RememberedPrint } from '@/core/prepare';
+import { nearestPrints, proposedRecipe } from '@/core/log';
+import type { PrintCase, RememberedPrint } from '@/core/log';
 import { nominalSize } from '@/core/size';
 import {
   MOST_CHOICES,

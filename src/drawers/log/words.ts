@@ -1,4 +1,4 @@
-import type { Aspect, ProposedRecipe } from '@/core/prepare';
+import type { Aspect, ProposedRecipe } from '@/core/log';
 
 export const ENTRY_KINDS = {
   printFile: 'print file',

@@ -3,11 +3,10 @@ import { RGB_SPACES } from '@/core/colour';
 import {
   bytesBeyond,
   doubledNames,
-  plainRecipe,
   ppiOf,
   printPlan,
   screenPlan,
-  stepIn,
+  screenRecipe,
 } from '@/core/prepare';
 import type { Recipe, TargetId } from '@/core/prepare';
 import { addRecipe, getRecipe } from '@/data';
@@ -143,10 +142,6 @@ export async function orderPrintFiles(typed: unknown): Promise<ActionResult<numb
   });
 }
 
-/** Resolution that a screen copy says of itself; screens do not look at it. */
-const SCREEN_PPI = 96;
-const SCREEN_NAME = '{size}_{title}_screen_v{version}';
-
 /** Queues a copy for screens: the seen part of the picture, sRGB, JPEG, lightly sharpened. */
 export async function orderScreenCopy(typed: unknown): Promise<ActionResult<number>> {
   return act(screenForm, typed, {}, async (v, tools) => {
@@ -160,20 +155,7 @@ export async function orderScreenCopy(typed: unknown): Promise<ActionResult<numb
     if (!rung)
       return refuse('This size is not on offer any more. Offer it at Size, then copy it.');
     const plan = screenPlan(master.facts, rung.fit.crop, v.longest);
-    const usual = plainRecipe(SCREEN_PPI, 0.5);
-    const adjusted = stepIn(v.recipe, 'adjust');
-    const recipe: Recipe = {
-      ...usual,
-      steps: usual.steps.map((s) =>
-        s.kind === 'adjust' && adjusted
-          ? adjusted
-          : s.kind === 'output'
-            ? { ...s, amount: 40 }
-            : s,
-      ),
-      convert: { target: 'srgb', intent: 'relative', blackPoint: true },
-      file: { ...usual.file, format: 'jpeg', quality: v.quality, name: SCREEN_NAME },
-    };
+    const recipe = screenRecipe(v.recipe, v.quality);
     const spec: PrintFileOrder = {
       workId: work.id,
       title: work.title,

@@ -1,14 +1,7 @@
-import { KERNEL_IDS } from '@/core/image';
-import {
-  COMPRESSIONS,
-  FORMATS,
-  INTENTS,
-  namePatternProblem,
-  outOfLimits,
-} from '@/core/prepare';
+import { COMPRESSIONS, FORMATS, INTENTS, STEPS, recipeFault } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { json } from '@/core/input';
-import { limitWords, nameProblemWords } from './words';
+import { faultWords } from './words';
 
 const numbers = (...names: string[]) =>
   Object.fromEntries(names.map((name) => [name, { type: 'number' }]));
@@ -19,8 +12,6 @@ const step = (kind: string, properties: Record<string, unknown>) => ({
   required: ['kind', 'on', ...Object.keys(properties)],
   properties: { kind: { const: kind }, on: { type: 'boolean' }, ...properties },
 });
-
-const SHARPENING = numbers('amount', 'radius', 'threshold');
 
 const closed = (properties: Record<string, unknown>) => ({
   type: 'object',
@@ -36,12 +27,14 @@ const RECIPE_SCHEMA = closed({
     minItems: 1,
     maxItems: 8,
     items: {
-      anyOf: [
-        step('capture', { ...SHARPENING, ...numbers('noise', 'grain') }),
-        step('adjust', numbers('lightness', 'contrast', 'warmth', 'saturation')),
-        step('resample', { kernel: { enum: KERNEL_IDS }, ...numbers('ppi') }),
-        step('output', SHARPENING),
-      ],
+      anyOf: Object.values(STEPS).map(({ kind, numbers: of, choices = {} }) =>
+        step(kind, {
+          ...numbers(...of),
+          ...Object.fromEntries(
+            Object.entries(choices).map(([name, ids]) => [name, { enum: ids }]),
+          ),
+        }),
+      ),
     },
   },
   marks: { type: 'boolean' },
@@ -64,11 +57,6 @@ export const RECIPE = json<Recipe>('Recipe', RECIPE_SCHEMA);
 
 /** Why a recipe cannot be worked with, in a sentence; null when it can. */
 export function recipeRefusal(recipe: Recipe): string | null {
-  const [outside] = outOfLimits(recipe);
-  if (outside) return limitWords(outside, recipe);
-  const sizes = recipe.steps.filter((s) => s.kind === 'resample').length;
-  if (sizes !== 1)
-    return 'Recipe: it needs one step that resizes, and only one. Take the usual recipe and change it.';
-  const name = namePatternProblem(recipe.file.name);
-  return name ? nameProblemWords(name) : null;
+  const fault = recipeFault(recipe);
+  return fault && faultWords(fault, recipe);
 }

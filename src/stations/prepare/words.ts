@@ -9,6 +9,7 @@ import type {
   RecipeStep,
   StepKind,
   recipeCautions,
+  RecipeFault,
 } from '@/core/prepare';
 import { NAME_PARTS } from '@/core/prepare';
 import { KERNELS } from '@/core/image';
@@ -144,5 +145,17 @@ export function nameProblemWords(problem: NameProblem): string {
       return `File name: “${problem.character}” is refused by some systems. Take letters without accents, digits, - and _.`;
     case 'unknownPart':
       return `File name: {${problem.part}} means nothing here. There are ${NAME_PARTS.map((p) => `{${p}}`).join(', ')}.`;
+  }
+}
+
+/** What is wrong with a recipe, in a sentence. */
+export function faultWords(fault: RecipeFault, recipe: Recipe): string {
+  switch (fault.code) {
+    case 'limits':
+      return limitWords(fault.outside, recipe);
+    case 'resizing':
+      return 'Recipe: it needs one step that resizes, and only one. Take the usual recipe and change it.';
+    case 'name':
+      return nameProblemWords(fault.problem);
   }
 }

@@ -11,7 +11,7 @@ import { sheetCautionWords, sheetWords } from './sheetWords';
 import { SheetDrawing } from './sheets/SheetDrawing';
 import type { Presented } from './sheets/SheetDrawing';
 import { WallSketch } from './sheets/WallSketch';
-import { hangScene } from './wallScene';
+import { hangScene } from '@/core/size';
 import { bytesWords, largestWords, lossWords, reopenedWords, standingWords } from './words';
 
 const written = (units: UnitMode) => formatOf({ units, locale: 'en-GB', currency: 'EUR' });

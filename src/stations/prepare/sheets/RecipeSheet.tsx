@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { namePatternProblem, outOfLimits, ppiOf, printPlan } from '@/core/prepare';
+import { ppiOf, printPlan, recipeFault } from '@/core/prepare';
 import { Button, useActionForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Choose, FormFields } from '@/shell/fields';
@@ -15,7 +15,7 @@ import { PatchView } from '../patch/PatchView';
 import { RecipeSteps } from '../RecipeSteps';
 import type { SheetProps } from '../sheetProps';
 import type { RecipeDesk } from '../useRecipe';
-import { CAUTIONS, limitWords } from '../words';
+import { CAUTIONS, faultWords } from '../words';
 
 const KEPT = ['name', 'remarks'];
 
@@ -52,8 +52,9 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
   const { recipe, named, exact, cautions } = desk;
   const format = useFormat();
   const [keeping, setKeeping] = useState(false);
-  const [outside] = outOfLimits(recipe);
-  const wrong = outside ?? namePatternProblem(recipe.file.name);
+  const wrong = recipeFault(recipe);
+  // A name that cannot be used is said at its field.
+  const outside = wrong !== null && wrong.code !== 'name';
   const ppi = ppiOf(recipe);
   const plan = useMemo(
     () =>
@@ -69,7 +70,7 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
         {plan && !outside && (
           <PatchView master={master} plan={plan} recipe={recipe} at={desk.at} />
         )}
-        {outside && <Sentence $tone="stop">{limitWords(outside, recipe)}</Sentence>}
+        {outside && <Sentence $tone="stop">{faultWords(wrong, recipe)}</Sentence>}
       </Surface>
       <Slip
         label="The recipe"

@@ -6,8 +6,8 @@ import { pictureTiles } from '@/shell/drawing';
 import type { TiledPicture } from '@/shell/drawing';
 import { LOOK_TILE } from '../lookSource';
 import type { LookSource } from '../lookSource';
-import { PERSON, SOFA } from '../wallScene';
-import type { Hung, Scene } from '../wallScene';
+import type { Hung, Scene } from '@/core/size';
+import { PERSON, SOFA } from '../figures';
 
 const Frame = styled.div`
   position: relative;

@@ -1,7 +1,7 @@
 'use client';
 import { useFormat } from '@/shell/figures';
-import { PERSON, SOFA } from '../wallScene';
-import type { Scene } from '../wallScene';
+import type { Scene } from '@/core/size';
+import { PERSON, SOFA } from '../figures';
 
 const WIDTH = 294;
 const HEIGHT = 150;

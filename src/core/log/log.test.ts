@@ -1,15 +1,7 @@
 import fc from 'fast-check';
-import {
-  ASPECTS,
-  nearestPrints,
-  offBy,
-  plainRecipe,
-  proposedRecipe,
-  recipeLine,
-  stepIn,
-  withStep,
-} from '.';
+import { ASPECTS, nearestPrints, offBy, proposedRecipe } from '.';
 import type { Opinion, PrintCase, RememberedPrint } from '.';
+import { plainRecipe, stepIn } from '../prepare';
 
 const recipe = plainRecipe(300, 1.4);
 const right: Opinion = { sharpness: 0, grain: 0, halos: 0, tone: 0, colour: 0 };
@@ -118,13 +110,5 @@ it('being further off never makes it better', () => {
       expect(output.amount).toBeGreaterThanOrEqual(0);
       expect(output.radius).toBeGreaterThanOrEqual(0.3);
     }),
-  );
-});
-
-it('says a recipe in a line', () => {
-  expect(recipeLine(recipe)).toBe('Lanczos 3 at 300 ppi, sharpened 60 % 1.4 px');
-  const output = stepIn(recipe, 'output')!;
-  expect(recipeLine(withStep(recipe, 3, { ...output, on: false }))).toBe(
-    'Lanczos 3 at 300 ppi, not sharpened',
   );
 });

@@ -1,0 +1,3 @@
+export * from './opinion';
+export * from './nearest';
+export * from './proposed';

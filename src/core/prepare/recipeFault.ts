@@ -1,0 +1,21 @@
+import { namePatternProblem } from './fileName';
+import type { NameProblem } from './fileName';
+import { outOfLimits } from './limits';
+import type { OutOfLimits } from './limits';
+import type { Recipe } from './recipe';
+
+/** Why a recipe cannot be worked with: a number, its one resizing step, or the name of its file. */
+export type RecipeFault =
+  | { code: 'limits'; outside: OutOfLimits }
+  | { code: 'resizing'; steps: number }
+  | { code: 'name'; problem: NameProblem };
+
+/** The first thing that is wrong with a recipe; null when it can be worked with. */
+export function recipeFault(recipe: Recipe): RecipeFault | null {
+  const [outside] = outOfLimits(recipe);
+  if (outside) return { code: 'limits', outside };
+  const steps = recipe.steps.filter((s) => s.kind === 'resample').length;
+  if (steps !== 1) return { code: 'resizing', steps };
+  const problem = namePatternProblem(recipe.file.name);
+  return problem ? { code: 'name', problem } : null;
+}

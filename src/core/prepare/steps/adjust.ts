@@ -1,0 +1,25 @@
+import { adjust as adjustRows } from '../../image';
+import type { Adjustment } from '../../image';
+import { done } from './step';
+import type { StepDefinition } from './step';
+
+export type AdjustStep = { kind: 'adjust'; on: boolean } & Adjustment;
+
+export const NO_ADJUSTMENT: Adjustment = {
+  lightness: 0,
+  contrast: 0,
+  warmth: 0,
+  saturation: 0,
+};
+
+/** Light and colour, in L*a*b*. */
+export const adjust: StepDefinition<AdjustStep> = {
+  kind: 'adjust',
+  numbers: ['lightness', 'contrast', 'warmth', 'saturation'],
+  usual: () => ({ kind: 'adjust', on: false, ...NO_ADJUSTMENT }),
+  rows(step, shape) {
+    const { lightness, contrast, warmth, saturation } = step;
+    const of = [lightness, contrast, warmth, saturation];
+    return of.some((v) => v !== 0) ? [done(adjustRows(shape, step), 'adjust', ...of)] : [];
+  },
+};

@@ -1,0 +1,33 @@
+import type { RowStep, Shape } from '../../image';
+import type { PrintPlan } from '../printPlan';
+
+/** One thing that a step does to the rows of a picture. */
+export interface RecipeRows {
+  rows: RowStep;
+  /** What it is made of: the same for the same work on the same picture. */
+  key: string;
+}
+
+/** What a new recipe knows: pixels an inch, and the usual radius of sharpening, px. */
+export interface Usual {
+  ppi: number;
+  radius: number;
+}
+
+/** A kind of step: what it holds, how it begins, what it does to the rows of a picture. */
+export interface StepDefinition<S extends { kind: string; on: boolean }> {
+  kind: S['kind'];
+  /** Its numbers; their limits are in LIMITS. */
+  numbers: readonly Exclude<keyof S, 'kind' | 'on'>[];
+  /** Its choices by name, where it has any. */
+  choices?: Readonly<Record<string, readonly string[]>>;
+  /** As it stands in a recipe that one begins with. */
+  usual(from: Usual): S;
+  /** `shape`: the rows as they come. Empty where it leaves them as they are. */
+  rows(step: S, shape: Shape, plan: Pick<PrintPlan, 'image' | 'source'>): RecipeRows[];
+}
+
+export const done = (rows: RowStep, ...of: unknown[]): RecipeRows => ({
+  rows,
+  key: JSON.stringify(of),
+});

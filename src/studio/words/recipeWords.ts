@@ -1,0 +1,17 @@
+import { KERNELS } from '@/core/image';
+import { ppiOf, resampling, stepIn } from '@/core/prepare';
+import type { Recipe } from '@/core/prepare';
+
+/** A recipe in one line, as the log book says it. */
+export function recipeLine(recipe: Recipe): string {
+  const capture = stepIn(recipe, 'capture');
+  const output = stepIn(recipe, 'output');
+  return [
+    `${KERNELS[resampling(recipe).kernel].name} at ${ppiOf(recipe)} ppi`,
+    ...(capture && capture.amount > 0
+      ? [`capture ${capture.amount} % ${capture.radius} px`]
+      : []),
+    ...(capture && capture.noise > 0 ? [`noise ${capture.noise} %`] : []),
+    output ? `sharpened ${output.amount} % ${output.radius} px` : 'not sharpened',
+  ].join(', ');
+}
