@@ -28,6 +28,10 @@ const Ordered = ({ row }: { row: Row }) => (
   </span>
 );
 
+const Day = ({ children }: { children: string }) => (
+  <span style={{ whiteSpace: 'nowrap' }}>{children}</span>
+);
+
 /** Orders: what is open, what is late, what has gone. */
 export function OrdersDrawer(view: OrdersView) {
   const { page, asked, shown, counts, adding } = view;
@@ -52,13 +56,13 @@ export function OrdersDrawer(view: OrdersView) {
         key: 'placed',
         head: 'Placed',
         value: (r) => r.placedAt,
-        cell: (r) => format.day(r.placedAt),
+        cell: (r) => <Day>{format.day(r.placedAt)}</Day>,
       },
       {
         key: 'due',
         head: 'Promised',
         value: (r) => r.dueOn,
-        cell: (r) => format.day(r.dueOn),
+        cell: (r) => <Day>{format.day(r.dueOn)}</Day>,
       },
       {
         key: 'price',

@@ -1,7 +1,5 @@
 'use client';
-import { AlertTriangle, Clock, Hourglass, PackageOpen } from 'lucide-react';
 import Link from 'next/link';
-import styled from 'styled-components';
 import type { Urgency } from '@/core/today';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
@@ -12,65 +10,7 @@ import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { Sentence, Small, TableHead } from '@/shell/words';
 import type { TableView } from './view';
 import { sayLine } from './words';
-
-const HEADS: Record<Urgency, string> = {
-  late: 'Late',
-  due: 'Due',
-  low: 'Low',
-  waiting: 'Waiting',
-};
-const ICONS = { late: AlertTriangle, due: Clock, low: PackageOpen, waiting: Hourglass };
-const INKS: Record<Urgency, string> = {
-  late: 'var(--brick)',
-  due: 'var(--ochre)',
-  low: 'var(--ochre)',
-  waiting: 'var(--soft)',
-};
-
-const Line = styled(Link)`
-  display: grid;
-  grid-template-columns: 22px 1fr auto 132px;
-  gap: 8px;
-  align-items: center;
-  padding: 6px 8px 6px 2px;
-  border-bottom: 1px solid var(--line);
-  color: var(--ink);
-  text-decoration: none;
-  &:hover {
-    background: rgba(0, 0, 0, 0.06);
-  }
-  &:focus-visible {
-    outline-offset: -2px;
-  }
-  b {
-    font-weight: 400;
-    font-family: 'Newsreader', serif;
-    font-size: 16px;
-    line-height: 1.2;
-  }
-  em {
-    font-style: normal;
-    color: var(--blue);
-    text-align: right;
-    font-weight: 500;
-  }
-`;
-
-const Jobs = styled.div`
-  display: grid;
-  gap: 10px;
-  padding: 6px 8px 10px 2px;
-  max-width: 620px;
-`;
-
-const Rest = styled.p`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  padding: 10px 2px;
-  color: var(--soft);
-  font-size: 13px;
-`;
+import { HEADS, ICONS, INKS, Line, Jobs, Rest } from './tableParts';
 
 /** The table: today's work, most urgent first, each line a way to where it is dealt with. */
 export function TableDrawer({

@@ -8,16 +8,16 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table';
-import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import type { KeyboardEvent, ReactNode } from 'react';
-import styled from 'styled-components';
 import { useAddress } from './listAddress';
 import type { ListAsked } from './listAddress';
 import { PageTurner } from './PageTurner';
 import type { ListShown } from './PageTurner';
 import { useLinesInSight } from './linesInSight';
+import { Wrap, Grid } from './grid';
+import { HeadCell } from './HeadCell';
 
 export interface Column<T> {
   key: string;
@@ -42,92 +42,6 @@ const features = tableFeatures({
   sortedRowModel: createSortedRowModel(),
   sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
 });
-
-const Wrap = styled.div`
-  position: relative;
-  min-height: 0;
-  overflow: auto;
-`;
-
-const Grid = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  th,
-  td {
-    padding: 5px 10px 5px 2px;
-    text-align: left;
-    vertical-align: middle;
-    border-bottom: 1px solid var(--line);
-  }
-  th {
-    position: sticky;
-    top: 0;
-    background: var(--table);
-    font-weight: 500;
-    font-size: 12px;
-    color: var(--soft);
-    white-space: nowrap;
-    z-index: 1;
-  }
-  th button {
-    appearance: none;
-    border: 0;
-    background: none;
-    padding: 3px 0;
-    font: inherit;
-    cursor: pointer;
-    display: inline-flex;
-    align-items: center;
-    gap: 3px;
-  }
-  .figure {
-    text-align: right;
-  }
-  .figure,
-  .short {
-    white-space: nowrap;
-  }
-  &[data-tight] {
-    font-size: 12.5px;
-    /* Widths come from the heads: rows are not measured against one another. */
-    table-layout: fixed;
-    th,
-    td {
-      padding: 2.5px 7px 2.5px 2px;
-    }
-    th {
-      font-size: 11.5px;
-    }
-  }
-  tbody tr {
-    cursor: default;
-  }
-  tbody tr:has([data-tone='caution']) td {
-    color: var(--ochre);
-  }
-  tbody tr:has([data-tone='stop']) td {
-    color: var(--brick);
-  }
-  tbody tr[data-opens] {
-    cursor: pointer;
-  }
-  tbody tr[data-opens]:hover {
-    background: rgba(0, 0, 0, 0.05);
-  }
-  tbody tr[aria-selected='true'] {
-    background: rgba(255, 255, 255, 0.42);
-    box-shadow: inset 3px 0 0 var(--blue);
-    td:first-child {
-      padding-left: 8px;
-    }
-  }
-  [data-tone='dark'] & tbody tr[aria-selected='true'] {
-    background: rgba(255, 255, 255, 0.12);
-  }
-  tbody tr:focus-visible {
-    outline-offset: -2px;
-  }
-`;
 
 interface DataTableProps<T> {
   label: string;
@@ -162,40 +76,6 @@ function walk(event: KeyboardEvent<HTMLTableRowElement>, open: () => void) {
   else return;
   event.preventDefault();
 }
-
-/** What stands in a column's head, and what a press on it does. */
-interface Head {
-  column: {
-    key: string;
-    head: string;
-    said?: string;
-    figure?: boolean;
-    width?: number | string;
-    unsorted?: boolean;
-  };
-  sorted: 'asc' | 'desc' | false;
-  press: ((event: unknown) => void) | undefined;
-}
-
-const HeadCell = ({ column, sorted, press }: Head) => (
-  <th
-    className={column.figure ? 'figure' : undefined}
-    style={{ width: column.width }}
-    aria-sort={
-      sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined
-    }
-  >
-    {column.unsorted || column.head === '' ? (
-      column.head || <span className="sr">{column.said ?? 'Picture'}</span>
-    ) : (
-      <button type="button" onClick={press}>
-        {column.head}
-        {sorted === 'asc' && <ArrowUp size={12} aria-hidden />}
-        {sorted === 'desc' && <ArrowDown size={12} aria-hidden />}
-      </button>
-    )}
-  </th>
-);
 
 /**
  * A list of facts: sortable by its heads, walked by arrow keys, opened by Enter. Short lists

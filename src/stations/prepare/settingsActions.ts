@@ -2,13 +2,15 @@
 import {
   SETTING_AXES,
   axisPoints,
-  layOutSettingsEitherWay,
+  cellPiece,
+  cellWhole,
+  layOutSettingsSheet,
   ppiOf,
   printPlan,
   settingGrid,
 } from '@/core/prepare';
-import type { AxisPlan, PixelRect, PrintPlan, SettingsSheet } from '@/core/prepare';
-import { formatDay, mm, pixelsFor, mmOf } from '@/core/units';
+import type { AxisPlan, SettingsSheet } from '@/core/prepare';
+import { formatDay, mmOf } from '@/core/units';
 import { MOST_CHOICES, papersToPrintOn } from '@/data';
 import { act, offeredRung, refuse, startJob, targetFor } from '@/studio';
 import type { ActionResult, SheetOrder } from '@/studio';
@@ -57,30 +59,6 @@ const order = defineForm({
   desk: DESK,
 });
 
-/** Times a cell that the reduced copy is as large. */
-const FINER = 2;
-
-/** The whole printed picture in a cell, made of a reduced copy of it. */
-function smallPlan({ width, height }: PixelRect): PrintPlan {
-  const image = { left: 0, top: 0, width, height };
-  const source = { left: 0, top: 0, width: width * FINER, height: height * FINER };
-  return { width, height, image, source, factor: 1 / FINER };
-}
-
-/** A piece of the print, as large as a cell, about a place of its picture. */
-function pieceOf({ image }: PrintPlan, { x, y }: SettingsDesk, cell: PixelRect): PixelRect {
-  const width = Math.min(cell.width, image.width);
-  const height = Math.min(cell.height, image.height);
-  const from = (at: number, most: number, long: number) =>
-    Math.round(Math.min(most - long, Math.max(0, at * most - long / 2)));
-  return {
-    left: from(x, image.width, width),
-    top: from(y, image.height, height),
-    width,
-    height,
-  };
-}
-
 /** Queues a settings sheet; one for each media setting of the printer that is named. */
 export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<number[]>> {
   return act(order, typed, {}, async (v, tools) => {
@@ -110,18 +88,14 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
     const ppi = ppiOf(recipe);
     const { columns, cells } = settingGrid(recipe, desk.axes);
     const plan = printPlan(master.facts, rung.fit, ppi);
-    const size = {
-      width: pixelsFor(mm(sheet.width), ppi),
-      height: pixelsFor(mm(sheet.height), ppi),
-    };
-    const proportion = desk.of === 'whole' ? plan.image.width / plan.image.height : 1.25;
-    const laid = layOutSettingsEitherWay({
-      ...size,
+    const laid = layOutSettingsSheet({
+      sheet,
       ppi,
       margin: desk.margin,
+      of: desk.of,
       columns,
       count: cells.length,
-      proportion,
+      plan,
     });
     if (!laid)
       return refuse(
@@ -171,11 +145,11 @@ export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<n
         target: recipe.convert.target,
         parts: cells.map((c, i) => {
           const cell = laid.places[i]!;
-          const of = desk.of === 'whole' ? smallPlan(cell) : plan;
+          const of = desk.of === 'whole' ? cellWhole(cell) : plan;
           return {
             plan: of,
             recipe: c.recipe,
-            region: desk.of === 'whole' ? of.image : pieceOf(plan, desk, cell),
+            region: desk.of === 'whole' ? of.image : cellPiece(plan, desk, cell),
             place: cell,
             small: desk.of === 'whole',
           };

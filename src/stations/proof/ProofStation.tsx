@@ -1,5 +1,4 @@
 'use client';
-import styled from 'styled-components';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { PrintOnSheet } from '@/shell/drawing';
@@ -10,54 +9,7 @@ import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small, TitleBlock } from '@/shell/words';
 import { JudgeRound, SendRound, VERDICTS } from './RoundForms';
 import type { ProofView } from './view';
-
-const Rounds = styled.ol`
-  display: grid;
-  gap: 10px;
-  li {
-    display: grid;
-    grid-template-columns: 74px 1fr;
-    gap: 14px;
-    padding-bottom: 10px;
-    border-bottom: 1px solid var(--line);
-  }
-  li > strong {
-    font:
-      400 30px/1 'Newsreader',
-      serif;
-    text-align: right;
-    small {
-      display: block;
-      font: 400 11.5px/1.2 'Commissioner';
-      color: var(--soft);
-    }
-  }
-  h3 {
-    font-size: 17px;
-  }
-  p {
-    margin-top: 3px;
-  }
-`;
-
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: minmax(180px, 250px) 1fr;
-  gap: 26px;
-  align-items: start;
-`;
-
-function standing(view: ProofView): string {
-  const { rounds, reference, out } = view;
-  const held = rounds.find((r) => r.id === reference);
-  if (out)
-    return `Round ${out.round} on ${out.paper} is out. Say what you see when it is back.`;
-  if (held)
-    return `Round ${held.round} on ${held.paper} is the reference: every later impression is held against it.`;
-  return rounds.length === 0
-    ? 'No proof of this size yet. Proof it before the edition is printed.'
-    : 'No round is approved yet. Change what was seen and send another.';
-}
+import { Rounds, Columns, standing } from './proofParts';
 
 /** Proof: the rounds of a size, round by round, until one is approved. */
 export function ProofStation(view: ProofView) {

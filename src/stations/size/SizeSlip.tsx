@@ -5,55 +5,19 @@ import { Button, ButtonLink, useAction } from '@/shell/actions';
 import { Field, Strips } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
-import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
-import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { FactList, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Small } from '@/shell/words';
 import { SIGN_WORDS } from '@/studio/words/signWords';
 import { offerSize } from './actions';
 import { layoutTyped, sizeAsked } from './layoutForm';
 import { removeOwnSize } from './ruleActions';
 import { WithdrawForm } from './sheets/DecideBar';
 import { StandingRule } from './sheets/StandingRule';
-import type { SheetProps, Step } from './useSizing';
-import {
-  FITS,
-  adviceTone,
-  judgementWords,
-  largestWords,
-  reopenedWords,
-  worthWords,
-} from './words';
+import type { SheetProps } from './useSizing';
+import { FITS, largestWords } from './words';
+import { Verdict } from './Verdict';
 
 type SlipProps = Omit<SheetProps, 'head'>;
-
-/** The verdict of a size: its figures, one sentence, and what has become of it since. */
-export function Verdict({ step, sizing }: { step: Step; sizing: SlipProps['sizing'] }) {
-  const format = useFormat();
-  const { figures } = step.judgement;
-  return (
-    <>
-      <Figures
-        figures={[
-          {
-            value: format.number(figures.ppi),
-            unit: '',
-            label: worthWords(step.judgement, format),
-            tone: step.judgement.advice === 'withdraw' ? 'brick' : undefined,
-          },
-          { ...splitUnit(format.distance(figures.crispFrom)), label: 'crisp from' },
-          { ...splitUnit(format.distance(figures.standing)), label: 'people stand' },
-        ]}
-      />
-      <Sentence $tone={adviceTone(step.judgement) ?? 'plain'}>
-        {judgementWords(step.judgement, sizing.rules, format)}
-      </Sentence>
-      {step.reopened && step.decided && (
-        <Sentence $tone="caution">
-          {reopenedWords(step.reopened, step.decided.kind, format)}
-        </Sentence>
-      )}
-    </>
-  );
-}
 
 /** The next action on a size: offer it, offer it otherwise, withdraw it, prepare it. */
 export function SizeActions({ view, sizing }: SlipProps) {

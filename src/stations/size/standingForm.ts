@@ -15,4 +15,4 @@ export const lookedFrom = length('Looked at from', { min: 150, max: 30_000 });
 export const eyeToScreen = length('You sit from the screen at', { min: 200, max: 5000 });
 
 /** A line on the screen, held against a ruler. */
-export const lineMeasures = length('The line measures', { above: 0, max: 5000 });
+export const lineMeasures = length('The line measures', { above: 0, max: 100_000 });

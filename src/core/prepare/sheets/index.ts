@@ -4,3 +4,4 @@ export * from './packPieces';
 export * from './settingGrid';
 export * from './layOutProof';
 export * from './layOutSettings';
+export * from './settingsSheet';

@@ -7,14 +7,8 @@ import { Empty, Problem } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
 import { Small, TableHead, TitleBlock } from '@/shell/words';
 import { promiseWords } from '@/studio/words/orderWords';
-import {
-  AddLineSlip,
-  AddressSlip,
-  CancelSlip,
-  ChangeLineSlip,
-  NotesSlip,
-  ReturnSlip,
-} from './ChangeSlips';
+import { AddLineSlip, AddressSlip, CancelSlip, NotesSlip } from './ChangeSlips';
+import { ChangeLineSlip, ReturnSlip } from './LineSlips';
 import { LinesTable } from './LinesTable';
 import { ParcelDrawing } from './ParcelDrawing';
 import { ParcelSlip } from './ParcelSlip';

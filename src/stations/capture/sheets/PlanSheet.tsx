@@ -9,27 +9,19 @@ import { FormFields } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
 import { Empty, Problem } from '@/shell/said';
 import { Figures, Slip, SlipTitle, splitUnit } from '@/shell/slip';
-import { SlipTable } from '@/shell/table';
-import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { Sentence, Small } from '@/shell/words';
 import { keepPrintWish } from '../actions';
 import { EditDevice, NewDevice } from '../DeviceForms';
 import { HireOrOwn } from '../HireOrOwn';
 import { LightingSketch } from '../LightingSketch';
 import { PiecesDrawing } from '../PiecesDrawing';
-import { MEDIUM_WORDS, planWords, verdictWord } from '../planWords';
+import { MEDIUM_WORDS, planWords } from '../planWords';
 import type { CaptureView } from '../view';
 import { printWish } from '../wishForm';
+import { Unfold } from './Unfold';
+import { DevicesTable } from './DevicesTable';
 
 const megabytes = (bytes: number) => bytes / 1e6;
-
-const Unfold = ({ title, children }: { title: string; children: ReactNode }) => (
-  <details>
-    <summary>
-      <SectionLabel as="span">{title}</SectionLabel>
-    </summary>
-    {children}
-  </details>
-);
 
 /** The plan: what the capture must hold for the largest print wanted, and which device gives it. */
 export function PlanSheet({ view, head }: { view: CaptureView; head: ReactNode }) {
@@ -160,36 +152,7 @@ export function PlanSheet({ view, head }: { view: CaptureView; head: ReactNode }
             </Small>
           </>
         )}
-        <SlipTable aria-label="Devices">
-          <thead>
-            <tr>
-              <th>device</th>
-              <th>reaches</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {plans.map((p) => (
-              <tr
-                key={p.id}
-                data-opens
-                tabIndex={0}
-                data-tone={p.plan.verdict === 'fallsShort' ? 'stop' : undefined}
-                aria-selected={p.id === chosen?.id}
-                onClick={() => setPicked(p.id)}
-                onFocus={() => setPicked(p.id)}
-              >
-                <td className="wrap">{p.device.name}</td>
-                <td>
-                  {p.plan.canvas
-                    ? `${format.number(p.plan.canvas.layers.eight)} layers`
-                    : `${format.number(Math.floor(p.plan.reached))}\u202fppi`}
-                </td>
-                <td>{verdictWord(p.plan)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </SlipTable>
+        <DevicesTable plans={plans} picked={chosen?.id ?? null} onPick={setPicked} />
         {chosen?.device.kind === 'flatbed' && chosen.device.measuredPpi === null && (
           <Small>
             Reckoned with what the maker says. Scan a test target and keep what it really

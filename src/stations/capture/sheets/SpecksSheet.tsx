@@ -1,6 +1,5 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import styled from 'styled-components';
 import type { SpeckVerdict } from '@/core/capture/specks';
 import { Button, useAction, useSingleKeys } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
@@ -8,54 +7,17 @@ import { Slide } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { Figures, Slip, SlipTitle } from '@/shell/slip';
-import { SlipTable } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
 import { judgeSpeck } from '../actions';
 import { LightTable } from '../LightTable';
 import { ringsOverlay } from '../ringsOverlay';
 import { stopsOf } from '../walk';
-import type { Stop } from '../walk';
 import type { SheetProps } from './sheetProps';
+import { KEYS, Threshold, Row, kindOf } from './speckParts';
+import { SpecksTable } from './SpecksTable';
 
-const VERDICT_WORDS: Record<SpeckVerdict, string> = {
-  open: 'to look at',
-  mended: 'mended',
-  partOfPicture: 'of the picture',
-  ignored: 'let be',
-};
-const KEYS: Record<string, SpeckVerdict> = {
-  m: 'mended',
-  b: 'partOfPicture',
-  i: 'ignored',
-  x: 'open',
-};
 /** Rows of the list that are shown at a time, around the one walked to. */
 const SHOWN = 7;
-
-const Threshold = styled.label`
-  display: grid;
-  gap: 4px;
-  font-size: 13px;
-  input {
-    width: 100%;
-    accent-color: var(--blue);
-  }
-`;
-
-const Row = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-`;
-
-const kindOf = (stop: Stop): string =>
-  stop.kind === 'tile'
-    ? 'look here yourself'
-    : stop.length > 2.2 * stop.diameter
-      ? 'hair'
-      : stop.contrast < 0
-        ? 'dark speck'
-        : 'light speck';
 
 /** The specks that were found, walked one by one at 100 per cent. */
 export function SpecksSheet({ view, found, head }: SheetProps) {
@@ -214,37 +176,12 @@ export function SpecksSheet({ view, found, head }: SheetProps) {
             {format.number(specks.more)} more, all less sure, were left out of the list.
           </Small>
         )}
-        <SlipTable aria-label="Specks">
-          <thead>
-            <tr>
-              <th>what</th>
-              <th>size</th>
-              <th>contrast</th>
-              <th>sure</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {stops.slice(from, from + SHOWN).map((stop, i) => (
-              <tr
-                key={`${stop.x} ${stop.y}`}
-                data-opens
-                aria-selected={stop === current}
-                onClick={() => setAt(from + i)}
-              >
-                <td>{stop.kind === 'tile' ? 'busy tile' : kindOf(stop)}</td>
-                <td>
-                  {stop.kind === 'tile' ? '' : `${format.number(stop.diameter)}\u202fpx`}
-                </td>
-                <td>
-                  {stop.kind === 'tile' ? '' : format.number(Math.abs(stop.contrast))}
-                </td>
-                <td>{stop.kind === 'tile' ? '' : format.percent(stop.confidence)}</td>
-                <td>{stop.kind === 'tile' ? '' : VERDICT_WORDS[verdictOf(stop.index)]}</td>
-              </tr>
-            ))}
-          </tbody>
-        </SlipTable>
+        <SpecksTable
+          stops={stops.slice(from, from + SHOWN)}
+          current={current}
+          verdictOf={verdictOf}
+          onPick={(i) => setAt(from + i)}
+        />
         <Small>
           Contrast against the ground around it, of 255. Verdicts stay with their place,
           also for a newer version of the file.

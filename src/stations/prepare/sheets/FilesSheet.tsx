@@ -1,65 +1,20 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { ppiOf, printPlan, stepIn } from '@/core/prepare';
-import {
-  Button,
-  ButtonLink,
-  DownloadLink,
-  useAction,
-  useActionForm,
-} from '@/shell/actions';
+import { ppiOf, printPlan } from '@/core/prepare';
+import { Button, ButtonLink, DownloadLink, useAction } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { FormFields } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { JobLine, Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { SlipTable } from '@/shell/table';
 import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
-import { orderPrintFiles, orderScreenCopy } from '../actions';
+import { orderPrintFiles } from '../actions';
 import { targetChoices } from '../EndFields';
 import { PlainChoice } from '../PlainChoice';
-import { screenForm } from '../prepareForms';
 import type { SheetProps } from '../sheetProps';
 import { CHECKS, checkWords } from '../words';
 import { PlanDrawing } from './PlanDrawing';
-
-/** A copy for a screen: sRGB, its longest side, words over it. */
-function ScreenCopy({ view, picked, desk }: SheetProps) {
-  const { form, submit, sending, problem } = useActionForm(
-    orderScreenCopy,
-    { longest: '2000', quality: '88', watermark: '' },
-    {
-      fixed: {
-        workId: String(view.work.id),
-        sizeKey: picked.key,
-        recipe: JSON.stringify(desk.recipe),
-      },
-      done: 'Screen copy ordered.',
-    },
-  );
-  return (
-    <form
-      method="dialog"
-      onSubmit={(e) => {
-        e.preventDefault();
-        submit();
-      }}
-      style={{ display: 'grid', gap: 6 }}
-    >
-      <FormFields form={form} of={screenForm} />
-      <Problem>{problem}</Problem>
-      <Button
-        type="submit"
-        $plain
-        $small
-        isDisabled={sending}
-        style={{ justifySelf: 'start' }}
-      >
-        Write a screen copy
-      </Button>
-    </form>
-  );
-}
+import { ScreenCopy } from './ScreenCopy';
+import { FilesTable } from './FilesTable';
 
 /** Files: what is written for a size, reopened and held against its order. */
 export function FilesSheet(props: SheetProps) {
@@ -110,44 +65,7 @@ export function FilesSheet(props: SheetProps) {
         {own.length === 0 ? (
           <p style={{ color: 'var(--soft)' }}>Nothing yet.</p>
         ) : (
-          <SlipTable>
-            <thead>
-              <tr>
-                <th>file</th>
-                <th>pixels</th>
-                <th>sharpened</th>
-                <th>colours</th>
-                <th>checks</th>
-                <th>MB</th>
-                <th />
-              </tr>
-            </thead>
-            <tbody>
-              {own.map((f) => {
-                const sharp = stepIn(f.recipe, 'output');
-                const passed = f.checks.filter((c) => c.passed).length;
-                return (
-                  <tr key={f.id} data-tone={passed < f.checks.length ? 'stop' : undefined}>
-                    <td className="wrap">{f.name}</td>
-                    <td>
-                      {f.width} × {f.height}
-                    </td>
-                    <td>{sharp ? `${sharp.amount} %, ${sharp.radius} px` : 'no'}</td>
-                    <td className="wrap">
-                      {names.get(f.recipe.convert.target) ?? 'a profile'}
-                    </td>
-                    <td>
-                      {passed} of {f.checks.length} {passed === f.checks.length ? '✓' : '▲'}
-                    </td>
-                    <td>{format.number(f.bytes / 1e6, f.bytes < 1e7 ? 1 : 0)}</td>
-                    <td>
-                      <a href={`/api/print-files/${f.id}`}>Download</a>
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </SlipTable>
+          <FilesTable files={own} names={names} />
         )}
       </Surface>
       <Slip

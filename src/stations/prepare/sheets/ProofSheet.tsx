@@ -12,13 +12,13 @@ import { SectionLabel, Sentence, Small } from '@/shell/words';
 import type { SheetProps } from '../sheetProps';
 import { orderProofSheet } from '../proofActions';
 import { proofProblemWords, wishOf } from '../proofWish';
-import { proposalFigure } from '../sheetWords';
 import { PiecePicker } from './PiecePicker';
 import { PiecesTable, ProofChoices } from './ProofChoices';
 import { ProofDrawing } from './ProofDrawing';
 import { USUAL, isDesk } from './proofDesk';
-import type { Desk, Place } from './proofDesk';
+import type { Desk } from './proofDesk';
 import { WrittenSheets } from './WrittenSheets';
+import { useProposals } from './useProposals';
 
 /** Proof sheet: pieces of the print at its full final size, on a small sheet. */
 export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: SheetProps) {
@@ -27,8 +27,6 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
   const format = useFormat();
   const [kept, keep] = useKept(`proof-sheet-${work.id}`, isDesk);
   const [cursor, setCursor] = useState({ x: 0.5, y: 0.5 });
-  const [proposing, setProposing] = useState(false);
-  const [trouble, setTrouble] = useState<string | null>(null);
   const { run, sending, problem } = useAction(orderProofSheet, 'Proof sheet ordered.');
   const desk = useMemo<Desk>(
     () => ({ ...USUAL, sizes: [picked.key], ...kept }),
@@ -63,36 +61,9 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
     : { width: 0.2, height: 0.2 };
   const add = (at: { x: number; y: number }) =>
     put({ places: [...desk.places, { ...at, tests: 'byHand' }] });
-  const propose = async () => {
-    setProposing(true);
-    const answer = await fetch(
-      `/api/proposals/${master.id}?width=${perPicture.width}&height=${perPicture.height}`,
-    ).catch(() => null);
-    setProposing(false);
-    if (!answer?.ok)
-      return setTrouble(
-        'No pieces could be proposed: the picture is not read yet. Wait until Capture has read it, or choose by hand.',
-      );
-    setTrouble(null);
-    const found = (await answer.json()) as {
-      x: number;
-      y: number;
-      tests: Place['tests'];
-      figure: number;
-    }[];
-    const own = desk.places.filter((p) => p.tests === 'byHand');
-    put({
-      places: [
-        ...own,
-        ...found.map(({ x, y, tests, figure }) => ({
-          x,
-          y,
-          tests,
-          ...(tests === 'byHand' ? {} : { said: proposalFigure({ tests, figure }) }),
-        })),
-      ],
-    });
-  };
+  const { propose, proposing, trouble } = useProposals(master.id, perPicture, (found) =>
+    put({ places: [...desk.places.filter((p) => p.tests === 'byHand'), ...found] }),
+  );
   return (
     <Bench>
       <Surface>

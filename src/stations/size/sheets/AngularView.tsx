@@ -4,10 +4,9 @@ import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import { pictureTiles } from '@/shell/drawing';
 import type { TiledPicture } from '@/shell/drawing';
-import { LOOK_TILE } from '../lookSource';
 import type { LookSource } from '../lookSource';
 import type { Hung, Scene } from '@/core/size';
-import { PERSON, SOFA } from '../figures';
+import { windowsOf, drawWall } from './drawWall';
 
 const Frame = styled.div`
   position: relative;
@@ -39,47 +38,6 @@ interface AngularViewProps {
   /** What is looked at first. */
   centre: Hung;
   label: string;
-}
-
-const windowsOf = (look: LookSource) => ({
-  width: look.width,
-  height: look.height,
-  tileSize: LOOK_TILE,
-  tileOverlap: 0,
-  minLevel: 0,
-  maxLevel: 0,
-  getTileUrl: (_: number, x: number, y: number) => look.url(x * LOOK_TILE, y * LOOK_TILE),
-});
-
-/** Wall, sheets, sofa, person and floor, under the pixels of the prints. */
-function drawWall(
-  pen: CanvasRenderingContext2D,
-  scene: Scene,
-  at: (x: number, y: number) => [number, number],
-  scale: number,
-) {
-  const figure = (path: string, x: number, size: number, shade: string) => {
-    const [left, foot] = at(x, scene.floor);
-    pen.save();
-    pen.translate(left, foot);
-    pen.scale(size * scale, size * scale);
-    pen.fillStyle = shade;
-    pen.fill(new Path2D(path));
-    pen.restore();
-  };
-  const [, floor] = at(0, scene.floor);
-  pen.fillStyle = 'rgba(0,0,0,.16)';
-  pen.fillRect(0, floor, pen.canvas.width, pen.canvas.height);
-  figure(SOFA, scene.sofa.x, scene.sofa.width, '#7c7c7c');
-  figure(PERSON, scene.person.x, scene.person.height, '#565656');
-  for (const { fit, x, y } of scene.hung) {
-    const [left, top] = at(x, y);
-    const [w, h] = [fit.sheet.width * scale, fit.sheet.height * scale];
-    pen.fillStyle = 'rgba(0,0,0,.25)';
-    pen.fillRect(left + 1.5, top + 2, w, h);
-    pen.fillStyle = '#fdfdfc';
-    pen.fillRect(left, top, w, h);
-  }
 }
 
 /** Prints on a wall at the angle they subtend: dragged and moved by arrow keys, never scaled but by stepping. */

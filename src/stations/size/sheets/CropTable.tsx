@@ -1,30 +1,12 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import styled from 'styled-components';
 import type { CropRect } from '@/core/size';
-
-const Stage = styled.div`
-  flex: 1;
-  min-height: 260px;
-  display: grid;
-  place-items: center;
-  svg {
-    touch-action: none;
-    display: block;
-    max-width: 100%;
-  }
-  svg:focus-visible {
-    outline: 3px solid var(--blue);
-    outline-offset: -3px;
-  }
-`;
+import { Stage, useRoom } from './cropStage';
+import { STEP, SCALE, between, areaMoved, ARROWS } from './cropKeys';
 
 const MARGIN = 6;
 const HANDLE = 11;
-const STEP = 0.01;
-const SCALE = 1.02;
-
 type Drag =
   | { kind: 'slide'; x: number; y: number; part: CropRect }
   | { kind: 'scale'; part: CropRect }
@@ -47,49 +29,6 @@ interface CropTableProps {
   onKeep: () => void;
   onMiddle: () => void;
 }
-
-/** The room there is for the picture, followed as the window changes. */
-function useRoom() {
-  const stage = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState({ width: 740, height: 500 });
-  useEffect(() => {
-    const element = stage.current;
-    if (!element) return;
-    const watch = new ResizeObserver(([entry]) => {
-      const box = entry?.contentRect;
-      if (box && box.width > 0)
-        setRoom({ width: box.width, height: Math.max(260, box.height) });
-    });
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
-  return { stage, room };
-}
-
-const between = (least: number, value: number, most: number) =>
-  Math.max(least, Math.min(most, value));
-
-/** The area that arrow keys move, and with Shift widen or narrow. */
-function areaMoved(area: CropRect, across: number, down: number, grows: boolean): CropRect {
-  if (grows)
-    return {
-      ...area,
-      width: between(0.02, area.width + across, 1 - area.left),
-      height: between(0.02, area.height + down, 1 - area.top),
-    };
-  return {
-    ...area,
-    left: between(0, area.left + across, 1 - area.width),
-    top: between(0, area.top + down, 1 - area.height),
-  };
-}
-
-const ARROWS: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** The whole picture with the crop on it: slid and scaled by mouse, touch and keyboard. */
 export function CropTable(props: CropTableProps) {

@@ -1,9 +1,7 @@
 'use client';
 import { useRef, useState } from 'react';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import styled from 'styled-components';
 import { WHOLE, crispFrom } from '@/core/size';
-import type { SizeRules } from '@/core/size';
 import { ppi as asPpi, mmOf } from '@/core/units';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
@@ -13,70 +11,13 @@ import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lookOf } from '../lookSource';
 import { useScreen } from '../screen';
 import type { SheetProps } from '../useSizing';
+import { Overview, PANE_HEIGHT, Panes, bandOf, between } from './enlargeParts';
 
 const FACTORS = [1, 1.5, 2, 3] as const;
 const PANE = 372;
-const PANE_HEIGHT = 262;
 /** Room of the overview on the slip. */
 const OVERVIEW = { width: 294, height: 225 };
 const STEP = 0.01;
-
-const Panes = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-  gap: 10px;
-  figure {
-    min-width: 0;
-  }
-  img {
-    display: block;
-    width: 100%;
-    height: ${PANE_HEIGHT}px;
-    object-fit: none;
-    object-position: center;
-    background: #9c9c9c;
-    border: 1px solid var(--line);
-  }
-  figcaption {
-    display: flex;
-    justify-content: space-between;
-    font-size: 13px;
-    padding-top: 2px;
-  }
-`;
-
-const Overview = styled.div`
-  position: relative;
-  align-self: center;
-  touch-action: none;
-  cursor: crosshair;
-  img {
-    display: block;
-    width: 100%;
-    height: 100%;
-  }
-  svg {
-    position: absolute;
-    inset: 0;
-    width: 100%;
-    height: 100%;
-  }
-  &:focus-visible {
-    outline: 2px solid var(--blue);
-    outline-offset: 2px;
-  }
-`;
-
-const between = (value: number) => Math.max(0, Math.min(1, value));
-
-const bandOf = (factor: number, rules: SizeRules): string =>
-  factor <= 1
-    ? 'native'
-    : factor <= rules.resamplerHolds
-      ? 'held'
-      : factor <= rules.proofFirst
-        ? 'proof first'
-        : 'too far';
 
 /** How it enlarges: one detail at several enlargements, with the resampling of the print file. */
 export function EnlargeSheet({ master, sizing, head }: SheetProps) {

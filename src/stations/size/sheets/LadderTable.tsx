@@ -3,13 +3,13 @@ import { memo, useMemo } from 'react';
 import type { SizeRules } from '@/core/size';
 import { MM_PER_INCH, formatSizeFigures } from '@/core/units';
 import type { Size } from '@/core/units';
-import { Tick } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
 import { DataTable } from '@/shell/table';
 import type { Format } from '@/shell/figures';
 import type { Column } from '@/shell/table';
 import type { Step } from '../useSizing';
 import { adviceTone, adviceWord, bytesWords } from '../words';
+import { Chosen } from './Chosen';
 
 interface LadderTableProps {
   steps: Step[];
@@ -19,22 +19,6 @@ interface LadderTableProps {
   onPick: (key: string) => void;
   onChoose: (key: string) => void;
 }
-
-const Chosen = ({
-  step,
-  picked,
-  chosen,
-  onChoose,
-}: Pick<LadderTableProps, 'picked' | 'chosen' | 'onChoose'> & { step: Step }) => (
-  <Tick
-    // One stop for the whole ladder: the tick of the line that is picked.
-    tabIndex={step.key === picked ? 0 : -1}
-    aria-label={`Choose ${step.label}`}
-    checked={chosen.has(step.key)}
-    onChange={() => onChoose(step.key)}
-    onClick={(e) => e.stopPropagation()}
-  />
-);
 
 const ppiWords = ({ across, down }: Step['judgement']['figures'], format: Format) =>
   Math.abs(across - down) < 0.5

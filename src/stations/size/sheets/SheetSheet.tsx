@@ -1,10 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { planMat } from '@/core/finish';
-import type { MatPlan } from '@/core/finish';
 import { sheetCautions, signPlan } from '@/core/size';
-import type { FitResult } from '@/core/size';
-import { mm } from '@/core/units';
 import { DownloadLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Field, Strips } from '@/shell/fields';
@@ -18,8 +14,9 @@ import { sheetCautionWords, sheetWords } from '../sheetWords';
 import { WEIGHTINGS } from '../useLayout';
 import type { SheetProps } from '../useSizing';
 import { FITS, PLACES } from '../words';
-import { MAT_ABOVE, SheetDrawing } from './SheetDrawing';
+import { SheetDrawing } from './SheetDrawing';
 import type { Presented } from './SheetDrawing';
+import { matOf, presentedWords } from './presented';
 
 const PRESENTED: [Presented, string][] = [
   ['flat', 'Flat'],
@@ -32,42 +29,6 @@ const SIDE_NAMES: Record<string, string> = {
   below: 'Below',
   left: 'Left',
 };
-/** The mat drawn here shows this much white; another one is planned at Finish. */
-const REVEAL = mm(10);
-const OFF = mm(1);
-
-const matOf = (fit: FitResult): MatPlan =>
-  planMat({
-    image: fit.image,
-    margins: {
-      sides: mm(Math.min(fit.left, fit.right)),
-      above: fit.above,
-      below: fit.below,
-    },
-    style: fit.below > REVEAL + 3 * OFF ? 'reveal' : 'overlap',
-    perSide: fit.below > REVEAL + 3 * OFF ? REVEAL : mm(5),
-    tolerances: [OFF, OFF, OFF],
-    borders: { sides: mm(MAT_ABOVE), above: mm(MAT_ABOVE), below: mm(MAT_ABOVE + 15) },
-    mouldingWidth: mm(20),
-    sawLoss: mm(0),
-    glazing: { thickness: mm(2), material: 'glass' },
-  });
-
-/** What the way of presenting it does to the print. */
-function presentedWords(
-  presented: Presented,
-  mat: MatPlan | null,
-  length: (n: number) => string,
-) {
-  if (presented === 'float')
-    return 'Floating: all of the sheet is seen, its edges as well. Signed below the image it shows.';
-  if (presented === 'mat' && mat)
-    return mat.catches
-      ? `Under a mat that ${mat.signatureShows ? `shows ${length(REVEAL)} of white: number and signature show` : 'covers the edge of the picture: what is signed in the border is hidden'}. It holds the sheet by ${length(mat.heldBy)} at its narrowest; ${length(mat.worstCase)} may be off.`
-      : `The mat holds the sheet by ${length(mat.heldBy)} only, and ${length(mat.worstCase)} may be off: it can fall through. Widen the border.`;
-  return null;
-}
-
 /** Sheet: borders, bleed, torn edges, marks and where it is signed, to scale; and its drawing to take along. */
 export function SheetSheet(props: SheetProps) {
   const { view, master, sizing, head } = props;

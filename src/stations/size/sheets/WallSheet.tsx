@@ -13,36 +13,14 @@ import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lookSource } from '../lookSource';
 import { useScreen } from '../screen';
-import type { SheetProps, Step } from '../useSizing';
+import type { SheetProps } from '../useSizing';
 import { hangScene } from '@/core/size';
 import type { Hung } from '@/core/size';
 import { AngularView } from './AngularView';
 import { Calibrate } from './Calibrate';
 import { WallSketch } from './WallSketch';
 import { eyeToScreen, lookedFrom } from '../standingForm';
-
-const MOST_BESIDE = 4;
-
-/** The sizes that hang beside the one that is picked. */
-function useBeside(steps: Step[], here: Step | undefined) {
-  const [beside, setBeside] = useState<ReadonlySet<string>>(new Set());
-  const toggle = (key: string) =>
-    setBeside((now) => {
-      const next = new Set(now);
-      if (!next.delete(key) && next.size < MOST_BESIDE - 1) next.add(key);
-      return next;
-    });
-  const hung = steps.filter((s) => s.key === here?.key || beside.has(s.key));
-  return { beside, toggle, hung };
-}
-
-/** How crisp a print is from where it is looked at now. */
-function fromHere(step: Step, distance: number, say: (mm: number) => string) {
-  const { crispFrom } = step.judgement.figures;
-  return crispFrom <= distance
-    ? `Crisp from here, and up to ${say(crispFrom)}.`
-    : `Soft from here: it is crisp from ${say(crispFrom)}.`;
-}
+import { MOST_BESIDE, useBeside, fromHere } from './besides';
 
 const isDistance = (value: unknown): value is Millimetres => isFigure(value) && value > 0;
 
