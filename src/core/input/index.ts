@@ -1,3 +1,4 @@
+export * from './answer';
 export * from './fields';
 export * from './defineForm';
 export * from './json';

@@ -1,4 +1,4 @@
-import { nextRound, openRound, referenceProof } from '.';
+import { nextRound, openRound, referenceProof, verdictFault } from '.';
 import type { ProofRound } from '.';
 
 const round = (over: Partial<ProofRound>): ProofRound => ({
@@ -45,4 +45,10 @@ it('is the one approved last, not the one that stands last in the list', () => {
   const sameDay = round({ id: 3, backAt: '2026-04-02' });
   expect(referenceProof([sameDay, judgedLater], rule)).toBe(sameDay);
   expect(referenceProof([judgedLater, sameDay], rule)).toBe(sameDay);
+});
+
+it('a further round must know what it tries', () => {
+  expect(verdictFault({ verdict: 'changeAndRepeat', toChange: ' ' })).toBe('toChange');
+  expect(verdictFault({ verdict: 'changeAndRepeat', toChange: 'lighter' })).toBeNull();
+  expect(verdictFault({ verdict: 'approved', toChange: '' })).toBeNull();
 });

@@ -42,3 +42,10 @@ export const referenceProof = <R extends ProofRound>(
     .filter((r) => paperId === undefined || r.paperId === paperId)
     .sort((a, b) => (a.backAt ?? '').localeCompare(b.backAt ?? '') || a.id - b.id)
     .at(-1);
+
+/** What a verdict lacks: a further round must know what it tries. Null when it can be kept. */
+export const verdictFault = (said: {
+  verdict: ProofVerdict;
+  toChange: string;
+}): 'toChange' | null =>
+  said.verdict === 'changeAndRepeat' && said.toChange.trim() === '' ? 'toChange' : null;

@@ -2,11 +2,11 @@
 import { ASPECT_NAMES } from '@/core/log';
 import { addPrintOpinion, addRecipe, getPrintEntry } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { keepForm, opinionForm } from './logForms';
 
 /** Keeps what was thought of a print; earlier words stay. */
-export async function judgePrint(typed: unknown): Promise<ActionResult<null>> {
+export async function judgePrint(typed: unknown): Promise<Answer<null>> {
   return act(opinionForm, typed, {}, async (v, { studio, write, at }) => {
     if (!(await getPrintEntry(studio.db.read, v.entryId)))
       return refuse('This entry is not there. Open the log book anew.');
@@ -20,7 +20,7 @@ export async function judgePrint(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Keeps the recipe of an entry under a name, so that Prepare has it. */
-export async function keepEntryRecipe(typed: unknown): Promise<ActionResult<number>> {
+export async function keepEntryRecipe(typed: unknown): Promise<Answer<number>> {
   return act(keepForm, typed, {}, async ({ entryId, name }, { studio, write, at }) => {
     const entry = await getPrintEntry(studio.db.read, entryId);
     if (!entry?.recipe)

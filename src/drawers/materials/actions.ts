@@ -12,7 +12,7 @@ import {
   removeRow,
 } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import {
   deliveryForm,
   editMaterialForm,
@@ -23,7 +23,7 @@ import {
 import { WORDS, usualName } from './words';
 
 /** Takes a kind of packing material onto the shelf. */
-export async function createMaterial(typed: unknown): Promise<ActionResult<number>> {
+export async function createMaterial(typed: unknown): Promise<Answer<number>> {
   return act(materialForm, typed, WORDS, async (v, { settings, write, at }) =>
     write((tx) =>
       addMaterial(tx, { ...v, mass: grams(v.mass), currency: settings.currency }, at),
@@ -32,7 +32,7 @@ export async function createMaterial(typed: unknown): Promise<ActionResult<numbe
 }
 
 /** Changes what is noted of it; refused, with both values, when it was changed meanwhile. */
-export async function editMaterial(typed: unknown): Promise<ActionResult<number>> {
+export async function editMaterial(typed: unknown): Promise<Answer<number>> {
   return act(
     editMaterialForm,
     typed,
@@ -65,7 +65,7 @@ export async function editMaterial(typed: unknown): Promise<ActionResult<number>
 }
 
 /** Takes material that never moved off the shelf. */
-export async function removeMaterial(typed: unknown): Promise<ActionResult<null>> {
+export async function removeMaterial(typed: unknown): Promise<Answer<null>> {
   return act(
     removeMaterialForm,
     typed,
@@ -83,7 +83,7 @@ export async function removeMaterial(typed: unknown): Promise<ActionResult<null>
 }
 
 /** Notes pieces received (positive) or used (negative). */
-export async function moveMaterial(typed: unknown): Promise<ActionResult<null>> {
+export async function moveMaterial(typed: unknown): Promise<Answer<null>> {
   return act(deliveryForm, typed, WORDS, async ({ materialId, pieces, reason }, tools) => {
     const { write, at } = tools;
     if (pieces === 0) {
@@ -100,7 +100,7 @@ export async function moveMaterial(typed: unknown): Promise<ActionResult<null>> 
 }
 
 /** Lays in the usual packing material, a few pieces of each, where it is not there yet. */
-export async function layInUsual(typed: unknown): Promise<ActionResult<null>> {
+export async function layInUsual(typed: unknown): Promise<Answer<null>> {
   return act(usualForm, typed, WORDS, async (_v, { settings, write, at }) => {
     await write(async (tx) => {
       const there = new Set((await listMaterialRows(tx)).map((m) => m.name));

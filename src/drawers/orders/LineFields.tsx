@@ -1,6 +1,11 @@
 'use client';
 import { useEffect } from 'react';
+import { readField, writeAmount } from '@/core/input';
+import type { InputContext } from '@/core/input';
 import type { LineKind } from '@/core/order';
+import { minor } from '@/core/units';
+import type { Minor } from '@/core/units';
+import { useBench } from '@/shell/figures';
 import { FormFields } from '@/shell/fields';
 import { FindField } from '@/shell/table';
 import type { Form, TypedValues } from '@/shell/fields';
@@ -13,7 +18,10 @@ import { LINE_KIND_WORDS } from './words';
 const OFFERED: readonly LineKind[] = ['impression', 'openPrint', 'goods'];
 
 /** What the fields of a line start with. */
-export function startLine({ impressions, papers, start }: AddingLine): TypedValues {
+export function startLine(
+  { impressions, papers, start }: AddingLine,
+  currency: string,
+): TypedValues {
   const first = impressions.find((f) => f.key === start);
   return {
     kind: 'impression',
@@ -23,8 +31,20 @@ export function startLine({ impressions, papers, start }: AddingLine): TypedValu
     mass: '',
     thickness: '',
     quantity: '1',
-    price: first?.price ?? '',
+    price: first?.price == null ? '' : writeAmount(first.price, currency),
   };
+}
+
+/** The price of so many, as it is typed; empty while how many cannot be read. */
+function priceOf(
+  one: Minor,
+  kind: LineKind,
+  quantity: string,
+  context: InputContext,
+): string {
+  const many = readField(lineForm.fields.quantity, quantity, context);
+  if (kind === 'impression') return writeAmount(one, context.currency);
+  return many.ok ? writeAmount(minor(one * many.value), context.currency) : '';
 }
 
 /** The fields of one line of an order: what it is of, its paper, its price. */
@@ -37,6 +57,7 @@ export function LineFields({
   adding: AddingLine;
   currency: string;
 }) {
+  const bench = useBench();
   const { impressions, prints, papers, find, more } = adding;
   const kind = form.watch('kind') as LineKind;
   const item = form.watch('item');
@@ -48,12 +69,14 @@ export function LineFields({
     if (picked && picked.key !== item) form.setValue('item', picked.key);
     if (kind === 'impression') form.setValue('quantity', '1');
     const { dirtyFields } = form.formState;
-    // The price of several is said by hand: what one costs does not tell it.
-    if (picked?.price && !dirtyFields.price)
-      form.setValue('price', kind === 'impression' || quantity === '1' ? picked.price : '');
+    if (picked?.price != null && !dirtyFields.price)
+      form.setValue(
+        'price',
+        priceOf(picked.price, kind, quantity ?? '', { ...bench, currency }),
+      );
     if (picked?.paperId && !dirtyFields.paperId)
       form.setValue('paperId', String(picked.paperId));
-  }, [kind, item, quantity, choices, form]);
+  }, [kind, item, quantity, choices, form, bench, currency]);
   const f = { form, of: lineForm };
   const options = {
     kind: OFFERED.map((k) => [k, LINE_KIND_WORDS[k]] as const),

@@ -24,7 +24,7 @@ export function NewOrder({
   const taking = useActionForm(
     takeOrder,
     {
-      ...startLine(adding),
+      ...startLine(adding, currency),
       name: '',
       street: '',
       town: '',

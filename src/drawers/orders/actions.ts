@@ -2,7 +2,7 @@
 import { promisedDay, readExtras } from '@/core/order';
 import { addOrderLine, mergeCustomers, takeOrder as takeOrderRow } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { layNewLines } from './bench/layByRule';
 import { mergeForm } from './customers/mergeForm';
 import { newOrderForm } from './orderForms';
@@ -10,7 +10,7 @@ import { readLine } from './readLine';
 import { WORDS } from './words';
 
 /** Takes an order with its first line; answers with its number. */
-export async function takeOrder(typed: unknown): Promise<ActionResult<{ number: string }>> {
+export async function takeOrder(typed: unknown): Promise<Answer<{ number: string }>> {
   return act(newOrderForm, typed, WORDS, async (v, { studio, settings, write, at }) =>
     write(async (tx) => {
       const read = await readLine(tx, v, settings.currency);
@@ -33,7 +33,7 @@ export async function takeOrder(typed: unknown): Promise<ActionResult<{ number: 
 }
 
 /** Merges a customer into another, by hand. */
-export async function merge(typed: unknown): Promise<ActionResult<null>> {
+export async function merge(typed: unknown): Promise<Answer<null>> {
   return act(mergeForm, typed, WORDS, async (v, { write, at }) => {
     await write((tx) => mergeCustomers(tx, { ...v, at }));
     return null;

@@ -1,6 +1,6 @@
 import { impressionLabel } from '@/core/edition';
 import { nominalSize } from '@/core/size';
-import { writeAmount } from '@/core/input';
+import type { Minor } from '@/core/units';
 import {
   MOST_CHOICES,
   freeImpressions,
@@ -20,8 +20,8 @@ export interface Choice {
   label: string;
   sizeKey: string;
   impression: string;
-  /** Of one, as it is typed; empty where none was kept. */
-  price: string;
+  /** Of one, in the currency of the bench; null where none was kept. */
+  price: Minor | null;
   paperId: number | null;
 }
 
@@ -42,10 +42,9 @@ export async function addingLine(
   const known = await sizesOfWorks(db, works);
   const priced = (of: { workId: number; sizeKey: string }) => {
     const size = known.find((s) => s.workId === of.workId && s.sizeKey === of.sizeKey);
-    const price = size?.price != null && size.currency === currency ? size.price : null;
     return {
       sizeKey: of.sizeKey,
-      price: price === null ? '' : writeAmount(price, currency),
+      price: size?.price != null && size.currency === currency ? size.price : null,
       paperId: size?.paperId ?? null,
     };
   };

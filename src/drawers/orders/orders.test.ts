@@ -55,9 +55,9 @@ const adding = async (query: Record<string, string> = {}) =>
 
 it('offers what is numbered and here, with the price and the paper of its size', async () => {
   expect((await adding()).impressions.map((f) => [f.label, f.price, f.paperId])).toEqual([
-    ['Slack Water, 2/30, 30 × 40 cm', '', null],
-    ['Slack Water, 3/30, 30 × 40 cm', '', null],
-    ['Slack Water, 4/30, 30 × 40 cm', '', null],
+    ['Slack Water, 2/30, 30 × 40 cm', null, null],
+    ['Slack Water, 3/30, 30 × 40 cm', null, null],
+    ['Slack Water, 4/30, 30 × 40 cm', null, null],
   ]);
   const { start } = await loadPrice('1', { size: SIZE });
   const fields = priceForm.write(start, {
@@ -89,7 +89,7 @@ it('offers what is numbered and here, with the price and the paper of its size',
     'SELECT price_minor AS price FROM price',
   );
   expect((await adding()).impressions[0]).toMatchObject({
-    price: (row!.price / 100).toFixed(2),
+    price: row!.price,
     paperId: 1,
   });
 });

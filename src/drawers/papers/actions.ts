@@ -11,7 +11,7 @@ import {
   removeRow,
 } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { bringForm, discontinueForm, editPaperForm, movePaperForm } from './paperForm';
 import { paperForm, paperWritten, removePaperForm } from './paperForm';
 import type { PaperInput } from './paperForm';
@@ -35,7 +35,7 @@ const stored = ({ weight, thickness, ...rest }: PaperInput) => ({
 });
 
 /** Adds a paper to the drawer. */
-export async function createPaper(typed: unknown): Promise<ActionResult<number>> {
+export async function createPaper(typed: unknown): Promise<Answer<number>> {
   return act(paperForm, typed, {}, async (v, { settings, write, at }) =>
     write(async (tx) => {
       if (await paperNamed(tx, v.name)) return nameTaken(v.name);
@@ -46,7 +46,7 @@ export async function createPaper(typed: unknown): Promise<ActionResult<number>>
 }
 
 /** Changes what is noted of a paper; refused, with both values, when it was changed meanwhile. */
-export async function editPaper(typed: unknown): Promise<ActionResult<number>> {
+export async function editPaper(typed: unknown): Promise<Answer<number>> {
   return act(
     editPaperForm,
     typed,
@@ -76,7 +76,7 @@ export async function editPaper(typed: unknown): Promise<ActionResult<number>> {
 }
 
 /** Notes that a paper is no longer made, and what takes its place; or that it is made again. */
-export async function discontinuePaper(typed: unknown): Promise<ActionResult<null>> {
+export async function discontinuePaper(typed: unknown): Promise<Answer<null>> {
   return act(discontinueForm, typed, WORDS, async (value, { write, at, undoable }) => {
     const { paperId, discontinued } = value;
     const replacementId = Number(value.replacementId) || null;
@@ -101,7 +101,7 @@ export async function discontinuePaper(typed: unknown): Promise<ActionResult<nul
 }
 
 /** Takes a paper that nothing depends on out of the drawer. */
-export async function removePaper(typed: unknown): Promise<ActionResult<null>> {
+export async function removePaper(typed: unknown): Promise<Answer<null>> {
   return act(
     removePaperForm,
     typed,
@@ -119,7 +119,7 @@ export async function removePaper(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Takes in papers from a CSV list: all of it, or, where a line is wrong, none. */
-export async function bringPapers(typed: unknown): Promise<ActionResult<number>> {
+export async function bringPapers(typed: unknown): Promise<Answer<number>> {
   return act(bringForm, typed, {}, async (value, { settings, write, at }) => {
     const read = readPaperList(value.list, settings);
     if (!read.ok) return refuse(read.problems.join('\n'), { list: read.problems[0]! });
@@ -141,7 +141,7 @@ export async function bringPapers(typed: unknown): Promise<ActionResult<number>>
 }
 
 /** Notes sheets received (positive) or used (negative). */
-export async function movePaper(typed: unknown): Promise<ActionResult<null>> {
+export async function movePaper(typed: unknown): Promise<Answer<null>> {
   return act(
     movePaperForm,
     typed,

@@ -3,7 +3,7 @@ import { access, constants, mkdir } from 'node:fs/promises';
 import { isAbsolute, join } from 'node:path';
 import { saveSettings } from '@/data';
 import { act, backupFolder, backupName, refuse, startJob } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { defineForm, text } from '@/core/input';
 
 const nothing = defineForm({});
@@ -21,7 +21,7 @@ async function unusable(folder: string): Promise<string | null> {
 }
 
 /** Starts a backup of everything into the backup folder. */
-export async function makeBackup(): Promise<ActionResult<number>> {
+export async function makeBackup(): Promise<Answer<number>> {
   return act(nothing, {}, {}, async (_, { studio, at }) => {
     const folder = await backupFolder(studio);
     const problem = await unusable(folder);
@@ -32,7 +32,7 @@ export async function makeBackup(): Promise<ActionResult<number>> {
 }
 
 /** Starts the check of every stored file and of the ledger. */
-export async function checkStore(): Promise<ActionResult<number>> {
+export async function checkStore(): Promise<Answer<number>> {
   return act(nothing, {}, {}, async (_, { studio, at }) => {
     const job = await startJob(studio, { kind: 'check', workId: null, spec: {}, at });
     return job.id;
@@ -42,7 +42,7 @@ export async function checkStore(): Promise<ActionResult<number>> {
 const place = defineForm({ folder: text('Backups go to', { min: 0, max: 4000 }) });
 
 /** Sets the folder that backups go to; empty for one beside the data. */
-export async function setBackupFolder(typed: unknown): Promise<ActionResult<null>> {
+export async function setBackupFolder(typed: unknown): Promise<Answer<null>> {
   return act(place, typed, {}, async ({ folder }, { write }) => {
     if (folder !== '' && !isAbsolute(folder)) {
       const message = `Backups go to: “${folder}” is not a full path. Give it from the root, such as /media/disk/glassine.`;

@@ -1,11 +1,11 @@
 'use server';
 import { addWork, editRow, getWork, removeRow } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { editWorkForm, removeWorkForm, workForm, workWritten } from './workForm';
 
 /** Takes a new work into the drawer; answers with its number. */
-export async function createWork(typed: unknown): Promise<ActionResult<number>> {
+export async function createWork(typed: unknown): Promise<Answer<number>> {
   return act(workForm, typed, {}, async (work, { settings, write, at }) => {
     const { currency } = settings;
     const row = await write((tx) => addWork(tx, { ...work, currency, createdAt: at }));
@@ -20,7 +20,7 @@ const WORDS: Record<string, string> = {
 };
 
 /** Changes what is noted of a work; refused, with both values, when it was changed meanwhile. */
-export async function editWork(typed: unknown): Promise<ActionResult<number>> {
+export async function editWork(typed: unknown): Promise<Answer<number>> {
   return act(
     editWorkForm,
     typed,
@@ -45,7 +45,7 @@ export async function editWork(typed: unknown): Promise<ActionResult<number>> {
 }
 
 /** Takes a work that nothing depends on out of the drawer. */
-export async function removeWork(typed: unknown): Promise<ActionResult<null>> {
+export async function removeWork(typed: unknown): Promise<Answer<null>> {
   return act(removeWorkForm, typed, WORDS, async ({ workId }, { write, at, undoable }) => {
     await write(async (tx) => {
       const name = (await getWork(tx, workId))?.title ?? '';

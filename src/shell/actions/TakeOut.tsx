@@ -1,11 +1,11 @@
 'use client';
 import { useRouter } from 'next/navigation';
+import type { Answer } from '@/core/input';
 import type { TypedValues } from '../fields/fieldParts';
 import { Problem } from '../said/states';
 import { Small } from '../words/words';
 import { Button } from './Button';
 import { useAction } from './useActionForm';
-import type { Answer } from './useActionForm';
 
 /** Takes something that nothing depends on out of its drawer, and goes there. */
 export function TakeOut({

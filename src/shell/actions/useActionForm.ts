@@ -2,18 +2,9 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { useForm } from 'react-hook-form';
+import type { Answer } from '@/core/input';
 import type { Form, TypedValues } from '../fields/fieldParts';
 import { useToast } from '../said/Toasts';
-
-/** What a server action answers. */
-export type Answer<T> =
-  | { ok: true; value: T; undo?: number }
-  | {
-      ok: false;
-      message: string;
-      fields: Record<string, string>;
-      fresh?: Record<string, string>;
-    };
 
 export interface ActionForm {
   form: Form;

@@ -13,7 +13,8 @@ import {
 } from '@/data';
 import type { Master } from '@/data';
 import { act, noteJob, pictureKey, queueJob, refuse } from '@/studio';
-import type { ActionResult, ActionTools } from '@/studio';
+import type { Answer } from '@/core/input';
+import type { ActionTools } from '@/studio';
 import { choice, decimal, defineForm, text, whole } from '@/core/input';
 import { receiveNamedFile } from './intake';
 import { spaceForm, wishForm } from './wishForm';
@@ -24,7 +25,7 @@ const NO_MASTER = 'There is no master to say this of. Bring the file first.';
 const named = defineForm({ workId, path: text('File on this machine', { max: 4000 }) });
 
 /** Takes a file named on this machine as the master. */
-export async function takeNamedFile(typed: unknown): Promise<ActionResult<null>> {
+export async function takeNamedFile(typed: unknown): Promise<Answer<null>> {
   return act(named, typed, {}, async ({ workId, path }) => {
     const answer = await receiveNamedFile(String(workId), path);
     if (answer.ok) return null;
@@ -61,7 +62,7 @@ function derived(master: Master, change: Partial<Derivation>): Derivation | null
 }
 
 /** Notes which colour space an untagged master was saved in, and cuts its tiles anew. */
-export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>> {
+export async function sayColourSpace(typed: unknown): Promise<Answer<null>> {
   return act(spaceForm, typed, {}, async ({ workId, space: assumedSpace }, tools) => {
     const master = await currentMaster(tools.studio.db.read, workId);
     if (!master) return refuse(NO_MASTER);
@@ -73,7 +74,7 @@ export async function sayColourSpace(typed: unknown): Promise<ActionResult<null>
 const ofWork = defineForm({ workId });
 
 /** Takes the crop that the reading proposes; the file stays as it is. */
-export async function acceptCrop(typed: unknown): Promise<ActionResult<null>> {
+export async function acceptCrop(typed: unknown): Promise<Answer<null>> {
   return act(ofWork, typed, {}, async ({ workId }, tools) => {
     const { read } = tools.studio.db;
     const master = await currentMaster(read, workId);
@@ -86,10 +87,7 @@ export async function acceptCrop(typed: unknown): Promise<ActionResult<null>> {
   });
 }
 
-async function drop(
-  typed: unknown,
-  change: Partial<Derivation>,
-): Promise<ActionResult<null>> {
+async function drop(typed: unknown, change: Partial<Derivation>): Promise<Answer<null>> {
   return act(ofWork, typed, {}, async ({ workId }, tools) => {
     const master = await currentMaster(tools.studio.db.read, workId);
     if (!master?.derivation) return refuse('It was taken back already.');
@@ -100,12 +98,12 @@ async function drop(
 }
 
 /** Prints are made from the whole file again. */
-export async function dropCrop(typed: unknown): Promise<ActionResult<null>> {
+export async function dropCrop(typed: unknown): Promise<Answer<null>> {
   return drop(typed, { corners: null });
 }
 
 /** Divides by the newest board shot, in linear light. */
-export async function acceptFlatField(typed: unknown): Promise<ActionResult<null>> {
+export async function acceptFlatField(typed: unknown): Promise<Answer<null>> {
   return act(ofWork, typed, {}, async ({ workId }, tools) => {
     const { read } = tools.studio.db;
     const [master, shot] = await Promise.all([
@@ -134,7 +132,7 @@ export async function acceptFlatField(typed: unknown): Promise<ActionResult<null
 }
 
 /** Prints are made in the light as it was again. */
-export async function dropFlatField(typed: unknown): Promise<ActionResult<null>> {
+export async function dropFlatField(typed: unknown): Promise<Answer<null>> {
   return drop(typed, { flatField: null });
 }
 
@@ -148,7 +146,7 @@ const speck = defineForm({
 });
 
 /** Notes what a speck is. */
-export async function judgeSpeck(typed: unknown): Promise<ActionResult<null>> {
+export async function judgeSpeck(typed: unknown): Promise<Answer<null>> {
   return act(speck, typed, {}, async ({ workId, ...said }, { studio, write, at }) => {
     const master = await currentMaster(studio.db.read, workId);
     if (!master) return refuse(NO_MASTER);
@@ -164,7 +162,7 @@ const signature = defineForm({
 });
 
 /** Notes whether the artist's signature is in the picture. */
-export async function noteSignature(typed: unknown): Promise<ActionResult<null>> {
+export async function noteSignature(typed: unknown): Promise<Answer<null>> {
   return act(signature, typed, {}, async ({ workId, present }, { write, at }) => {
     await write((tx) => addSignature(tx, { workId, present, at }));
     return null;
@@ -172,7 +170,7 @@ export async function noteSignature(typed: unknown): Promise<ActionResult<null>>
 }
 
 /** Keeps the largest print that is wanted, and with what it is to be captured. */
-export async function keepPrintWish(typed: unknown): Promise<ActionResult<null>> {
+export async function keepPrintWish(typed: unknown): Promise<Answer<null>> {
   return act(wishForm, typed, {}, async (value, { write, at }) => {
     await write((tx) => addPrintWish(tx, { ...value, at }));
     return null;

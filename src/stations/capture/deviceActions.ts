@@ -2,7 +2,7 @@
 import { addDevice, editRow, getDevice, removeRow, saveSettings } from '@/data';
 import type { DeviceRow } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { DEVICE_FIELDS, deviceForm, editDeviceForm, hireForm } from './deviceForm';
 import { removeDeviceForm } from './deviceForm';
 
@@ -13,7 +13,7 @@ const WORDS = {
 type Typed = Omit<DeviceRow, 'id'>;
 
 /** What its kind asks for and was left empty, as a refusal; null when all is there. */
-function lacking(device: Typed): ActionResult<never> | null {
+function lacking(device: Typed): Answer<never> | null {
   for (const [name, label] of DEVICE_FIELDS[device.kind]) {
     if (name === 'measuredPpi' || device[name] !== null) continue;
     const message = `${label}: nothing was given. A plan needs it.`;
@@ -23,7 +23,7 @@ function lacking(device: Typed): ActionResult<never> | null {
 }
 
 /** Puts a device on the list. */
-export async function createDevice(typed: unknown): Promise<ActionResult<number>> {
+export async function createDevice(typed: unknown): Promise<Answer<number>> {
   return act(deviceForm, typed, {}, async (device, { write, at }) => {
     const refusal = lacking(device);
     return refusal ?? write((tx) => addDevice(tx, device, at));
@@ -31,7 +31,7 @@ export async function createDevice(typed: unknown): Promise<ActionResult<number>
 }
 
 /** Changes a device. */
-export async function editDevice(typed: unknown): Promise<ActionResult<number>> {
+export async function editDevice(typed: unknown): Promise<Answer<number>> {
   return act(editDeviceForm, typed, WORDS, async ({ deviceId, ...device }, tools) => {
     const refusal = lacking(device);
     if (refusal) return refusal;
@@ -45,7 +45,7 @@ export async function editDevice(typed: unknown): Promise<ActionResult<number>> 
 }
 
 /** Takes a device off the list. */
-export async function removeDevice(typed: unknown): Promise<ActionResult<null>> {
+export async function removeDevice(typed: unknown): Promise<Answer<null>> {
   return act(
     removeDeviceForm,
     typed,
@@ -62,7 +62,7 @@ export async function removeDevice(typed: unknown): Promise<ActionResult<null>> 
 }
 
 /** Keeps what hiring out and doing it oneself cost. */
-export async function keepHire(typed: unknown): Promise<ActionResult<null>> {
+export async function keepHire(typed: unknown): Promise<Answer<null>> {
   return act(hireForm, typed, {}, async (value, { write, settings }) => {
     const { currency } = settings;
     await write((tx) => saveSettings(tx, { hire: { ...value, currency } }));

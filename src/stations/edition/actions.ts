@@ -9,12 +9,12 @@ import {
   spoilImpression,
 } from '@/data';
 import { act, refuse, studio } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { assignForm, declareForm, spoilForm } from './editionForms';
 import { EDITION_WORDS, checkWords, movedOnWords } from './words';
 
 /** Declares an edition; writes the first entry of its ledger. */
-export async function declare(typed: unknown): Promise<ActionResult<null>> {
+export async function declare(typed: unknown): Promise<Answer<null>> {
   const result = await act(declareForm, typed, EDITION_WORDS, async (v, { write, at }) => {
     const { workId, sizeKey, kind, scope, size, artistsProofs } = v;
     return write(async (tx) => {
@@ -39,7 +39,7 @@ export async function declare(typed: unknown): Promise<ActionResult<null>> {
  * Gives out the next free number, or the one asked for; answers with its label. When the page
  * had promised another number than is next by now, none is given and it is said why.
  */
-export async function assign(typed: unknown): Promise<ActionResult<string>> {
+export async function assign(typed: unknown): Promise<Answer<string>> {
   return act(assignForm, typed, EDITION_WORDS, async (v, { write, at }) =>
     write(async (tx) => {
       const { editionId, series, sizeKey, requested, shown } = v;
@@ -65,7 +65,7 @@ export async function assign(typed: unknown): Promise<ActionResult<string>> {
 }
 
 /** Records an impression as spoiled and destroyed. */
-export async function spoil(typed: unknown): Promise<ActionResult<null>> {
+export async function spoil(typed: unknown): Promise<Answer<null>> {
   return act(spoilForm, typed, EDITION_WORDS, async (v, { write, at }) => {
     await write((tx) => spoilImpression(tx, { ...v, at }));
     return null;
@@ -73,9 +73,7 @@ export async function spoil(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Walks the whole ledger; answers in a sentence. */
-export async function verifyLedger(): Promise<
-  ActionResult<{ sound: boolean; words: string }>
-> {
+export async function verifyLedger(): Promise<Answer<{ sound: boolean; words: string }>> {
   const check = await checkLedger((await studio()).db.read);
   return { ok: true, value: { sound: check.sound, words: checkWords(check) } };
 }

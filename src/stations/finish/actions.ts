@@ -2,11 +2,11 @@
 import { planFinish } from '@/core/finish';
 import { addFinish, currentMaster } from '@/data';
 import { act, offeredRung, refuse } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { NO_OPENING, keepFinishForm } from './finishForm';
 
 /** Keeps the mat and frame of a size. */
-export async function keepFinish(typed: unknown): Promise<ActionResult<null>> {
+export async function keepFinish(typed: unknown): Promise<Answer<null>> {
   return act(keepFinishForm, typed, {}, async (v, { studio, settings, write, at }) => {
     const { workId, sizeKey, ...values } = v;
     const master = await currentMaster(studio.db.read, workId);

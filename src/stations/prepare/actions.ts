@@ -22,7 +22,8 @@ import {
   refuse,
   targetFor,
 } from '@/studio';
-import type { ActionResult, ActionTools, PrintFileOrder } from '@/studio';
+import type { Answer } from '@/core/input';
+import type { ActionTools, PrintFileOrder } from '@/studio';
 import { defineForm, json, optional, text, whole } from '@/core/input';
 import { keepForm, screenForm } from './prepareForms';
 import { RECIPE, recipeRefusal } from './recipeInput';
@@ -93,7 +94,7 @@ async function orderFiles(
 }
 
 /** Queues the writing of print files for sizes on offer, each in RGB and, if asked, CMYK. */
-export async function orderPrintFiles(typed: unknown): Promise<ActionResult<number[]>> {
+export async function orderPrintFiles(typed: unknown): Promise<Answer<number[]>> {
   return act(order, typed, {}, async (v, tools) => {
     const { studio, settings } = tools;
     const db = studio.db.read;
@@ -143,7 +144,7 @@ export async function orderPrintFiles(typed: unknown): Promise<ActionResult<numb
 }
 
 /** Queues a copy for screens: the seen part of the picture, sRGB, JPEG, lightly sharpened. */
-export async function orderScreenCopy(typed: unknown): Promise<ActionResult<number>> {
+export async function orderScreenCopy(typed: unknown): Promise<Answer<number>> {
   return act(screenForm, typed, {}, async (v, tools) => {
     const { studio, settings } = tools;
     const source = await sourceOf(v.workId, tools);
@@ -175,7 +176,7 @@ export async function orderScreenCopy(typed: unknown): Promise<ActionResult<numb
 }
 
 /** Keeps a recipe under a name: its next version, or a copy under another name. */
-export async function keepRecipe(typed: unknown): Promise<ActionResult<number>> {
+export async function keepRecipe(typed: unknown): Promise<Answer<number>> {
   return act(
     keepForm,
     typed,

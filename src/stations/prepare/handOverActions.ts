@@ -11,12 +11,12 @@ import {
 } from '@/data';
 import { TIDEWRACK } from '@/standins';
 import { act, dropFolder, folderRefusal, refuse, startJob } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { defineForm, json, whole } from '@/core/input';
 import { routeForm } from './prepareForms';
 
 /** Keeps who prints, and what they ask for. */
-export async function keepRoute(typed: unknown): Promise<ActionResult<number>> {
+export async function keepRoute(typed: unknown): Promise<Answer<number>> {
   return act(routeForm, typed, {}, async (v, { studio, write, at }) => {
     const known = new Set<string>([
       ...SPACE_IDS,
@@ -73,7 +73,7 @@ const hand = defineForm({
 });
 
 /** Queues a hand-over: files, checked again while they are copied, and a manifest. */
-export async function handOverFiles(typed: unknown): Promise<ActionResult<number>> {
+export async function handOverFiles(typed: unknown): Promise<Answer<number>> {
   return act(hand, typed, {}, async ({ workId, routeId, items }, { studio, at }) => {
     const db = studio.db.read;
     const to = await getRoute(db, routeId);
@@ -104,7 +104,7 @@ export async function handOverFiles(typed: unknown): Promise<ActionResult<number
 const ask = defineForm({ errandId: whole('Errand', { min: 1 }) });
 
 /** Asks the lab what became of an errand, and notes the answer. */
-export async function askLab(typed: unknown): Promise<ActionResult<string>> {
+export async function askLab(typed: unknown): Promise<Answer<string>> {
   return act(ask, typed, {}, async ({ errandId }, { studio, write, at }) => {
     const errand = await getErrand(studio.db.read, errandId);
     if (!errand) return refuse('This errand is not there. Open Hand over anew.');

@@ -1,6 +1,6 @@
 'use server';
 import { act, refuse, startJob } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { defineForm, json, optional, whole } from '@/core/input';
 import { proofOrder } from './proofOrder';
 import type { ProofDesk } from './proofWish';
@@ -52,7 +52,7 @@ const order = defineForm({
 });
 
 /** Queues a resolution proof: pieces of the chosen sizes on one sheet. */
-export async function orderProofSheet(typed: unknown): Promise<ActionResult<number>> {
+export async function orderProofSheet(typed: unknown): Promise<Answer<number>> {
   return act(order, typed, {}, async (v, tools) => {
     const { studio, settings, at } = tools;
     const source = await sourceOf(v.workId, tools);

@@ -13,7 +13,8 @@ import type { AxisPlan, SettingsSheet } from '@/core/prepare';
 import { formatDay, mmOf } from '@/core/units';
 import { MOST_CHOICES, papersToPrintOn } from '@/data';
 import { act, offeredRung, refuse, startJob, targetFor } from '@/studio';
-import type { ActionResult, SheetOrder } from '@/studio';
+import type { Answer } from '@/core/input';
+import type { SheetOrder } from '@/studio';
 import { defineForm, json, text, whole } from '@/core/input';
 import { SHEET_CHOICES } from './proofWish';
 import { RECIPE, recipeRefusal } from './recipeInput';
@@ -60,7 +61,7 @@ const order = defineForm({
 });
 
 /** Queues a settings sheet; one for each media setting of the printer that is named. */
-export async function orderSettingsSheet(typed: unknown): Promise<ActionResult<number[]>> {
+export async function orderSettingsSheet(typed: unknown): Promise<Answer<number[]>> {
   return act(order, typed, {}, async (v, tools) => {
     const { studio, settings, at } = tools;
     const db = studio.db.read;

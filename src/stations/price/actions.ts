@@ -2,11 +2,11 @@
 import { reckonPrice } from '@/core/price';
 import { addPrice } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { NOTHING_LEFT, keepPriceForm } from './priceForm';
 
 /** Keeps the price of a size with everything it was reckoned from. */
-export async function keepPrice(typed: unknown): Promise<ActionResult<null>> {
+export async function keepPrice(typed: unknown): Promise<Answer<null>> {
   return act(keepPriceForm, typed, {}, async (v, { settings, write, at }) => {
     const { workId, sizeKey, ...values } = v;
     const { cost, sale } = reckonPrice(values);

@@ -1,12 +1,12 @@
 'use server';
-import { nextRound, openRound } from '@/core/proof';
+import { nextRound, openRound, verdictFault } from '@/core/proof';
 import { addProofReturn, addProofRound, getPaper, printFilesOf, proofsOf } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { backForm, sendForm } from './proofForms';
 
 /** Sends the next proof round of a size on a paper. */
-export async function sendProof(typed: unknown): Promise<ActionResult<number>> {
+export async function sendProof(typed: unknown): Promise<Answer<number>> {
   return act(sendForm, typed, {}, async (v, { studio, settings, write, at }) => {
     const { workId, sizeKey, paperId, route, cost, remarks } = v;
     if (!(await getPaper(studio.db.read, paperId))) {
@@ -39,7 +39,7 @@ export async function sendProof(typed: unknown): Promise<ActionResult<number>> {
 }
 
 /** Notes what was seen on a round that came back, and the verdict. */
-export async function judgeProof(typed: unknown): Promise<ActionResult<null>> {
+export async function judgeProof(typed: unknown): Promise<Answer<null>> {
   return act(
     backForm,
     typed,
@@ -52,7 +52,7 @@ export async function judgeProof(typed: unknown): Promise<ActionResult<null>> {
           return refuse(
             'This round has been judged already; its verdict stands. Send a further round instead.',
           );
-        if (verdict === 'changeAndRepeat' && toChange === '') {
+        if (verdictFault({ verdict, toChange })) {
           const message = 'To change: is empty. Say what the next round tries.';
           return refuse(message, { toChange: message });
         }

@@ -4,7 +4,8 @@ import type { JudgedThen, Layout, NominalSize } from '@/core/size';
 import { addSizeEvent, currentMaster, sizeStands } from '@/data';
 import type { SizeEvent, UndoStep } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult, ActionTools } from '@/studio';
+import type { Answer } from '@/core/input';
+import type { ActionTools } from '@/studio';
 import { defineForm, text, whole } from '@/core/input';
 import { LAYOUT_FIELDS, layoutOf } from './layoutForm';
 
@@ -18,7 +19,7 @@ const offer = defineForm({
 });
 
 /** The sizes that keys name, separated by commas; or why they name none. */
-function sizesNamed(keys: string): NominalSize[] | ActionResult<never> {
+function sizesNamed(keys: string): NominalSize[] | Answer<never> {
   const found = keys.split(',').map((key) => [key, nominalSize(key)] as const);
   const unknown = found.find(([, nominal]) => !nominal);
   if (!unknown) return found.flatMap(([, nominal]) => nominal ?? []);
@@ -65,7 +66,7 @@ async function judgements(
 }
 
 /** Puts sizes on offer as they are laid out now. */
-export async function offerSize(typed: unknown): Promise<ActionResult<null>> {
+export async function offerSize(typed: unknown): Promise<Answer<null>> {
   return act(offer, typed, {}, async ({ workId, sizeKey, ...said }, tools) => {
     const sizes = sizesNamed(sizeKey);
     if (!Array.isArray(sizes)) return sizes;
@@ -101,7 +102,7 @@ const withdraw = defineForm({
 });
 
 /** Withdraws sizes from sale, with the reason. */
-export async function withdrawSize(typed: unknown): Promise<ActionResult<null>> {
+export async function withdrawSize(typed: unknown): Promise<Answer<null>> {
   return act(withdraw, typed, {}, async ({ workId, sizeKey, reason }, tools) => {
     const sizes = sizesNamed(sizeKey);
     if (!Array.isArray(sizes)) return sizes;

@@ -3,7 +3,8 @@ import { LEAST_ZOOM } from '@/core/size';
 import { addCropChoice, addKeptArea, currentMaster, cropChoicesNow } from '@/data';
 import type { Reading, Writing } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult, ActionTools } from '@/studio';
+import type { Answer } from '@/core/input';
+import type { ActionTools } from '@/studio';
 import { decimal, defineForm, text, whole } from '@/core/input';
 
 const workId = whole('Work', { min: 1 });
@@ -40,7 +41,7 @@ async function pictureOf({ studio }: ActionTools, work: number): Promise<number 
 }
 
 /** Keeps a crop for all sizes of a ratio. */
-export async function keepCrop(typed: unknown): Promise<ActionResult<null>> {
+export async function keepCrop(typed: unknown): Promise<Answer<null>> {
   return act(crop, typed, {}, async (v, tools) => {
     if (!RATIO.test(v.ratio))
       return refuse(`Ratio: “${v.ratio}” is none. Give one such as 4:5.`);
@@ -60,7 +61,7 @@ export async function keepCrop(typed: unknown): Promise<ActionResult<null>> {
 const drop = defineForm({ workId, ratio });
 
 /** Gives the crop of a ratio up: the middle, as large as it can be, again. */
-export async function dropCrop(typed: unknown): Promise<ActionResult<null>> {
+export async function dropCrop(typed: unknown): Promise<Answer<null>> {
   return act(drop, typed, {}, async (v, tools) =>
     tools.write(async (tx) => {
       const before = await stands(tx, v.workId, v.ratio, 1);
@@ -84,7 +85,7 @@ const area = defineForm({
 });
 
 /** Marks the part of the picture that no crop may lose. */
-export async function keepArea(typed: unknown): Promise<ActionResult<null>> {
+export async function keepArea(typed: unknown): Promise<Answer<null>> {
   return act(area, typed, {}, async ({ workId: work, ...kept }, { write, at }) => {
     if (kept.left + kept.width > 1.0001 || kept.top + kept.height > 1.0001)
       return refuse('What must stay reaches beyond the picture. Draw it within its edges.');
@@ -96,7 +97,7 @@ export async function keepArea(typed: unknown): Promise<ActionResult<null>> {
 const free = defineForm({ workId });
 
 /** Nothing is marked any more. */
-export async function freeArea(typed: unknown): Promise<ActionResult<null>> {
+export async function freeArea(typed: unknown): Promise<Answer<null>> {
   return act(free, typed, {}, async ({ workId: work }, { write, at }) => {
     await write((tx) => addKeptArea(tx, { workId: work, area: null, at }));
     return null;

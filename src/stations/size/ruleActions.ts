@@ -5,7 +5,8 @@ import type { Millimetres } from '@/core/units';
 import { saveSettings, storedSettings } from '@/data';
 import type { BenchSettings } from '@/data';
 import { act, refuse } from '@/studio';
-import type { ActionResult, ActionTools } from '@/studio';
+import type { Answer } from '@/core/input';
+import type { ActionTools } from '@/studio';
 import { defineForm, parseSize, text } from '@/core/input';
 import { standingForm } from './standingForm';
 import { OWN_SIZE_WORDS } from './words';
@@ -26,7 +27,7 @@ async function keepSettings(
 const own = defineForm({ size: text('Own size', { max: 40 }) });
 
 /** Adds a size of the studio's own to every ladder. Answers its key. */
-export async function addOwnSize(typed: unknown): Promise<ActionResult<string>> {
+export async function addOwnSize(typed: unknown): Promise<Answer<string>> {
   return act(own, typed, {}, async ({ size }, tools) => {
     const at = (message: string) => refuse(message, { size: message });
     const { units, locale, ownSizes } = tools.settings;
@@ -51,7 +52,7 @@ export async function addOwnSize(typed: unknown): Promise<ActionResult<string>> 
 const remove = defineForm({ key: text('Own size', { max: 60 }) });
 
 /** Takes an own size off the ladders; where it is on offer, it stays so. */
-export async function removeOwnSize(typed: unknown): Promise<ActionResult<null>> {
+export async function removeOwnSize(typed: unknown): Promise<Answer<null>> {
   return act(remove, typed, {}, async ({ key }, tools) => {
     const { ownSizes } = tools.settings;
     if (!ownSizes.includes(key)) return refuse('This size is not on the ladder any more.');
@@ -63,7 +64,7 @@ export async function removeOwnSize(typed: unknown): Promise<ActionResult<null>>
 }
 
 /** Keeps where people stand as the studio's rule, for every work. */
-export async function keepStanding(typed: unknown): Promise<ActionResult<null>> {
+export async function keepStanding(typed: unknown): Promise<Answer<null>> {
   return act(standingForm, typed, {}, async (rule, tools) => {
     const size = { ...tools.settings.size, ...rule };
     await keepSettings(tools, { size }, 'the rule of where people stand');

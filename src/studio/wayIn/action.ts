@@ -2,28 +2,17 @@ import { revalidatePath } from 'next/cache';
 import { Refused, noteUndo, readSettings } from '@/data';
 import type { BenchSettings, UndoStep, Writing } from '@/data';
 import { faultWords } from '../words/faults';
-import type { FormDefinition } from '@/core/input';
+import type { Answer, FormDefinition } from '@/core/input';
 import { studio } from '../open/open';
 import { now } from '../running/studio';
 import type { Studio } from '../running/studio';
 import { readAtTheDoor } from './validate';
 
-/** What an action tells the form: done, or a sentence and sentences by field. */
-export type ActionResult<T = unknown> =
-  | { ok: true; value: T; undo?: number }
-  | {
-      ok: false;
-      message: string;
-      fields: Record<string, string>;
-      /** What the form should send along from now on, when it had gone stale. */
-      fresh?: Record<string, string>;
-    };
-
 export const refuse = (
   message: string,
   fields: Record<string, string> = {},
   fresh?: Record<string, string>,
-): ActionResult<never> => ({
+): Answer<never> => ({
   ok: false,
   message,
   fields,
@@ -41,7 +30,7 @@ export interface ActionTools {
 
 /** Carries a refusal out of a write, so that what was written before it is taken back. */
 class RefusedWrite extends Error {
-  constructor(readonly result: ActionResult<never>) {
+  constructor(readonly result: Answer<never>) {
     super('refused');
   }
 }
@@ -68,8 +57,8 @@ export async function act<T, R>(
   form: FormDefinition<T>,
   typed: unknown,
   words: Record<string, string>,
-  run: (value: T, tools: ActionTools) => Promise<R | ActionResult<never>>,
-): Promise<ActionResult<R>> {
+  run: (value: T, tools: ActionTools) => Promise<R | Answer<never>>,
+): Promise<Answer<R>> {
   const open = await studio();
   const settings = await readSettings(open.db.read);
   const read = readAtTheDoor(form, typed, settings);
@@ -99,5 +88,5 @@ export async function act<T, R>(
   }
 }
 
-const isRefusal = (result: unknown): result is ActionResult<never> =>
+const isRefusal = (result: unknown): result is Answer<never> =>
   typeof result === 'object' && result !== null && 'ok' in result && result.ok === false;

@@ -1,5 +1,5 @@
 import { refuse } from './action';
-import type { ActionResult } from './action';
+import type { Answer } from '@/core/input';
 
 type Values = Record<string, string>;
 
@@ -13,7 +13,7 @@ export function staleForm(
   stored: Values,
   typed: Values,
   titles: Values,
-): ActionResult<never> | null {
+): Answer<never> | null {
   let before: Values;
   try {
     before = JSON.parse(seen) as Values;

@@ -23,7 +23,7 @@ export function AddLineSlip({
   adding: NonNullable<OrderBenchView['adding']>;
 }) {
   const router = useRouter();
-  const form = useActionForm(addLine, startLine(adding), {
+  const form = useActionForm(addLine, startLine(adding, view.currency), {
     fixed: { order: view.order.number },
     done: 'Line added; what is numbered is reserved.',
     onDone: () => router.push(home(view)),

@@ -15,7 +15,7 @@ import {
 } from '@/data';
 import type { Booking } from '@/data';
 import { act, refuse, unbook } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import {
   addressForm,
   cancelForm,
@@ -40,7 +40,7 @@ import {
 import { currencyOf } from './reckonParcel';
 
 /** Adds a line to an open order, and lays it into a parcel by the rule. */
-export async function addLine(typed: unknown): Promise<ActionResult<null>> {
+export async function addLine(typed: unknown): Promise<Answer<null>> {
   return act(lineForm, typed, WORDS, async (v, { studio, settings, write, at }) =>
     write(async (tx) => {
       const order = await openOrder(tx, v.order);
@@ -54,7 +54,7 @@ export async function addLine(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Takes a line out of an open order; its number is free again. */
-export async function removeLine(typed: unknown): Promise<ActionResult<null>> {
+export async function removeLine(typed: unknown): Promise<Answer<null>> {
   return act(removeForm, typed, WORDS, async (v, { write, at }) => {
     await write(async (tx) => {
       const order = await openOrder(tx, v.order);
@@ -68,7 +68,7 @@ export async function removeLine(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Changes the price of a line of an open order. */
-export async function repriceLine(typed: unknown): Promise<ActionResult<null>> {
+export async function repriceLine(typed: unknown): Promise<Answer<null>> {
   return act(repriceForm, typed, WORDS, async (v, { write, at }) => {
     await write(async (tx) => {
       const order = await openOrder(tx, v.order);
@@ -81,7 +81,7 @@ export async function repriceLine(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Moves a line into another parcel that is open, or into one that is begun for it. */
-export async function moveLine(typed: unknown): Promise<ActionResult<null>> {
+export async function moveLine(typed: unknown): Promise<Answer<null>> {
   return act(moveForm, typed, WORDS, async (v, { write, at }) => {
     await write(async (tx) => {
       const order = await openOrder(tx, v.order);
@@ -97,7 +97,7 @@ export async function moveLine(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Changes where an open order goes. What was sealed already keeps its address. */
-export async function changeAddress(typed: unknown): Promise<ActionResult<null>> {
+export async function changeAddress(typed: unknown): Promise<Answer<null>> {
   return act(addressForm, typed, WORDS, async ({ order: number, ...to }, { write, at }) => {
     await write(async (tx) => {
       const order = await openOrder(tx, number);
@@ -108,7 +108,7 @@ export async function changeAddress(typed: unknown): Promise<ActionResult<null>>
 }
 
 /** Changes the customer's wish and the note to the packer. */
-export async function changeNotes(typed: unknown): Promise<ActionResult<null>> {
+export async function changeNotes(typed: unknown): Promise<Answer<null>> {
   return act(notesForm, typed, WORDS, async ({ order: number, ...said }, { write, at }) => {
     await write(async (tx) => {
       const order = await openOrder(tx, number);
@@ -119,7 +119,7 @@ export async function changeNotes(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Cancels an order of which nothing has left: its numbers go back to their editions, its bookings are voided. */
-export async function cancelOrder(typed: unknown): Promise<ActionResult<null>> {
+export async function cancelOrder(typed: unknown): Promise<Answer<null>> {
   return act(cancelForm, typed, WORDS, async (v, { studio, write, at }) => {
     const dropped: Booking[] = [];
     const done = await write(async (tx) => {
@@ -149,7 +149,7 @@ export async function cancelOrder(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Notes how a shipped line came back: whole, damaged, or lost on the way. */
-export async function noteReturn(typed: unknown): Promise<ActionResult<null>> {
+export async function noteReturn(typed: unknown): Promise<Answer<null>> {
   return act(returnForm, typed, WORDS, async (v, { write, at }) =>
     write(async (tx) => {
       const order = await theOrder(tx, v.order);

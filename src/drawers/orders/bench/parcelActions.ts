@@ -10,7 +10,7 @@ import {
 } from '@/data';
 import { simulatedScales } from '@/standins';
 import { act, refuse, unbook } from '@/studio';
-import type { ActionResult } from '@/studio';
+import type { Answer } from '@/core/input';
 import { orderForm, parcelForm, sealForm, tickForm, weighForm } from '../orderForms';
 import { WORDS } from '../words';
 import { splitAnew } from './layByRule';
@@ -25,7 +25,7 @@ const SEAL_WORDS = {
 };
 
 /** Ticks (or unticks) a part of a parcel in one of the two counts. */
-export async function tickPart(typed: unknown): Promise<ActionResult<null>> {
+export async function tickPart(typed: unknown): Promise<Answer<null>> {
   return act(tickForm, typed, WORDS, async (v, { write, at }) => {
     await write(async (tx) => {
       const order = await theOrder(tx, v.order);
@@ -38,7 +38,7 @@ export async function tickPart(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Weighs a parcel: by the scales, or by the figure typed. */
-export async function weigh(typed: unknown): Promise<ActionResult<number>> {
+export async function weigh(typed: unknown): Promise<Answer<number>> {
   return act(weighForm, typed, WORDS, async (v, { studio, write, at }) => {
     const order = await theOrder(studio.db.read, v.order);
     const parcel = openParcel(order, v.parcel);
@@ -62,7 +62,7 @@ export async function weigh(typed: unknown): Promise<ActionResult<number>> {
 }
 
 /** Seals and labels a parcel: only when all was counted twice and the scales agree. */
-export async function seal(typed: unknown): Promise<ActionResult<null>> {
+export async function seal(typed: unknown): Promise<Answer<null>> {
   return act(sealForm, typed, SEAL_WORDS, async (v, { studio, at }) => {
     await sealNow(studio, v, at);
     const order = await getOrder(studio.db.read, v.order);
@@ -74,7 +74,7 @@ export async function seal(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Opens a sealed parcel again before it leaves: its booking is voided, its counts begin anew. */
-export async function openAgain(typed: unknown): Promise<ActionResult<null>> {
+export async function openAgain(typed: unknown): Promise<Answer<null>> {
   return act(parcelForm, typed, WORDS, async (v, { studio, write, at }) => {
     const order = await theOrder(studio.db.read, v.order);
     const parcel = theParcel(order, v.parcel);
@@ -105,7 +105,7 @@ export async function openAgain(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Marks a sealed parcel as handed to its carrier. */
-export async function ship(typed: unknown): Promise<ActionResult<null>> {
+export async function ship(typed: unknown): Promise<Answer<null>> {
   return act(parcelForm, typed, WORDS, async (v, { write, at }) => {
     await write(async (tx) => {
       const order = await theOrder(tx, v.order);
@@ -116,7 +116,7 @@ export async function ship(typed: unknown): Promise<ActionResult<null>> {
 }
 
 /** Lays all that is not sealed into parcels anew, by the rule. */
-export async function splitByRule(typed: unknown): Promise<ActionResult<null>> {
+export async function splitByRule(typed: unknown): Promise<Answer<null>> {
   return act(orderForm, typed, WORDS, async (v, { studio, write, at }) => {
     await write(async (tx) => {
       await splitAnew(tx, studio.home, await openOrder(tx, v.order), at);
