@@ -1,32 +1,11 @@
 import { desc, eq, inArray } from 'drizzle-orm';
-import type { SheetContent } from '@/core/prepare';
+import { sheetKind } from '@/core/prepare';
 import type { Reading, Writing } from '../reading';
 import { sheetFiles, sheetItems } from '../schema';
 import { addLogLine } from '../log/log';
 import { addPrintEntry } from '../log/printEntries';
 
 export type SheetFile = typeof sheetFiles.$inferSelect;
-
-/** How much is on a sheet, and of which sizes. */
-const heldBy = (content: SheetContent) =>
-  content.kind === 'resolution'
-    ? {
-        pieces: content.pieces.length,
-        sizes: [...new Set(content.pieces.map((p) => p.sizeLabel))].join(', '),
-      }
-    : { pieces: content.cells.length, sizes: content.sizeLabel };
-
-/** What the log book remembers of it: of several sizes the most enlarged one. */
-function triedOn(content: SheetContent) {
-  if (content.kind === 'settings') {
-    const { sizeKey, recipe, factor } = content;
-    return { sizeKey, recipe: recipe ?? null, recipeName: '', factor: factor ?? null };
-  }
-  const { pieces, recipe, recipeName } = content;
-  const most = pieces.reduce((a, b) => (a.factor >= b.factor ? a : b));
-  const { sizeKey, factor } = most;
-  return { sizeKey, recipe, recipeName: recipeName ?? '', factor };
-}
 
 /** A picture that is on a sheet: its work, and the master it was taken from. */
 export interface SheetItem {
@@ -42,6 +21,8 @@ export async function addSheetFile(
 ): Promise<number> {
   const [row] = await tx.insert(sheetFiles).values(file).returning({ id: sheetFiles.id });
   const { content, at } = file;
+  const kind = sheetKind(content.kind);
+  const { pieces, sizes } = kind.held(content);
   const works = [...new Set(items.map((i) => i.workId))];
   for (const item of items)
     await tx.insert(sheetItems).values({ ...item, sheetId: row!.id });
@@ -50,15 +31,15 @@ export async function addSheetFile(
       at,
       what: `sheet.${file.kind}`,
       workId,
-      detail: { name: file.name, ...heldBy(content), sha256: file.sha256 },
+      detail: { name: file.name, pieces, sizes: sizes.join(', '), sha256: file.sha256 },
     });
   await addPrintEntry(tx, {
-    kind: content.kind === 'resolution' ? 'proofSheet' : 'settingsSheet',
+    kind: kind.entry,
     ref: row!.id,
     what: file.name,
     workIds: works,
     masterId: items[0]?.masterId ?? null,
-    ...triedOn(content),
+    ...kind.tried(content),
     at,
   });
   return row!.id;

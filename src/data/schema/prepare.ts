@@ -8,7 +8,7 @@ import {
 } from 'drizzle-orm/sqlite-core';
 import type { AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { RECIPE } from '@/core/prepare';
-import type { Check, SheetContent } from '@/core/prepare';
+import type { Check, SheetContent, SheetKindId } from '@/core/prepare';
 import { masters } from './capture';
 import { at, id, versioned } from './columns';
 import { workId } from './work';
@@ -45,7 +45,7 @@ export const sheetFiles = sqliteTable(
   'sheet_file',
   {
     id: id(),
-    kind: text('kind').$type<'resolution' | 'settings'>().notNull(),
+    kind: text('kind').$type<SheetKindId>().notNull(),
     name: text('name').notNull(),
     /** The sheet as a picture, and as a PDF. */
     sha256: text('sha256').notNull(),

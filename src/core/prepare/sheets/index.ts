@@ -1,4 +1,4 @@
-export * from './sheetContent';
+export * from './kinds';
 export * from './proposals';
 export * from './packPieces';
 export * from './settingGrid';

@@ -2,7 +2,7 @@ import { mm, pixelsFor, mmOf } from '../../units';
 import type { PixelRect, PrintPlan } from '../printPlan';
 import { chooseSheet } from './packPieces';
 import type { Piece, SheetChoice } from './packPieces';
-import type { SheetPiece } from './sheetContent';
+import type { SheetPiece } from './kinds';
 
 /** A place of the picture that is to be seen at every size, as shares of the whole picture. */
 export interface ProofPlace {

@@ -1,4 +1,4 @@
-import type { PieceTest } from './sheetContent';
+import type { PieceTest } from './kinds';
 
 /** A picture's lightness (CIE L*, 0..100), row by row. */
 export interface Lightness {

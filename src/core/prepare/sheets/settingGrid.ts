@@ -1,6 +1,6 @@
 import type { Recipe } from '../recipe';
 import { INTENTS, NO_ADJUSTMENT, withStep } from '../recipe';
-import type { SettingAxis } from './sheetContent';
+import type { SettingAxis } from './kinds';
 
 /** Values along one axis of a settings sheet: so many steps of a size about what the recipe has, or words. */
 export interface AxisPlan {

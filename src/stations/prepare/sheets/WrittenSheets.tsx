@@ -1,5 +1,6 @@
 'use client';
 import { formatOfName } from '@/core/prepare';
+import type { SheetKindId } from '@/core/prepare';
 import { useFormat } from '@/shell/figures';
 import { JobLine } from '@/shell/said';
 import { SlipTable } from '@/shell/table';
@@ -7,13 +8,7 @@ import { SectionLabel } from '@/shell/words';
 import type { PrepareView } from '../view';
 
 /** Sheets of a kind that were written for the work, and what is being written. */
-export function WrittenSheets({
-  view,
-  kind,
-}: {
-  view: PrepareView;
-  kind: 'resolution' | 'settings';
-}) {
+export function WrittenSheets({ view, kind }: { view: PrepareView; kind: SheetKindId }) {
   const format = useFormat();
   const own = view.sheets.filter((s) => s.kind === kind);
   return (

@@ -1,6 +1,13 @@
 import { mkdir, rm, stat } from 'node:fs/promises';
-import { EXTENSIONS, checksumCheck, slug, verifyPrintFile } from '@/core/prepare';
+import {
+  EXTENSIONS,
+  checksumCheck,
+  sheetKind,
+  slug,
+  verifyPrintFile,
+} from '@/core/prepare';
 import type { Conversion, PixelRect, SheetContent } from '@/core/prepare';
+import { mmOf } from '@/core/units';
 import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
 import { rasterPdf } from '@/documents';
 import { keep, keepBytes, partOf, runInWorker, storePaths } from '@/engine';
@@ -30,16 +37,14 @@ export interface SheetOrder {
   at?: string;
 }
 
-const KINDS = { resolution: 'proof', settings: 'settings' };
-
 /** The form of a print file, but never one that changes pixels: a JPEG's sheet is a TIFF. */
 const formatOf = ({ parts }: SheetOrder): 'png' | 'tiff' =>
   parts[0]?.recipe.file.format === 'png' ? 'png' : 'tiff';
 
 /** Name of a sheet: its size first, as with every file that is printed. */
 const nameOf = (order: SheetOrder, title: string, count: number): string => {
-  const cm = (px: number) => Math.round((px / order.ppi) * 2.54);
-  const kind = KINDS[order.content.kind];
+  const cm = (px: number) => Math.round(mmOf(px, order.ppi) / 10);
+  const kind = sheetKind(order.content.kind).fileWord;
   return `${cm(order.width)}x${cm(order.height)}cm_${kind}_${slug(title)}_${count}.${EXTENSIONS[formatOf(order)]}`;
 };
 

@@ -1,5 +1,6 @@
-import type { PixelRect } from '../printPlan';
-import type { Recipe } from '../recipe';
+import type { PixelRect } from '../../printPlan';
+import type { Recipe } from '../../recipe';
+import type { SheetKind } from './kind';
 
 /** What a piece of a picture shows of the quality of a print. */
 export const PIECE_TESTS = ['tones', 'texture', 'edges', 'shadow', 'gradient'] as const;
@@ -33,39 +34,16 @@ export interface ResolutionSheet {
   overview: PixelRect | null;
 }
 
-export const SETTING_AXES = [
-  'lightness',
-  'contrast',
-  'warmth',
-  'saturation',
-  'sharpening',
-  'intent',
-  'media',
-] as const;
-export type SettingAxis = (typeof SETTING_AXES)[number];
-
-/** One cell of a settings sheet. */
-export interface SettingCell {
-  /** What is set, as it is printed under the cell. */
-  label: string;
-  recipe: Recipe;
-  place: PixelRect;
-}
-
-/** One picture, or a piece of it, in many settings. */
-export interface SettingsSheet {
-  kind: 'settings';
-  sheet: { width: number; height: number };
-  sizeKey: string;
-  sizeLabel: string;
-  /** Linear enlargement of what the cells show, and what they vary; sheets of before do not say it. */
-  factor?: number;
-  recipe?: Recipe;
-  axes: SettingAxis[];
-  /** The printer's media setting that the sheet is to be printed with; empty: not said. */
-  media: string;
-  columns: number;
-  cells: SettingCell[];
-}
-
-export type SheetContent = ResolutionSheet | SettingsSheet;
+export const resolution: SheetKind<ResolutionSheet> = {
+  kind: 'resolution',
+  fileWord: 'proof',
+  entry: 'proofSheet',
+  held: ({ pieces }) => ({
+    pieces: pieces.length,
+    sizes: [...new Set(pieces.map((p) => p.sizeLabel))],
+  }),
+  tried: ({ pieces, recipe, recipeName }) => {
+    const { sizeKey, factor } = pieces.reduce((a, b) => (a.factor >= b.factor ? a : b));
+    return { sizeKey, recipe, recipeName: recipeName ?? '', factor };
+  },
+};

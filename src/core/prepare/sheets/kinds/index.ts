@@ -1,0 +1,20 @@
+import type { SheetKind } from './kind';
+import { resolution } from './resolution';
+import type { ResolutionSheet } from './resolution';
+import { settings } from './settings';
+import type { SettingsSheet } from './settings';
+
+export { PIECE_TESTS } from './resolution';
+export type { PieceTest, ResolutionSheet, SheetPiece } from './resolution';
+export { SETTING_AXES } from './settings';
+export type { SettingAxis, SettingCell, SettingsSheet } from './settings';
+
+export type SheetContent = ResolutionSheet | SettingsSheet;
+export type SheetKindId = SheetContent['kind'];
+
+/** Every kind of sheet. */
+export const SHEET_KINDS = { resolution, settings } as const;
+
+/** The kind of a sheet, as it speaks of any content. */
+export const sheetKind = (id: SheetKindId) =>
+  SHEET_KINDS[id] as unknown as SheetKind<SheetContent>;
