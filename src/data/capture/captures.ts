@@ -13,6 +13,7 @@ import {
   speckEvents,
 } from '../schema';
 import { addLogLine } from '../log/log';
+import { record } from '../log/record';
 
 export type DeviceRow = typeof devices.$inferSelect;
 export type PrintWish = typeof printWishes.$inferSelect;
@@ -80,9 +81,8 @@ export async function addSpeckVerdict(
   tx: Writing,
   event: Omit<typeof speckEvents.$inferInsert, 'id'>,
 ): Promise<void> {
-  await tx.insert(speckEvents).values(event);
   const { at, workId, verdict, x, y } = event;
-  await addLogLine(tx, {
+  await record(tx, speckEvents, event, {
     at,
     what: 'speck.judged',
     workId,
@@ -106,9 +106,13 @@ export async function addSignature(
   tx: Writing,
   fact: Omit<typeof signatures.$inferInsert, 'id'>,
 ): Promise<void> {
-  await tx.insert(signatures).values(fact);
   const { at, workId, present } = fact;
-  await addLogLine(tx, { at, what: 'signature.noted', workId, detail: { present } });
+  await record(tx, signatures, fact, {
+    at,
+    what: 'signature.noted',
+    workId,
+    detail: { present },
+  });
 }
 
 export const boardShotOf = (db: Reading, workId: number): Promise<BoardShot | null> =>
@@ -125,9 +129,8 @@ export async function addBoardShot(
   tx: Writing,
   shot: Omit<typeof boardShots.$inferInsert, 'id'>,
 ): Promise<void> {
-  await tx.insert(boardShots).values(shot);
   const { at, workId, name } = shot;
-  await addLogLine(tx, { at, what: 'board.taken', workId, detail: { name } });
+  await record(tx, boardShots, shot, { at, what: 'board.taken', workId, detail: { name } });
 }
 
 export const printWishOf = (db: Reading, workId: number): Promise<PrintWish | null> =>
@@ -158,7 +161,10 @@ export async function addDevice(
   device: Omit<DeviceRow, 'id'>,
   at: string,
 ): Promise<number> {
-  const [row] = await tx.insert(devices).values(device).returning({ id: devices.id });
-  await addLogLine(tx, { at, what: 'device.new', detail: { name: device.name } });
-  return row!.id;
+  const row = await record(tx, devices, device, {
+    at,
+    what: 'device.new',
+    detail: { name: device.name },
+  });
+  return row.id;
 }

@@ -25,8 +25,8 @@ import type { ReturnHow } from '@/core/order';
 import type { Reading, Writing } from '../reading';
 import { Refused } from '../refused';
 import { editions, ledger } from '../schema';
-import { addLogLine } from '../log/log';
 import { addImpressionEntry } from './impressionEntry';
+import { record } from '../log/record';
 
 export interface EditionState {
   id: number;
@@ -50,8 +50,7 @@ async function append(
   orderId?: number,
 ): Promise<void> {
   const [last] = await tx.select().from(ledger).orderBy(desc(ledger.seq)).limit(1);
-  await tx.insert(ledger).values(link(fact, last, sha256));
-  await addLogLine(tx, {
+  await record(tx, ledger, link(fact, last, sha256), {
     at: fact.at,
     what: `edition.${fact.kind}`,
     workId: edition.workId,

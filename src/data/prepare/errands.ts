@@ -3,6 +3,7 @@ import type { Reading, Writing } from '../reading';
 import { addLogLine } from '../log/log';
 import type { NewLogLine } from '../log/log';
 import { errandAnswers, errandItems, errands, printFiles, routes } from '../schema';
+import { record } from '../log/record';
 
 export type Route = typeof routes.$inferSelect;
 export type Errand = typeof errands.$inferSelect;
@@ -10,9 +11,12 @@ type ErrandItem = typeof errandItems.$inferSelect;
 
 /** Keeps a route, or what it asks for from now on. */
 export async function addRoute(tx: Writing, route: Omit<Route, 'id'>): Promise<number> {
-  const [row] = await tx.insert(routes).values(route).returning({ id: routes.id });
-  await addLogLine(tx, { at: route.at, what: 'route.kept', detail: { name: route.name } });
-  return row!.id;
+  const row = await record(tx, routes, route, {
+    at: route.at,
+    what: 'route.kept',
+    detail: { name: route.name },
+  });
+  return row.id;
 }
 
 /** The routes as they stand, in the order of their names. */

@@ -4,7 +4,7 @@ import type { Recipe } from '@/core/prepare';
 import type { Reading, Writing } from '../reading';
 import { wordsFound } from '../page';
 import { printFiles, works } from '../schema';
-import { addLogLine } from '../log/log';
+import { record } from '../log/record';
 import { addPrintEntry } from '../log/printEntries';
 import { getRecipe } from './recipes';
 
@@ -19,9 +19,8 @@ export async function addPrintFile(
   tx: Writing,
   file: Omit<PrintFile, 'id'>,
 ): Promise<number> {
-  const [row] = await tx.insert(printFiles).values(file).returning({ id: printFiles.id });
   const { recipe } = file;
-  await addLogLine(tx, {
+  const row = await record(tx, printFiles, file, {
     at: file.at,
     what: file.kind === 'print' ? 'printFile.written' : 'screenCopy.written',
     workId: file.workId,
@@ -42,7 +41,7 @@ export async function addPrintFile(
     const named = file.recipeId ? await getRecipe(tx, file.recipeId) : undefined;
     await addPrintEntry(tx, {
       kind: 'printFile',
-      ref: row!.id,
+      ref: row.id,
       what: file.name,
       workIds: [file.workId],
       masterId: file.masterId,
@@ -53,7 +52,7 @@ export async function addPrintFile(
       at: file.at,
     });
   }
-  return row!.id;
+  return row.id;
 }
 
 /** Print files and screen copies of a work, newest first. */

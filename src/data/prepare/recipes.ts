@@ -2,6 +2,7 @@ import { desc, eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import { profiles, recipes } from '../schema';
 import { addLogLine } from '../log/log';
+import { record } from '../log/record';
 
 export type RecipeRow = typeof recipes.$inferSelect;
 export type ProfileRow = typeof profiles.$inferSelect;
@@ -16,16 +17,17 @@ export async function addRecipe(
     .from(recipes)
     .where(eq(recipes.name, recipe.name));
   const version = 1 + (last?.version ?? 0);
-  const [row] = await tx
-    .insert(recipes)
-    .values({ ...recipe, version })
-    .returning();
-  await addLogLine(tx, {
-    at: recipe.at,
-    what: 'recipe.kept',
-    detail: { name: recipe.name, version, remarks: recipe.remarks },
-  });
-  return row!;
+  const row = await record(
+    tx,
+    recipes,
+    { ...recipe, version },
+    {
+      at: recipe.at,
+      what: 'recipe.kept',
+      detail: { name: recipe.name, version, remarks: recipe.remarks },
+    },
+  );
+  return row;
 }
 
 /** Every named recipe in the order of their names, each with its versions, the newest first. */

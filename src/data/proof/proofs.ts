@@ -1,9 +1,9 @@
 import { asc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import { papers, proofReturns, proofRounds } from '../schema';
-import { addLogLine } from '../log/log';
 import { addPrintEntry } from '../log/printEntries';
 import { getPrintFile } from '../prepare/printFiles';
+import { record } from '../log/record';
 
 export type NewProofRound = Omit<typeof proofRounds.$inferSelect, 'id'>;
 export type NewProofReturn = typeof proofReturns.$inferSelect;
@@ -16,11 +16,7 @@ export type Proof = typeof proofRounds.$inferSelect & {
 };
 
 export async function addProofRound(tx: Writing, round: NewProofRound): Promise<number> {
-  const [row] = await tx
-    .insert(proofRounds)
-    .values(round)
-    .returning({ id: proofRounds.id });
-  await addLogLine(tx, {
+  const row = await record(tx, proofRounds, round, {
     at: round.sentAt,
     what: 'proof.sent',
     workId: round.workId,
@@ -35,7 +31,7 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
   const file = round.printFileId ? await getPrintFile(tx, round.printFileId) : undefined;
   await addPrintEntry(tx, {
     kind: 'proofRound',
-    ref: row!.id,
+    ref: row.id,
     what: `proof round ${round.round}`,
     workIds: [round.workId],
     masterId: file?.masterId ?? null,
@@ -47,7 +43,7 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
     cost: { amount: round.cost, currency: round.currency },
     at: round.sentAt,
   });
-  return row!.id;
+  return row.id;
 }
 
 export async function addProofReturn(
@@ -55,8 +51,7 @@ export async function addProofReturn(
   back: NewProofReturn,
   round: NewProofRound,
 ): Promise<void> {
-  await tx.insert(proofReturns).values(back);
-  await addLogLine(tx, {
+  await record(tx, proofReturns, back, {
     at: back.backAt,
     what: `proof.${back.verdict}`,
     workId: round.workId,

@@ -3,6 +3,7 @@ import type { CropChoice, CropRect, Layout } from '@/core/size';
 import type { Reading, Writing } from '../reading';
 import { cropChoices, keptAreas, sizeEvents, sizeNow } from '../schema';
 import { addLogLine } from '../log/log';
+import { record } from '../log/record';
 
 export type SizeEvent = typeof sizeEvents.$inferSelect;
 
@@ -15,8 +16,7 @@ export async function addSizeEvent(
   tx: Writing,
   event: Omit<SizeEvent, 'id'>,
 ): Promise<void> {
-  await tx.insert(sizeEvents).values(event);
-  await addLogLine(tx, {
+  await record(tx, sizeEvents, event, {
     at: event.at,
     what: `size.${event.kind}`,
     workId: event.workId,
@@ -101,8 +101,7 @@ export async function addKeptArea(
   tx: Writing,
   kept: Omit<typeof keptAreas.$inferInsert, 'id'>,
 ): Promise<void> {
-  await tx.insert(keptAreas).values(kept);
-  await addLogLine(tx, {
+  await record(tx, keptAreas, kept, {
     at: kept.at,
     what: kept.area ? 'area.kept' : 'area.freed',
     workId: kept.workId,

@@ -2,15 +2,18 @@ import { eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import { tallied } from '../page';
 import { works } from '../schema';
-import { addLogLine } from '../log/log';
+import { record } from '../log/record';
 
 export type Work = typeof works.$inferSelect;
 export type NewWork = Omit<Work, 'id'>;
 
 export async function addWork(tx: Writing, work: NewWork): Promise<Work> {
-  const [row] = await tx.insert(works).values(work).returning();
-  await addLogLine(tx, { at: work.createdAt, what: 'work.new', workId: row!.id });
-  return row!;
+  const row = await record(tx, works, work, (row) => ({
+    at: work.createdAt,
+    what: 'work.new',
+    workId: row.id,
+  }));
+  return row;
 }
 
 export const getWork = (db: Reading, id: number): Promise<Work | undefined> =>
