@@ -1,6 +1,6 @@
-import { layOutProof, ppiOf, stepIn } from '@/core/prepare';
+import { layOutProof, ppiOf, proofParts, rowUnder, stepIn } from '@/core/prepare';
 import type { ProofLayout, Recipe, ResolutionSheet } from '@/core/prepare';
-import { formatDay, formatDistance, mm, pixelsOf } from '@/core/units';
+import { formatDay, formatDistance, mm } from '@/core/units';
 import { MOST_CHOICES, getRecipe, offeredSizes, papersToPrintOn } from '@/data';
 import type { BenchSettings, Master, Work } from '@/data';
 import { layOut, targetFor } from '@/studio';
@@ -23,34 +23,15 @@ interface Captions {
 function sheetOf(
   layout: ProofLayout,
   content: ResolutionSheet,
-  plans: Parameters<typeof layOutProof>[0]['sizes'],
+  sizes: Parameters<typeof proofParts>[2],
   say: Captions,
 ): Pick<SheetOrder, 'parts' | 'words' | 'black'> {
   const { recipe } = content;
   const { pieces, overview, foot, check } = layout;
-  const planOf = (key: string) => plans.find((s) => s.sizeKey === key)!.plan;
   const ppi = ppiOf(recipe);
   const times = (factor: number) => `${factor.toFixed(2)} \u00d7`;
-  const low = Math.round(pixelsOf(3.2, ppi));
   return {
-    parts: [
-      ...pieces.map(({ sizeKey, region, place }) => ({
-        plan: planOf(sizeKey),
-        recipe,
-        region,
-        place,
-      })),
-      ...(overview
-        ? [
-            {
-              plan: overview.plan,
-              recipe,
-              region: overview.plan.image,
-              place: overview.place,
-            },
-          ]
-        : []),
-    ],
+    ...proofParts(layout, recipe, sizes),
     words: [
       ...pieces.flatMap(({ words, number, sizeLabel, factor, tests, standMm }) => [
         {
@@ -59,8 +40,7 @@ function sheetOf(
           text: `${number}  ${sizeLabel}, ${times(factor)}: ${PIECE_WORDS[tests]}`,
         },
         {
-          ...words,
-          top: words.top + low,
+          ...rowUnder(words, ppi),
           points: 6.5,
           text: `judge from ${say.distance(standMm)}, not in the hand`,
         },
@@ -82,7 +62,6 @@ function sheetOf(
         text: 'This line is 100 mm long. If it is not, the sheet was scaled: print it at 100 %.',
       },
     ],
-    black: [...check.line, ...(overview?.marks ?? [])],
   };
 }
 

@@ -5,3 +5,4 @@ export * from './settingGrid';
 export * from './layOutProof';
 export * from './layOutSettings';
 export * from './settingsSheet';
+export * from './proofParts';

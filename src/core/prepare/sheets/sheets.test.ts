@@ -9,7 +9,9 @@ import {
   layOutSettings,
   packInRows,
   packPieces,
+  proofParts,
   proposePieces,
+  rowUnder,
   settingGrid,
 } from '.';
 import type { Lightness, Place } from '.';
@@ -238,6 +240,32 @@ describe('a resolution proof', () => {
     ],
     overview: whole,
   };
+
+  it('puts down each piece out of its own print, then the whole picture, then the lines', () => {
+    const layout = layOutProof(wish, whole);
+    if ('code' in layout) throw new Error(layout.code);
+    const recipe = plainRecipe(254, 1);
+    const { parts, black } = proofParts(layout, recipe, wish.sizes);
+    expect(parts).toHaveLength(layout.pieces.length + 1);
+    layout.pieces.forEach(({ sizeKey, region, place }, i) => {
+      const { plan } = wish.sizes.find((s) => s.sizeKey === sizeKey)!;
+      expect(parts[i]).toEqual({ plan, recipe, region, place });
+    });
+    expect(parts.at(-1)).toMatchObject({
+      plan: layout.overview!.plan,
+      place: layout.overview!.place,
+    });
+    expect(black).toEqual([...layout.check.line, ...layout.overview!.marks]);
+    const bare = layOutProof({ ...wish, overview: null }, whole);
+    if ('code' in bare) throw new Error(bare.code);
+    expect(proofParts(bare, recipe, wish.sizes).parts).toHaveLength(bare.pieces.length);
+    expect(() => proofParts(bare, recipe, wish.sizes.slice(1))).toThrow('small');
+    expect(rowUnder({ left: 5, top: 100, wide: 9 }, 254)).toEqual({
+      left: 5,
+      top: 132,
+      wide: 9,
+    });
+  });
 
   it("shows every place at every size, at that size's own pixels", () => {
     const layout = layOutProof(wish, whole);
