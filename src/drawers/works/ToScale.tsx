@@ -1,8 +1,9 @@
 'use client';
-import { parseLength } from '@/core/input';
+import { readField } from '@/core/input';
 import { Dimension } from '@/shell/drawing';
 import { useBench, useFormat } from '@/shell/figures';
 import { Empty } from '@/shell/said';
+import { workForm } from './workForm';
 
 const VIEW = { width: 760, height: 600 };
 const SHEETS = [
@@ -12,16 +13,17 @@ const SHEETS = [
 
 /** The original as typed so far, to one scale beside two known sheets. */
 export function ToScale({ width, height }: { width: string; height: string }) {
-  const { units } = useBench();
+  const bench = useBench();
   const format = useFormat();
-  const w = parseLength(width, units);
-  const h = parseLength(height, units);
-  if (!w || !h || w <= 0 || h <= 0 || w > 20000 || h > 20000)
+  const wide = readField(workForm.fields.width, width, bench);
+  const down = readField(workForm.fields.height, height, bench);
+  if (!wide.ok || !down.ok)
     return (
       <Empty title="Give its width and height">
         <p>The original is then drawn here to scale, beside an A4 and an A2 sheet.</p>
       </Empty>
     );
+  const [w, h] = [wide.value, down.value];
   const across = w + SHEETS.reduce((total, [, sw]) => total + sw, 0) + 200;
   const scale = Math.min((VIEW.width - 60) / across, (VIEW.height - 70) / Math.max(h, 594));
   const ground = VIEW.height - 30;
