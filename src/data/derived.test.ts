@@ -1,7 +1,9 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { createClient } from '@libsql/client';
 import { fillLargeStudio } from '../../bench/largeStudio';
+import { migrationsBefore } from '../../e2e/support/migrationsBefore';
 import { restoreBefore } from '../../e2e/support/studioBefore';
 import { openDatabase } from './database';
 import type { OpenDatabase } from './database';
@@ -91,27 +93,6 @@ async function holds(db: OpenDatabase): Promise<void> {
   }
 }
 
-/** Opens a data folder with the migrations before one of them, and closes it. */
-async function openedBefore(tag: string): Promise<void> {
-  const folder = join(home, '../migrations');
-  cpSync('drizzle', folder, { recursive: true });
-  const path = join(folder, 'meta/_journal.json');
-  const journal = JSON.parse(readFileSync(path, 'utf8')) as { entries: { tag: string }[] };
-  const place = journal.entries.findIndex((e) => e.tag === tag);
-  expect(place).toBeGreaterThan(0);
-  writeFileSync(
-    path,
-    JSON.stringify({ ...journal, entries: journal.entries.slice(0, place) }),
-  );
-  process.env.GLASSINE_MIGRATIONS = folder;
-  try {
-    await restoreBefore(home);
-    (await openDatabase(home)).close();
-  } finally {
-    delete process.env.GLASSINE_MIGRATIONS;
-  }
-}
-
 it('keeps up with facts that are written one by one', async () => {
   const db = await openDatabase(home);
   await fillLargeStudio(db, { works: 24, impressionsEach: 6, ordersEach: 3 });
@@ -141,8 +122,15 @@ it('keeps up with facts that are written one by one', async () => {
 });
 
 it('starts from what a studio of the version before had sold, to the cent', async () => {
-  await openedBefore('0014_sums_that_keep_up');
-  const raw = await openDatabaseBefore();
+  await migrationsBefore(
+    '0014_sums_that_keep_up',
+    join(home, '../migrations'),
+    async () => {
+      await restoreBefore(home);
+      (await openDatabase(home)).close();
+    },
+  );
+  const raw = openDatabaseBefore();
   const { sums, found } = await raw.read();
   raw.close();
   const db = await openDatabase(home);
@@ -162,8 +150,7 @@ const SUMS = `SELECT month, currency, sold, gross_minor, net_minor, postage_mino
   FROM sale_month ORDER BY 1, 2`;
 
 /** The database as the version before left it, read without migrating it. */
-async function openDatabaseBefore() {
-  const { createClient } = await import('@libsql/client');
+function openDatabaseBefore() {
   const client = createClient({ url: `file:${join(home, 'studio.db')}` });
   const rows = async (sql: string) => (await client.execute(sql)).rows;
   return {

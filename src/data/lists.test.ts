@@ -40,6 +40,7 @@ import {
   salesPage,
   salesSince,
   salesSums,
+  sharedOut,
   worksLacking,
   worksPage,
 } from '.';
@@ -308,7 +309,41 @@ describe('search', () => {
   });
 });
 
+describe('what is found of several kinds', () => {
+  it.each([
+    [6, [3, 3], 'aaabbb'],
+    [6, [1, 9], 'abbbbb'],
+    [5, [9, 9], 'aaabb'],
+    [4, [0, 2], 'bb'],
+    [3, [2, 2, 2], 'abc'],
+    [0, [2], ''],
+  ])('%i of %j are shared out', (limit, counts, said) => {
+    const lists = counts.map((n, i) => Array<string>(n).fill('abc'[i]!));
+    expect(sharedOut(limit, lists).join('')).toBe(said);
+  });
+});
+
 describe('what is found too often', () => {
+  it('is cut only when there is more than is listed', async () => {
+    const rows = (from: number, n: number) =>
+      Array.from(
+        { length: n },
+        (_, i) => `('Quill ${from + i}', '', '', 'X', 'quill ${from + i}')`,
+      );
+    const add = (from: number, n: number) =>
+      db.write(async (tx) => {
+        await tx.run(
+          `INSERT INTO customer (name, street, town, country, key) VALUES ${rows(from, n).join(', ')}`,
+        );
+      });
+    await add(0, MOST_FOUND);
+    const all = { total: MOST_FOUND, newestOnly: false };
+    expect(await customersPage(read, asked({ find: 'quill' }))).toMatchObject(all);
+    await add(MOST_FOUND, 1);
+    const cut = { total: MOST_FOUND, newestOnly: true };
+    expect(await customersPage(read, asked({ find: 'quill' }))).toMatchObject(cut);
+  });
+
   it('is cut at the newest, and says so', async () => {
     const many = Array.from(
       { length: MOST_FOUND + 40 },

@@ -1,10 +1,11 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { plainRecipe } from '@/core/prepare';
 import { plainLayout } from '@/core/size';
 import { mm } from '@/core/units';
+import { migrationsBefore } from '../../e2e/support/migrationsBefore';
 import { openDatabase } from './database';
 import { newestJob } from './running/jobs';
 import { readEntries } from './log/printEntries';
@@ -18,26 +19,11 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(home, { recursive: true }));
 
-interface Journal {
-  entries: { tag: string }[];
-}
-
 /** A studio as it was before a migration. */
-async function before(tag: string): Promise<void> {
-  const folder = join(home, 'migrations');
-  cpSync('drizzle', folder, { recursive: true });
-  const path = join(folder, 'meta/_journal.json');
-  const journal = JSON.parse(readFileSync(path, 'utf8')) as Journal;
-  const place = journal.entries.findIndex((e) => e.tag === tag);
-  expect(place).toBeGreaterThan(0);
-  writeFileSync(
-    path,
-    JSON.stringify({ ...journal, entries: journal.entries.slice(0, place) }),
+const before = (tag: string): Promise<void> =>
+  migrationsBefore(tag, join(home, 'migrations'), async () =>
+    (await openDatabase(home)).close(),
   );
-  process.env.GLASSINE_MIGRATIONS = folder;
-  (await openDatabase(home)).close();
-  delete process.env.GLASSINE_MIGRATIONS;
-}
 
 it('sizes offered with one border and their undo steps are the same sizes after', async () => {
   await before('0009_sizes');

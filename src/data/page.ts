@@ -72,14 +72,14 @@ export type Searched = 'work' | 'paper' | 'order' | 'customer';
 const FOUND_OF: Readonly<Record<Searched, number>> = {
   work: -1,
   paper: -1,
-  order: MOST_FOUND,
-  customer: MOST_FOUND,
+  order: MOST_FOUND + 1,
+  customer: MOST_FOUND + 1,
 };
 
 /** Ids of what is found under a full-text query, one kind at a time: others cost nothing. */
 export const idsFound = (kind: Searched, match: string): SQL => {
   const words = sql.raw(`${kind}_search`);
-  return sql`(SELECT rowid FROM ${words} WHERE ${words} MATCH ${match} ORDER BY rowid DESC LIMIT ${FOUND_OF[kind]})`;
+  return sql`(SELECT rowid AS id FROM ${words} WHERE ${words} MATCH ${match} ORDER BY rowid DESC LIMIT ${FOUND_OF[kind]})`;
 };
 
 /** Condition that `id` is that of something found under the words; true where none were typed. */
@@ -90,11 +90,13 @@ export function wordsFound(id: SQL, kind: Searched, find: string): SQL {
 
 /** What was found, read once: a set of ids, and whether it is cut at MOST_FOUND. */
 export async function foundOnce(db: Reading, ids: SQL) {
-  const rows = await db.all<object>(sql`SELECT * FROM ${ids}`);
-  const all = JSON.stringify(rows.map((row) => (Object.values(row) as number[])[0]));
+  const rows = await db.all<{ id: number }>(
+    sql`SELECT id FROM ${ids} ORDER BY id DESC LIMIT ${MOST_FOUND + 1}`,
+  );
+  const all = rows.slice(0, MOST_FOUND).map((row) => row.id);
   return {
-    among: sql`(SELECT value FROM json_each(${all}))`,
-    newestOnly: rows.length === MOST_FOUND,
+    among: sql`(SELECT value FROM json_each(${JSON.stringify(all)}))`,
+    newestOnly: rows.length > MOST_FOUND,
   };
 }
 

@@ -12,4 +12,5 @@ export * from './fileLimit';
 export * from './verify';
 export * from './sheets';
 export * from './patch';
+export * from './patchBox';
 export * from './route';

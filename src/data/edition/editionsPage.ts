@@ -123,11 +123,10 @@ export const openSizes = (
   db: Reading,
   { workId, find = '' }: { workId?: number; find?: string },
   limit: number,
-): Promise<{ workId: number; work: string; sizeKey: string }[]> => {
-  return db.all(sql`
+): Promise<{ workId: number; work: string; sizeKey: string }[]> =>
+  db.all(sql`
     SELECT s.work_id AS workId, w.title AS work, s.size_key AS sizeKey
     FROM open_size s CROSS JOIN work w ON w.id = s.work_id
     WHERE ${workId ? sql`s.work_id = ${workId}` : sql`true`}
       AND ${wordsFound(sql`s.work_id`, 'work', find)}
     ORDER BY s.event_id LIMIT ${limit}`);
-};

@@ -4,7 +4,7 @@ import type { LineKind, OrderState } from '@/core/order';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../reading';
 import { listPage } from '../listPage';
-import { MOST_FOUND, foundOnce, idsFound, matchOf, numberOf, tallied } from '../page';
+import { foundOnce, idsFound, matchOf, numberOf, tallied } from '../page';
 import type { Asked, Page } from '../page';
 
 /** An order as a line of its list: its first line, and how many more there are. */
@@ -41,17 +41,15 @@ const COLUMNS = {
   price: sql`n.price_minor`,
 };
 
-/** Ids of orders by number, customer, town or title: the newest MOST_FOUND. */
-const idsByWords = (match: string) => sql`(SELECT * FROM (
-    SELECT * FROM ${idsFound('order', match)}
-    UNION SELECT l.order_id FROM line_now l WHERE l.work_id IN ${idsFound('work', match)})
-  ORDER BY 1 DESC LIMIT ${MOST_FOUND})`;
+/** Ids of orders by number, customer, town or title. */
+const idsByWords = (match: string) => sql`(SELECT * FROM ${idsFound('order', match)}
+  UNION SELECT l.order_id FROM line_now l WHERE l.work_id IN ${idsFound('work', match)})`;
 
 /** Ids of orders by words, or by a pencilled number n/N; null where nothing was typed. */
 function idsOf(find: string) {
   const pencilled = numberOf(find);
   if (pencilled)
-    return sql`(SELECT o2.id FROM impression_now i
+    return sql`(SELECT o2.id AS id FROM impression_now i
       JOIN edition_now e ON e.edition_id = i.edition_id AND e.size = ${pencilled.of}
       JOIN orders o2 ON o2.number = i.order_number
       WHERE i.number = ${pencilled.number} AND i.series = 'number')`;

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import type { ChainCheck } from '@/core/edition';
 import { Button } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Field } from '@/shell/fields';
+import { EnterForm, Field } from '@/shell/fields';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
@@ -141,21 +141,19 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
             Check every entry
           </Button>
           <SectionLabel>Hold a certificate against it</SectionLabel>
-          <form
-            method="dialog"
-            style={{ display: 'grid', gap: 8 }}
-            onSubmit={(e) => {
-              e.preventDefault();
+          <EnterForm
+            onEnter={() =>
               router.push(
                 `/editions?code=${encodeURIComponent(form.getValues('code') ?? '')}`,
-              );
-            }}
+              )
+            }
+            style={{ display: 'grid', gap: 8 }}
           >
             <Field form={form} name="code" label="Code on the certificate" words />
             <Button type="submit" $small $plain style={{ justifySelf: 'start' }}>
               Check this certificate
             </Button>
-          </form>
+          </EnterForm>
           {check && (
             <Sentence $tone={check.found ? 'plain' : 'stop'}>{check.words}</Sentence>
           )}

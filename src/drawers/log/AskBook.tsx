@@ -1,13 +1,16 @@
 'use client';
+import { readField } from '@/core/input';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '@/shell/actions';
-import { Choose, Line } from '@/shell/fields';
+import { Choose, EnterForm, Line } from '@/shell/fields';
+import { useBench } from '@/shell/figures';
 import { useAddress } from '@/shell/table';
+import { askedFactor } from './logForms';
 import type { PrintsView } from './prints';
 import { SOURCES } from './words';
 
-const Row = styled.form`
+const Row = styled(EnterForm)`
   display: flex;
   flex-wrap: wrap;
   align-items: center;
@@ -36,20 +39,17 @@ export function AskBook({ view }: { view: PrintsView }) {
   const [factor, setFactor] = useState(query.factor ?? '');
   const [source, setSource] = useState(query.source ?? '');
   const [paper, setPaper] = useState(query.on ?? '');
-  const number = Number(factor.replace(',', '.'));
-  const fits = factor.trim() !== '' && number > 0 && number <= 100;
+  const read = readField(askedFactor, factor, useBench());
   return (
     <Row
-      method="dialog"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (fits) go({ factor: String(number), source, on: paper, page: null });
+      onEnter={() => {
+        if (read.ok) go({ factor: String(read.value), source, on: paper, page: null });
       }}
     >
       What worked when I enlarged about
       <Line
         aria-label="Enlarged about, times"
-        aria-invalid={factor !== '' && !fits}
+        aria-invalid={factor !== '' && !read.ok}
         inputMode="decimal"
         style={{ width: 58, textAlign: 'right' }}
         value={factor}
@@ -78,7 +78,7 @@ export function AskBook({ view }: { view: PrintsView }) {
           </option>
         ))}
       </Choose>
-      <Button type="submit" $small isDisabled={!fits}>
+      <Button type="submit" $small isDisabled={!read.ok}>
         Ask the book
       </Button>
       {view.answer && (

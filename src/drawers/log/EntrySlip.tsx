@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { ASPECT_NAMES } from '@/core/log';
 import { recipeLine } from '@/studio/words/recipeWords';
 import { Button, useActionForm } from '@/shell/actions';
-import { FormFields, Upload } from '@/shell/fields';
+import { EnterForm, FormFields, Upload } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { FactList, Figures, FormPart, Slip, SlipSub, SlipTitle } from '@/shell/slip';
@@ -17,14 +17,7 @@ import { SCALES, SOURCES, scaleWord } from './words';
 function Judge({ row, judging }: { row: PrintRow; judging: Judging }) {
   const { form, submit, problem } = judging;
   return (
-    <form
-      method="dialog"
-      onSubmit={(e) => {
-        e.preventDefault();
-        submit();
-      }}
-      style={{ display: 'grid', gap: 5 }}
-    >
+    <EnterForm onEnter={submit} style={{ display: 'grid', gap: 5 }}>
       <SectionLabel>What do you think of it?</SectionLabel>
       <FormFields
         form={form}
@@ -38,7 +31,7 @@ function Judge({ row, judging }: { row: PrintRow; judging: Judging }) {
         )}
       />
       <Problem>{problem}</Problem>
-    </form>
+    </EnterForm>
   );
 }
 

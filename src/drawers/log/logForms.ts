@@ -1,4 +1,4 @@
-import { defineForm, optional, rowNumber, text, whole } from '@/core/input';
+import { decimal, defineForm, optional, rowNumber, text, whole } from '@/core/input';
 import { ASPECTS } from '@/core/log';
 import type { Aspect } from '@/core/log';
 
@@ -17,6 +17,9 @@ export const opinionForm = defineForm({
   colour: aspect('colour'),
   remarks: text('Remarks', { min: 0, max: 1000 }),
 });
+
+/** How much larger a print is than the master's pixels, as the book is asked. */
+export const askedFactor = decimal('Enlarged about', { above: 0, max: 100 }, '×');
 
 /** The recipe of a print under a name. */
 export const keepForm = defineForm({ entryId, name: text('Its recipe as', { max: 60 }) });

@@ -2,7 +2,7 @@
 import styled from 'styled-components';
 import { Button, DownloadLink, useAction, useActionForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Field } from '@/shell/fields';
+import { EnterForm, Field } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty, JobLine, Problem } from '@/shell/said';
@@ -168,14 +168,7 @@ export function SafekeepingDrawer(view: SafekeepingView) {
             ]}
           />
           <SectionLabel>Where backups go</SectionLabel>
-          <form
-            method="dialog"
-            style={{ display: 'grid', gap: 8 }}
-            onSubmit={(e) => {
-              e.preventDefault();
-              place.submit();
-            }}
-          >
+          <EnterForm onEnter={place.submit} style={{ display: 'grid', gap: 8 }}>
             <Field
               form={place.form}
               name="folder"
@@ -186,7 +179,7 @@ export function SafekeepingDrawer(view: SafekeepingView) {
             <Button type="submit" $plain $small style={{ justifySelf: 'start' }}>
               Use this folder
             </Button>
-          </form>
+          </EnterForm>
           <Problem>{place.problem}</Problem>
         </Slip>
       </Bench>

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { TakeOut, useActionForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { FormFields, Pair } from '@/shell/fields';
+import { EnterForm, FormFields, Pair } from '@/shell/fields';
 import { useBench } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { FormSlip } from '@/shell/slip';
@@ -20,23 +20,13 @@ import { workForm } from './workForm';
 const WorkFields = ({ form: { form, submit } }: { form: ActionForm }) => {
   const f = { form, of: workForm };
   return (
-    <form
-      method="dialog"
-      onSubmit={(e) => {
-        e.preventDefault();
-        submit();
-      }}
-      style={{ display: 'grid', gap: 9 }}
-    >
+    <EnterForm onEnter={submit} verb="Keep it" style={{ display: 'grid', gap: 9 }}>
       <FormFields {...f} only={['title', 'artist', 'medium', 'kind', 'year']} />
       <Pair>
         <FormFields {...f} only={['width', 'height']} stacked />
       </Pair>
       <FormFields {...f} only={['price']} />
-      <button type="submit" className="sr" tabIndex={-1} aria-hidden>
-        Keep it
-      </button>
-    </form>
+    </EnterForm>
   );
 };
 

@@ -1,4 +1,5 @@
 export * from './ChoiceField';
+export * from './EnterForm';
 export * from './Field';
 export * from './FormFields';
 export * from './LengthLine';

@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '../actions/Button';
+import { EnterForm } from '../fields/EnterForm';
 import type { ActionForm } from '../actions/useActionForm';
 import { Dialog } from './Dialog';
 import { Problem } from './states';
@@ -19,19 +20,12 @@ export const FormDialog = ({
   children: React.ReactNode;
 }) => (
   <Dialog title={title} open onClose={onClose}>
-    <form
-      method="dialog"
-      onSubmit={(e) => {
-        e.preventDefault();
-        submit();
-      }}
-      style={{ display: 'grid', gap: 9, width }}
-    >
+    <EnterForm onEnter={submit} style={{ display: 'grid', gap: 9, width }}>
       {children}
       <Problem>{problem}</Problem>
       <Button type="submit" isDisabled={sending}>
         Keep it
       </Button>
-    </form>
+    </EnterForm>
   </Dialog>
 );

@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { Button, useActionForm } from '@/shell/actions';
-import { Field, FormFields, Upload } from '@/shell/fields';
+import { EnterForm, Field, FormFields, Upload } from '@/shell/fields';
 import { Problem } from '@/shell/said';
 import { FormPart } from '@/shell/slip';
 import { sayColourSpace, takeNamedFile } from './actions';
@@ -26,14 +26,7 @@ export const BringMaster = ({ workId, primary }: { workId: number; primary: bool
         primary={primary}
         onDone={() => router.refresh()}
       />
-      <form
-        method="dialog"
-        onSubmit={(e) => {
-          e.preventDefault();
-          named.submit();
-        }}
-        style={{ display: 'grid', gap: 8 }}
-      >
+      <EnterForm onEnter={named.submit} style={{ display: 'grid', gap: 8 }}>
         <Field form={named.form} name="path" label="or name a file on this machine" words />
         <Button
           type="submit"
@@ -44,7 +37,7 @@ export const BringMaster = ({ workId, primary }: { workId: number; primary: bool
         >
           {named.sending ? 'Reading it …' : 'Take this file'}
         </Button>
-      </form>
+      </EnterForm>
       <Problem>{named.problem}</Problem>
     </>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { parseNumber } from '@/core/input';
 import { Line, Slide } from '@/shell/fields';
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
@@ -53,12 +54,9 @@ export function NumberRow({
   onChange,
 }: NumberRowProps) {
   const [typed, setTyped] = useState(String(value));
-  useEffect(
-    () => setTyped((t) => (Number(t.replace(',', '.')) === value ? t : String(value))),
-    [value],
-  );
-  const read = Number(typed.replace(',', '.'));
-  const fits = typed.trim() !== '' && read >= limits[0] && read <= limits[1];
+  useEffect(() => setTyped((t) => (parseNumber(t) === value ? t : String(value))), [value]);
+  const read = parseNumber(typed);
+  const fits = read !== null && read >= limits[0] && read <= limits[1];
   return (
     <Row>
       {label}
@@ -79,8 +77,8 @@ export function NumberRow({
         value={typed}
         onChange={(e) => {
           setTyped(e.target.value);
-          const next = Number(e.target.value.replace(',', '.'));
-          if (e.target.value.trim() !== '' && Number.isFinite(next)) onChange(next);
+          const next = parseNumber(e.target.value);
+          if (next !== null) onChange(next);
         }}
         onKeyDown={(e) => {
           const by = { ArrowUp: 1, ArrowDown: -1 }[e.key];

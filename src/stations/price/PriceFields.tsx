@@ -2,8 +2,8 @@
 import { useEffect } from 'react';
 import styled from 'styled-components';
 import { writeAmount, writePercent } from '@/core/input';
-import { CHANNEL_IDS, usualFees } from '@/core/price';
-import { ChoiceField, Field } from '@/shell/fields';
+import { usualFees } from '@/core/price';
+import { EnterForm, FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
 import { SectionLabel } from '@/shell/words';
 import { priceForm } from './priceForm';
@@ -20,7 +20,6 @@ const Columns = styled.div`
   }
 `;
 
-const CHANNELS = CHANNEL_IDS.map((c) => [c, c] as const);
 const EACH = [
   'printing',
   'paper',
@@ -57,35 +56,19 @@ export function PriceFields({
   }, [channel, chosen, typed, currency, form]);
   const field = { form, of: priceForm };
   return (
-    <form
-      method="dialog"
-      onSubmit={(e) => {
-        e.preventDefault();
-        onKeep();
-      }}
-    >
+    <EnterForm onEnter={onKeep} verb="Keep">
       <Columns>
         <div>
           <SectionLabel>Each impression</SectionLabel>
-          {EACH.map((name) => (
-            <Field key={name} {...field} name={name} />
-          ))}
+          <FormFields {...field} only={EACH} />
         </div>
         <div>
           <SectionLabel>Once, spread over the edition</SectionLabel>
-          {ONCE.map((name) => (
-            <Field key={name} {...field} name={name} />
-          ))}
+          <FormFields {...field} only={ONCE} />
           <SectionLabel>Channel</SectionLabel>
-          <ChoiceField {...field} name="channel" options={CHANNELS} />
-          {FEES.map((name) => (
-            <Field key={name} {...field} name={name} />
-          ))}
+          <FormFields {...field} only={['channel', ...FEES]} />
         </div>
       </Columns>
-      <button type="submit" className="sr" tabIndex={-1} aria-hidden>
-        Keep
-      </button>
-    </form>
+    </EnterForm>
   );
 }

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { FAMILY_IDS } from '@/core/size';
 import type { FamilyId } from '@/core/size';
 import { Button, useActionForm } from '@/shell/actions';
-import { Choose, Field, partCss, stripCss } from '@/shell/fields';
+import { Choose, EnterForm, Field, partCss, stripCss } from '@/shell/fields';
 import { addOwnSize } from './ruleActions';
 import type { Sizing } from './useSizing';
 import { FAMILY_NAMES } from './words';
@@ -44,7 +44,7 @@ const Ratio = styled.label`
   }
 `;
 
-const Own = styled.form`
+const Own = styled(EnterForm)`
   display: flex;
   gap: 6px;
   align-items: start;
@@ -102,13 +102,7 @@ export const FamilyPicker = memo(function FamilyPicker(sizing: FamilyPickerProps
           ))}
         </Choose>
       </Ratio>
-      <Own
-        method="dialog"
-        onSubmit={(e) => {
-          e.preventDefault();
-          own.submit();
-        }}
-      >
+      <Own onEnter={own.submit}>
         <div>
           <Field form={own.form} name="size" label="Own" />
         </div>

@@ -63,3 +63,10 @@ it('asked before it is through, it says how many works are still to be judged', 
   expect(late.waiting).toBe(0);
   expect(late.short.length).toBeGreaterThan(early.short.length);
 });
+
+it('asked under other rules while it is at work, it answers for those', async () => {
+  const judge = new FallingShort();
+  expect((await judge.upTo(db.read, { size: SIZE_RULES }, 0)).waiting).toBeGreaterThan(0);
+  const hard = await judge.upTo(db.read, strict, FOREVER);
+  expect(hard).toEqual(await new FallingShort().upTo(db.read, strict, FOREVER));
+});

@@ -45,7 +45,10 @@ export class FallingShort {
     settings: Pick<BenchSettings, 'size'>,
     patienceMs = 50,
   ): Promise<{ short: Short[]; waiting: number }> {
-    const pass = (this.running ??= this.pass(db, settings).finally(() => {
+    const rules = JSON.stringify(settings.size);
+    // A pass under other rules is let end first: what it says does not hold any more.
+    while (this.running && this.rules !== rules) await this.running.catch(() => undefined);
+    const pass = (this.running ??= this.pass(db, settings, rules).finally(() => {
       this.running = null;
     }));
     const late = new Promise<void>((r) => setTimeout(r, patienceMs).unref());
@@ -56,8 +59,11 @@ export class FallingShort {
     return { short, waiting: this.waiting };
   }
 
-  private async pass(db: Reading, settings: Pick<BenchSettings, 'size'>): Promise<void> {
-    const rules = JSON.stringify(settings.size);
+  private async pass(
+    db: Reading,
+    settings: Pick<BenchSettings, 'size'>,
+    rules: string,
+  ): Promise<void> {
     if (rules !== this.rules) {
       this.byWork.clear();
       this.mark = NOTHING_OFFERED;

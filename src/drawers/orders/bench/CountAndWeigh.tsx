@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
 import { Button, useAction, useActionForm } from '@/shell/actions';
-import { Field, Tick } from '@/shell/fields';
+import { EnterForm, Field, Tick } from '@/shell/fields';
 import { Problem } from '@/shell/said';
 import { tickPart, weigh } from './parcelActions';
 import type { ParcelView } from './view';
@@ -76,15 +76,9 @@ export const Weigh = ({ order, parcel }: { order: string; parcel: ParcelView }) 
   const weighed = parcel.weighed !== null;
   return (
     <>
-      <form
-        method="dialog"
-        onSubmit={(e) => {
-          e.preventDefault();
-          submit();
-        }}
-      >
+      <EnterForm onEnter={submit}>
         <Field form={form} name="grams" label="Weight, if typed by hand" unit="g" />
-      </form>
+      </EnterForm>
       <div style={{ display: 'flex', gap: 8 }}>
         <Button
           $small

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { stepIn } from '@/core/prepare';
+import { patchBox, stepIn } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { isTyping } from '@/shell/actions';
 import { Strips } from '@/shell/fields';
@@ -9,7 +9,7 @@ import type { MasterView } from '@/studio/reads/workPage';
 import { STEP_NAMES } from '../words';
 import { PatchPlaceMap } from './PatchPlaceMap';
 import { Frame, Row, Split } from './patchFrame';
-import { boxOf, patchWish } from './patchWish';
+import { patchWish } from './patchWish';
 import { usePatch } from './usePatch';
 import { useRoom } from './useRoom';
 
@@ -38,7 +38,7 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
   const { facts, id } = master;
 
   const box = useMemo(
-    () => room && boxOf(room, plan, zoom, centre),
+    () => room && patchBox(room, plan, zoom, centre),
     [room, plan, zoom, centre],
   );
   const wish = useMemo(

@@ -1,45 +1,7 @@
+import type { Box } from '@/core/image';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import type { MasterView } from '@/studio/reads/workPage';
 import type { PatchWish } from './usePatch';
-
-/** Most pixels of the picture under a patch: what is read and sent stays under 50 MB. */
-const MOST_SOURCE = 7e6;
-
-/** Room on the table in whole pixels of the screen, and how many of them make a CSS pixel. */
-export interface Room {
-  width: number;
-  height: number;
-  dense: number;
-}
-
-export interface Box {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-}
-
-/** The piece of the print, in its pixels, that has room and whose source can be read; `centre` 0..1. */
-export function boxOf(
-  room: Room,
-  { image, factor }: Pick<PrintPlan, 'image' | 'factor'>,
-  zoom: 1 | 2,
-  centre: { x: number; y: number },
-): Box {
-  const fit = Math.min(
-    1,
-    Math.sqrt(MOST_SOURCE / ((room.width * room.height) / factor ** 2)),
-  );
-  const side = (length: number, whole: number) =>
-    Math.max(1, Math.min(whole, Math.floor((length / zoom) * fit)));
-  const width = side(room.width, image.width);
-  const height = side(room.height, image.height);
-  const from = (c: number, whole: number, length: number) =>
-    Math.round(Math.min(whole - length, Math.max(0, c * whole - length / 2)));
-  const left = from(centre.x, image.width, width);
-  const top = from(centre.y, image.height, height);
-  return { left, top, right: left + width, bottom: top + height };
-}
 
 /** The recipe with nothing but its resizing; as the picture would be without any of it. */
 const untouched = (recipe: Recipe): Pick<Recipe, 'steps'> => ({

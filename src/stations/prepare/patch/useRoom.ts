@@ -1,6 +1,12 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import type { Room } from './patchWish';
+
+/** Whole pixels of the screen, and how many of them make a CSS pixel. */
+interface Room {
+  width: number;
+  height: number;
+  dense: number;
+}
 
 const MOST = { width: 1000, height: 800 };
 

@@ -1,6 +1,6 @@
 'use client';
 import { Button, useActionForm } from '@/shell/actions';
-import { FormFields } from '@/shell/fields';
+import { EnterForm, FormFields } from '@/shell/fields';
 import { Problem } from '@/shell/said';
 import { orderScreenCopy } from '../actions';
 import { screenForm } from '../prepareForms';
@@ -21,14 +21,7 @@ export function ScreenCopy({ view, picked, desk }: SheetProps) {
     },
   );
   return (
-    <form
-      method="dialog"
-      onSubmit={(e) => {
-        e.preventDefault();
-        submit();
-      }}
-      style={{ display: 'grid', gap: 6 }}
-    >
+    <EnterForm onEnter={submit} style={{ display: 'grid', gap: 6 }}>
       <FormFields form={form} of={screenForm} />
       <Problem>{problem}</Problem>
       <Button
@@ -40,6 +33,6 @@ export function ScreenCopy({ view, picked, desk }: SheetProps) {
       >
         Write a screen copy
       </Button>
-    </form>
+    </EnterForm>
   );
 }

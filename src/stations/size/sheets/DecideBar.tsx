@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { nominalSize } from '@/core/size';
 import { Button, useAction, useActionForm } from '@/shell/actions';
-import { Field } from '@/shell/fields';
+import { EnterForm, Field } from '@/shell/fields';
 import { Problem } from '@/shell/said';
 import { offerSize, withdrawSize } from '../actions';
 import { sizeAsked } from '../layoutForm';
@@ -18,7 +18,7 @@ const Row = styled.div`
   font-size: 13px;
 `;
 
-const Why = styled.form`
+const Why = styled(EnterForm)`
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
@@ -51,13 +51,7 @@ export function WithdrawForm({
   // Asked why, one answers at once; Enter takes the reason that is proposed.
   useEffect(() => form.setFocus('reason'), [form]);
   return (
-    <Why
-      method="dialog"
-      onSubmit={(e) => {
-        e.preventDefault();
-        submit();
-      }}
-    >
+    <Why onEnter={submit}>
       <div>
         <Field form={form} name="reason" label={`Why ${many(steps)}`} words />
       </div>

@@ -48,7 +48,10 @@ export function StandingRule({ sizing }: { sizing: Sizing }) {
         label="Where people stand"
         value={rules.standing}
         options={WAYS}
-        onChange={(standing) => set({ standing })}
+        onChange={(standing) => {
+          setWrong(false);
+          set({ standing });
+        }}
       />
       {rules.standing === 'diagonal' && (
         <Row>
@@ -80,7 +83,7 @@ export function StandingRule({ sizing }: { sizing: Sizing }) {
           <Button
             $small
             $plain
-            isDisabled={keeping.sending || (rules.standing === 'fixed' && wrong)}
+            isDisabled={keeping.sending || wrong}
             onPress={() =>
               keeping.run({
                 standing: rules.standing,
