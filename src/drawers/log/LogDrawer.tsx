@@ -27,7 +27,7 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
         head: 'Day',
         unsorted: true,
         value: (r) => r.at,
-        cell: (r) => <span style={{ whiteSpace: 'nowrap' }}>{format.day(r.at)}</span>,
+        cell: (r) => format.day(r.at),
         width: 104,
       },
       {

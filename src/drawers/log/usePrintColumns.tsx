@@ -21,9 +21,7 @@ export function usePrintColumns(answered: boolean): Column<LogRow>[] {
         head: 'Day',
         unsorted: true,
         value: (r) => r.at,
-        cell: (r) => (
-          <span style={{ whiteSpace: 'nowrap', ...small }}>{format.day(r.at)}</span>
-        ),
+        cell: (r) => <span style={small}>{format.day(r.at)}</span>,
         width: 88,
       },
       {

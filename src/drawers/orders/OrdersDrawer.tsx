@@ -28,10 +28,6 @@ const Ordered = ({ row }: { row: Row }) => (
   </span>
 );
 
-const Day = ({ children }: { children: string }) => (
-  <span style={{ whiteSpace: 'nowrap' }}>{children}</span>
-);
-
 /** Orders: what is open, what is late, what has gone. */
 export function OrdersDrawer(view: OrdersView) {
   const { page, asked, shown, counts, adding } = view;
@@ -56,13 +52,13 @@ export function OrdersDrawer(view: OrdersView) {
         key: 'placed',
         head: 'Placed',
         value: (r) => r.placedAt,
-        cell: (r) => <Day>{format.day(r.placedAt)}</Day>,
+        cell: (r) => format.day(r.placedAt),
       },
       {
         key: 'due',
         head: 'Promised',
         value: (r) => r.dueOn,
-        cell: (r) => <Day>{format.day(r.dueOn)}</Day>,
+        cell: (r) => format.day(r.dueOn),
       },
       {
         key: 'price',

@@ -30,3 +30,10 @@ it('writes figures by its locale, and money in its currency', () => {
   expect(plain(metric.mass(580))).toBe('580 g');
   expect(metric.day('2026-11-05T10:00:00.000Z')).toContain('Nov');
 });
+
+it('a day is never broken over two lines', () => {
+  for (const locale of ['en-GB', 'de-DE', 'fr-FR'])
+    expect(
+      formatOf({ units: 'metric', locale, currency: 'EUR' }).day('2026-03-04'),
+    ).not.toMatch(/ /);
+});

@@ -29,7 +29,8 @@ export const formatOf = ({ units, locale, currency }: Written) => ({
   number: (n: number, digits = 0) => formatNumber(n, digits, locale),
   percent: (share: number, digits = 0) =>
     `${formatNumber(share * 100, digits, locale)}\u202f%`,
-  day: (iso: string) => formatDay(iso, locale),
+  /** Never broken over two lines. */
+  day: (iso: string) => formatDay(iso, locale).replace(/ /g, '\u00a0'),
 });
 
 export type Format = ReturnType<typeof formatOf>;
