@@ -5,6 +5,7 @@ import {
   addOrderLine,
   getOrder,
   heldBy,
+  readSettings,
   releaseImpression,
   returnImpression,
   shipParcel,
@@ -53,14 +54,14 @@ const numbered = (seed: Omit<OrderSeed, 'channel' | 'placed' | 'upTo'>): NewLine
 /** Takes an order with its lines, laid into parcels by the rule; answers its number. */
 async function taken(
   open: Studio,
-  lines: NewLine[],
+  [first, ...others]: [NewLine, ...NewLine[]],
   { placed, channel, index }: { placed: number; channel: string; index: number },
   said: { wish?: string; note?: string } = {},
 ): Promise<string> {
   const [name, street, town, country] = CUSTOMERS[index % CUSTOMERS.length]!;
   const placedAt = daysAgo(placed, 18);
   return open.db.write(async (tx) => {
-    const row = await takeOrder(tx, {
+    const order = {
       customer: { name, street, town, country },
       channel,
       wish: said.wish ?? '',
@@ -68,8 +69,9 @@ async function taken(
       extras: [],
       placedAt,
       dueOn: promisedDay(placedAt, 3),
-    });
-    for (const line of lines) await addOrderLine(tx, row, line, placedAt);
+    };
+    const row = await takeOrder(tx, order, first);
+    for (const line of others) await addOrderLine(tx, row, line, placedAt);
     await layNewLines(tx, open.home, row.number, placedAt);
     return row.number;
   });
@@ -109,7 +111,8 @@ async function packed(
     );
     if (upTo === 'weighedShort') continue;
     const { carrier, service, cost } = reckoned.quotes[0]!;
-    await sealNow(open, { order: number, parcel: id, carrier, service, cost }, at);
+    const tools = { studio: open, settings: await readSettings(open.db.read), at };
+    await sealNow(tools, { order: number, parcel: id, carrier, service, cost });
     if (upTo === 'sealed') continue;
     await open.db.write(async (tx) =>
       shipParcel(tx, (await getOrder(tx, number))!, await parcel(), shippedAt),

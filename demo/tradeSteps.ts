@@ -14,7 +14,6 @@ import {
   currentMaster,
   getWork,
   moveStock,
-  printFilesOf,
   proofsOf,
   readSettings,
 } from '@/data';
@@ -137,14 +136,12 @@ export async function proof(
   r: Round & { round: number; paperId: number },
 ) {
   await open.db.write(async (tx) => {
-    const file = (await printFilesOf(tx, workId)).find((f) => f.sizeKey === sizeKey);
     const id = await addProofRound(tx, {
       workId,
       sizeKey,
       paperId: r.paperId,
       round: r.round,
       route: r.route,
-      printFileId: file?.id ?? null,
       cost: minor(r.cost),
       currency: 'EUR',
       remarks: r.remarks ?? '',

@@ -1,5 +1,5 @@
 import { minor } from '@/core/units';
-import { addOrderLine, beginParcel, layLine, takeOrder } from '@/data';
+import { takeOrder } from '@/data';
 import type { NewLine, OrderRow, Writing } from '@/data';
 
 /** One numbered impression as a line of an order. */
@@ -31,7 +31,7 @@ export async function orderOf(
     channel = 'own site',
   }: { at: string; name?: string; street?: string; dueOn?: string; channel?: string },
 ): Promise<OrderRow> {
-  const row = await takeOrder(tx, {
+  const order = {
     customer: { name, street, town: '2180 Merrow Hythe', country: 'Westmark' },
     channel,
     wish: '',
@@ -39,8 +39,6 @@ export async function orderOf(
     extras: [],
     placedAt: at,
     dueOn,
-  });
-  const made = await addOrderLine(tx, row, line, at);
-  await layLine(tx, row, made, await beginParcel(tx, row.id, at), at);
-  return row;
+  };
+  return takeOrder(tx, order, line);
 }

@@ -196,10 +196,9 @@ async function seal(tx: Writing, number: string): Promise<void> {
       quotes: [],
       note: '',
     },
-    sales: [],
     documents: [],
     used: [],
-    bookingId: booking.id,
+    booking,
     at,
   });
 }

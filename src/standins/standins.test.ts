@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { grams, mm } from '@/core/units';
-import { carriersOf, quoteAll, simulatedScales } from '.';
+import { bookQuote, carriersOf, quotesOf, simulatedScales } from '.';
 
 let home: string;
 beforeEach(() => {
@@ -17,7 +17,7 @@ const parcel = (width: number, total = 600) => ({
   depth: mm(9),
 });
 const quotes = (width: number, total?: number, currency = 'EUR') =>
-  quoteAll(carriersOf(home), parcel(width, total), currency);
+  quotesOf(home, parcel(width, total), currency);
 const flat = (width: number, total?: number) =>
   quotes(width, total).find((q) => q.service === 'flat, tracked')!;
 
@@ -49,6 +49,14 @@ it('books one reference once, keeps it over a restart, and voids it', async () =
   await post().void('0412-1');
   expect(await post().find('0412-1')).toBeNull();
   expect(await post().find('0413-1')).not.toBeNull();
+});
+
+it('books a quote with the carrier that gave it', async () => {
+  const [quote] = quotes(450);
+  const made = await bookQuote(home, quote!, '0414-1');
+  const of = (name: string) => carriersOf(home).find((c) => c.name === name)!;
+  expect(await of(quote!.carrier).find('0414-1')).toMatchObject(made);
+  expect(await of('Fen & Far').find('0414-1')).toBeNull();
 });
 
 it('a reference that looks like a path stays in the carrier’s own book', async () => {

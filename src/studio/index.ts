@@ -5,6 +5,7 @@ export * from './wayIn/action';
 export * from './words/faults';
 export * from './wayIn/stale';
 export * from './jobs/startJob';
+export * from './jobs/orderFiles';
 export * from './words/refusalWords';
 export * from './safekeeping/backup';
 export * from './safekeeping/export';

@@ -1,4 +1,5 @@
 import { parseNumber } from '../input';
+import type { Field } from '../input';
 import type { Extra } from '../pack';
 import { grams } from '../units';
 
@@ -16,3 +17,33 @@ export const readExtras = (typed: string): Extra[] =>
       const [, name = part, weight = ''] = /^(.+?)\s+(\d+(?:\.\d+)?)\s*g$/.exec(part) ?? [];
       return { name, mass: grams(parseNumber(weight) ?? 0) };
     });
+
+const MOST = { items: 20, name: 120, mass: 50_000 };
+
+/** The field in which extras are typed; refused where there are over twenty, or one weighs over 50 kg. */
+export const extrasField = (title: string): Field<Extra[]> => ({
+  title,
+  hint: 'Such as: postcard 6 g, ribbon',
+  example: 'names with a comma between, such as: postcard 6 g, ribbon',
+  schema: {
+    type: 'array',
+    maxItems: MOST.items,
+    items: {
+      type: 'object',
+      additionalProperties: false,
+      required: ['name', 'mass'],
+      properties: {
+        name: { type: 'string', minLength: 1, maxLength: MOST.name },
+        mass: { type: 'number', minimum: 0, maximum: MOST.mass },
+      },
+    },
+  },
+  read(typed) {
+    const extras = readExtras(typed);
+    const fits = extras.every((e) => e.name.length <= MOST.name && e.mass <= MOST.mass);
+    return fits && extras.length <= MOST.items ? extras : null;
+  },
+  say: String,
+  write: (extras) =>
+    extras.map(({ name, mass }) => (mass > 0 ? `${name} ${mass} g` : name)).join(', '),
+});

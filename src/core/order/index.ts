@@ -1,4 +1,5 @@
 export * from './types';
+export * from './item';
 export * from './line';
 export * from './decide';
 export * from './customer';

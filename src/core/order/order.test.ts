@@ -1,9 +1,12 @@
 import {
   customerKey,
   daysUntil,
+  extrasField,
+  itemField,
   lineFault,
   promisedDay,
   readExtras,
+  readItem,
   refusesCancel,
   refusesChange,
   refusesLineChange,
@@ -104,3 +107,31 @@ it('reads what is put in as well, with its weight where that is said', () => {
     { name: 'test strip', mass: 2.5 },
   ]);
 });
+
+const bench = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
+
+it('extras that are too many, too long or too heavy are not read; what is read is written back', () => {
+  const field = extrasField('Put in as well');
+  const typed = 'postcard 6 g, ribbon';
+  expect(field.write(readExtras(typed), bench)).toBe(typed);
+  expect(field.read(Array(20).fill('card').join(','), bench)).toHaveLength(20);
+  expect(field.read(Array(21).fill('card').join(','), bench)).toBeNull();
+  expect(field.read('a'.repeat(121), bench)).toBeNull();
+  expect(field.read('anvil 50001 g', bench)).toBeNull();
+  expect(field.read('', bench)).toEqual([]);
+});
+
+it.each([
+  ['3:ap:2', { of: 'impression', editionId: 3, series: 'ap', number: 2 }],
+  ['3:number:2:isoA-A3', { of: 'impression', number: 2, sizeKey: 'isoA-A3' }],
+  ['7:isoA-A3', { of: 'openPrint', workId: 7, sizeKey: 'isoA-A3' }],
+])('reads what a list of prints sends: %s', (typed, item) => {
+  const read = readItem(typed);
+  expect(read).toMatchObject(item);
+  expect(itemField('Print').write(read!, bench)).toBe(typed);
+});
+
+it.each(['', 'nonsense', '3', '3:', ':isoA-A3', '9007199254740993:ap:1', '3:ap:-1x:y:z'])(
+  'reads nothing from “%s”',
+  (typed) => expect(readItem(typed)).toBeNull(),
+);

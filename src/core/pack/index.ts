@@ -8,6 +8,7 @@ export * from './choosePacking';
 export * from './parcelOf';
 export * from './checkScales';
 export * from './ticks';
+export * from './openParcel';
 export * from './splitParcels';
 export * from './usualStock';
 export * from './sealed';

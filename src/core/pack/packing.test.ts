@@ -9,8 +9,10 @@ import {
   countedTwice,
   laidParts,
   liesInside,
+  openParcelOf,
   parcelFor,
   parcelOf,
+  sealFault,
   splitParcels,
   takenFrom,
 } from '.';
@@ -214,6 +216,43 @@ describe('a parcel', () => {
     const { packing } = choosePacking(one, shelf, PACK_RULES);
     const open = parcelOf(one, packing!).parts.filter((p) => !countedTwice([p], ticks));
     expect(open.map((p) => p.key)).toEqual(['mailer:77']);
+  });
+});
+
+describe('a parcel that is not sealed', () => {
+  const contents = holding(print());
+  const keys = parcelOf(contents, pack(contents)).parts.map((p) => p.key);
+  const both = keys.flatMap((line) =>
+    (['first', 'second'] as const).map((count) => ({ line, count, on: true })),
+  );
+  const { total } = parcelOf(contents, pack(contents));
+  const open = (ticks = both, weighed: number | null = total, of = contents) =>
+    openParcelOf(
+      of,
+      { ticks, weighed: weighed === null ? null : grams(weighed) },
+      materials,
+      PACK_RULES,
+    );
+
+  it.each([
+    [open(), 1, null],
+    [open(), 0, 'emptyParcel'],
+    [open(both, total, holding(print(size(4000, 5000)))), 1, 'emptyParcel'],
+    [open(both.slice(1)), 1, 'notCounted'],
+    [open(both, null), 1, 'notWeighed'],
+    [open(both, total - PACK_RULES.scaleTolerance - 1), 1, 'scalesDisagree'],
+    [open(both, total - PACK_RULES.scaleTolerance), 1, null],
+  ])(
+    '%# is sealed only when all was counted twice and the scales agree',
+    (of, lines, fault) => {
+      expect(sealFault(of, lines)).toBe(fault);
+    },
+  );
+
+  it('what cannot be packed is neither counted nor weighed, and says what is lacking', () => {
+    const huge = open(both, total, holding(print(size(4000, 5000))));
+    expect(huge).toMatchObject({ parcel: null, counted: false, scales: null });
+    expect(huge.chosen.packing).toBeNull();
   });
 });
 

@@ -1,4 +1,4 @@
-import { nextRound, openRound, referenceProof, verdictFault } from '.';
+import { nextRound, referenceProof, verdictFault } from '.';
 import type { ProofRound } from '.';
 
 const round = (over: Partial<ProofRound>): ProofRound => ({
@@ -14,15 +14,18 @@ const round = (over: Partial<ProofRound>): ProofRound => ({
 
 it('counts rounds per paper and size', () => {
   const rounds = [round({}), round({ round: 2 }), round({ paperId: 2 })];
-  expect(nextRound(rounds, { paperId: 1, sizeKey: 'isoA-A3' })).toBe(3);
-  expect(nextRound(rounds, { paperId: 2, sizeKey: 'isoA-A3' })).toBe(2);
-  expect(nextRound(rounds, { paperId: 1, sizeKey: 'isoA-A2' })).toBe(1);
+  expect(nextRound(rounds, { paperId: 1, sizeKey: 'isoA-A3' })).toEqual({
+    round: 3,
+    out: null,
+  });
+  expect(nextRound(rounds, { paperId: 2, sizeKey: 'isoA-A3' }).round).toBe(2);
+  expect(nextRound(rounds, { paperId: 1, sizeKey: 'isoA-A2' }).round).toBe(1);
 });
 
 it('knows the round that is still out', () => {
   const out = round({ round: 2, backAt: null, verdict: null });
-  expect(openRound([round({}), out], out)).toBe(out);
-  expect(openRound([round({})], out)).toBeUndefined();
+  expect(nextRound([round({}), out], out).out).toBe(out);
+  expect(nextRound([round({})], out).out).toBeNull();
 });
 
 it('holds the latest approved round as the reference', () => {

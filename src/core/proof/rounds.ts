@@ -15,19 +15,21 @@ export interface ProofRound {
 const sameQuestion = (a: { paperId: number; sizeKey: string }, b: typeof a) =>
   a.paperId === b.paperId && a.sizeKey === b.sizeKey;
 
-/** Number of the next round for this paper and size. */
-export const nextRound = (
-  rounds: readonly ProofRound[],
+/**
+ * Number of the round to send for a paper and a size; or the round that is still out: it must
+ * be back and judged before the next of the same question is sent.
+ * @example after rounds 1 and 2, both judged: { round: 3, out: null }
+ */
+export function nextRound<R extends ProofRound>(
+  rounds: readonly R[],
   question: { paperId: number; sizeKey: string },
-): number =>
-  1 + Math.max(0, ...rounds.filter((r) => sameQuestion(r, question)).map((r) => r.round));
-
-/** A round must be back and judged before the next of the same paper and size is sent. */
-export const openRound = (
-  rounds: readonly ProofRound[],
-  question: { paperId: number; sizeKey: string },
-): ProofRound | undefined =>
-  rounds.find((r) => sameQuestion(r, question) && r.verdict === null);
+): { round: number; out: R | null } {
+  const own = rounds.filter((r) => sameQuestion(r, question));
+  return {
+    round: 1 + Math.max(0, ...own.map((r) => r.round)),
+    out: own.find((r) => r.verdict === null) ?? null,
+  };
+}
 
 /**
  * The approved reference (bon à tirer): the one approved last, by the day it was judged, and of

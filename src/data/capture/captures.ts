@@ -12,8 +12,7 @@ import {
   signatures,
   speckEvents,
 } from '../schema';
-import { addLogLine } from '../log/log';
-import { record } from '../log/record';
+import { record, tell } from '../log/log';
 
 export type DeviceRow = typeof devices.$inferSelect;
 export type PrintWish = typeof printWishes.$inferSelect;
@@ -49,16 +48,14 @@ export async function saveReading(
 ): Promise<void> {
   const { version } = reading;
   const detail = reading.detail.fraction;
-  await tx
-    .insert(readings)
-    .values({ sha256, version, detail, reading, at })
-    .onConflictDoNothing();
-  await addLogLine(tx, {
+  const told = {
     at,
     what: 'master.inspected',
     workId,
     detail: { detail, specks: reading.specks.found.length, sha256 },
-  });
+  };
+  if (await masterReading(tx, sha256)) return tell(tx, told);
+  await record(tx, readings, { sha256, version, detail, reading, at }, told);
 }
 
 /** Everything said of the specks of a work's masters, in order. */

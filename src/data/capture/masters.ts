@@ -4,8 +4,8 @@ import { READING_VERSION } from '@/core/capture/reading';
 import type { MasterFacts } from '@/core/image';
 import type { CropChoice } from '@/core/size';
 import type { Reading, Writing } from '../reading';
+import { record } from '../log/log';
 import { files, masterNow, masters, readings, works } from '../schema';
-import { addLogLine } from '../log/log';
 import { cropChoicesNow } from '../size/sizes';
 import type { CropChoiceRow } from '../size/sizes';
 
@@ -48,9 +48,8 @@ export async function addMaster(
     .insert(files)
     .values({ ...facts, sha256: master.sha256, storedAt: master.at })
     .onConflictDoNothing();
-  const [row] = await tx.insert(masters).values(master).returning({ id: masters.id });
   const size = master.derivation ? derivedSize(facts, master.derivation) : facts;
-  await addLogLine(tx, {
+  const row = await record(tx, masters, master, {
     at: master.at,
     what,
     workId: master.workId,
@@ -61,7 +60,7 @@ export async function addMaster(
       sha256: master.sha256,
     },
   });
-  return row!.id;
+  return row.id;
 }
 
 /** A master's columns with its file and what was measured of it; joined by `withFile`. */

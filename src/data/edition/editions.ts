@@ -26,7 +26,7 @@ import type { Reading, Writing } from '../reading';
 import { Refused } from '../refused';
 import { editions, ledger } from '../schema';
 import { addImpressionEntry } from './impressionEntry';
-import { record } from '../log/record';
+import { record } from '../log/log';
 
 export interface EditionState {
   id: number;
@@ -273,6 +273,20 @@ export async function checkLedger(db: Reading): Promise<ChainCheck> {
     last = piece.at(-1);
     await new Promise(setImmediate);
   }
+}
+
+/** What an impression is certified with: what was declared, and the entry that numbered it. */
+export async function numberingOf(
+  db: Reading,
+  editionId: number,
+  series: Series,
+  number: number,
+): Promise<{ declaration: Declaration; hash: string } | null> {
+  const [edition, hash] = await Promise.all([
+    getEdition(db, editionId),
+    numberingHash(db, editionId, series, number),
+  ]);
+  return edition && hash ? { declaration: edition.declaration, hash } : null;
 }
 
 /** Hash of the entry that gave an impression its number in its present printing; what a certificate's code carries. */

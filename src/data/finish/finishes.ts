@@ -1,6 +1,6 @@
 import { asc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
-import { record } from '../log/record';
+import { record } from '../log/log';
 import { finishes } from '../schema';
 
 export type FinishRow = typeof finishes.$inferSelect;

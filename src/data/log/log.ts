@@ -1,5 +1,6 @@
 import { and, count, desc, eq } from 'drizzle-orm';
-import type { SQL } from 'drizzle-orm';
+import type { InferInsertModel, InferSelectModel, SQL } from 'drizzle-orm';
+import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Series } from '@/core/edition';
 import type { Reading, Writing } from '../reading';
 import { logLines } from '../schema';
@@ -18,9 +19,35 @@ export interface NewLogLine {
   detail?: Record<string, string | number | null>;
 }
 
-/** Adds one line to the log book; called once by every write, in its transaction. */
-export async function addLogLine(tx: Writing, line: NewLogLine): Promise<void> {
-  await tx.insert(logLines).values({ ...line, detail: line.detail ?? {} });
+/** Lines that tell a fact: one, one for each work concerned, or none where another line tells it. */
+type Told = NewLogLine | readonly NewLogLine[] | null;
+
+/**
+ * Writes lines into the log book by themselves: of a row that was edited, or of a step taken
+ * back. A fact is told by the same call that writes it: `record`.
+ */
+export async function tell(tx: Writing, told: Told): Promise<void> {
+  for (const line of [told ?? []].flat())
+    await tx.insert(logLines).values({ ...line, detail: line.detail ?? {} });
+}
+
+/**
+ * Writes a fact and what the log book tells of it, in one transaction; answers the row.
+ * `told` may be made from the row.
+ */
+export async function record<T extends SQLiteTable>(
+  tx: Writing,
+  table: T,
+  values: InferInsertModel<T>,
+  told: Told | ((row: InferSelectModel<T>) => Told),
+): Promise<InferSelectModel<T>> {
+  const rows = (await tx
+    .insert(table)
+    .values(values as never)
+    .returning()) as InferSelectModel<T>[];
+  const row = rows[0]!;
+  await tell(tx, typeof told === 'function' ? told(row) : told);
+  return row;
 }
 
 export interface LogFilter {

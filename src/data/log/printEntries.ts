@@ -8,7 +8,7 @@ import type { Reading, Writing } from '../reading';
 import { entryItems, masters, papers, printEntries, printOpinions, works } from '../schema';
 import type { EntryKind } from '../schema';
 import { getDevice, masterReading, printWishOf } from '../capture/captures';
-import { addLogLine } from './log';
+import { record } from './log';
 
 export type PrintEntry = typeof printEntries.$inferSelect;
 export type PrintOpinion = typeof printOpinions.$inferSelect;
@@ -87,10 +87,9 @@ export async function addPrintOpinion(
   tx: Writing,
   opinion: Omit<PrintOpinion, 'id'>,
 ): Promise<void> {
-  await tx.insert(printOpinions).values(opinion);
   const entry = await getPrintEntry(tx, opinion.entryId);
   const said = ASPECT_NAMES.filter((a) => opinion[a] !== null);
-  await addLogLine(tx, {
+  await record(tx, printOpinions, opinion, {
     at: opinion.at,
     what: 'print.judged',
     ...(entry?.workId ? { workId: entry.workId } : {}),

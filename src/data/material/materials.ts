@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import type { PackingMaterial } from '@/core/pack';
 import type { Reading, Writing } from '../reading';
-import { record } from '../log/record';
+import { record } from '../log/log';
 import { materials } from '../schema';
 import { stockOf } from '../stock/stock';
 

@@ -3,7 +3,7 @@ import { customerKey } from '@/core/order';
 import type { Addressee } from '@/core/order';
 import type { Reading, Writing } from '../reading';
 import { listPage } from '../listPage';
-import { addLogLine } from '../log/log';
+import { tell } from '../log/log';
 import { foundOnce, idsFound, matchOf, tallied } from '../page';
 import type { Asked, Page } from '../page';
 import { Refused } from '../refused';
@@ -116,7 +116,7 @@ export async function mergeCustomers(
     .update(customers)
     .set({ mergedInto: other.id })
     .where(and(eq(customers.id, one.id), ne(customers.id, other.id)));
-  await addLogLine(tx, {
+  await tell(tx, {
     at,
     what: 'customer.merged',
     detail: { name: one.name, town: one.town, into: other.name, intoTown: other.town },

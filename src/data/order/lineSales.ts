@@ -1,9 +1,12 @@
 import { and, asc, eq } from 'drizzle-orm';
+import { shareOut } from '@/core/order';
 import { feesOf, lineSale } from '@/core/price';
 import type { KeptPrice, LineSale } from '@/core/price';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../reading';
 import { prices } from '../schema';
+import type { lineSales } from '../schema';
+import type { Order, OrderLine } from './orders';
 
 /** What one line of an order is, as far as its sale is reckoned. */
 export interface LineSold {
@@ -38,4 +41,27 @@ export async function saleOfLine(
     fees: feesOf(p.values),
   }));
   return lineSale(line, kept);
+}
+
+type Sale = Omit<typeof lineSales.$inferInsert, 'id' | 'at'>;
+
+/** What each line of a parcel left: cost, the channel's fees, and its share of the postage. */
+export async function salesOf(
+  db: Reading,
+  { channel, placedAt }: Pick<Order, 'channel' | 'placedAt'>,
+  lines: readonly OrderLine[],
+  postage: Minor,
+): Promise<Sale[]> {
+  const shares = shareOut(
+    postage,
+    lines.map((l) => l.price),
+  );
+  return Promise.all(
+    lines.map(async ({ quantity: copies, ...line }, i) => ({
+      lineId: line.id,
+      ...(await saleOfLine(db, { ...line, copies, channel }, placedAt)),
+      postage: shares[i] as Minor,
+      currency: line.currency,
+    })),
+  );
 }

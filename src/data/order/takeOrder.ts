@@ -3,9 +3,8 @@ import type { Addressee } from '@/core/order';
 import type { Writing } from '../reading';
 import { releaseImpression, reserveImpression } from '../edition/editions';
 import type { OrderedImpression } from '../edition/editions';
-import { addLogLine } from '../log/log';
+import { record } from '../log/log';
 import type { NewLogLine } from '../log/log';
-import { record } from '../log/record';
 import { orderEvents, orderLines, orders, parcels } from '../schema';
 import type { OrderEventKind } from '../schema';
 import { customerFor } from './customers';
@@ -46,8 +45,15 @@ export const heldBy = (
       }
     : null;
 
-/** Takes an order: its customer found again or new, and the next order number. Its lines follow. */
-export async function takeOrder(tx: Writing, order: NewOrder): Promise<OrderRow> {
+/**
+ * Takes an order with its first line, which lies in its first parcel: its customer found again
+ * or new, and the next order number. Throws Refused.
+ */
+export async function takeOrder(
+  tx: Writing,
+  order: NewOrder,
+  line: NewLine,
+): Promise<OrderRow> {
   const { customer, ...rest } = order;
   const who = await customerFor(tx, customer);
   const [last] = await tx
@@ -56,12 +62,21 @@ export async function takeOrder(tx: Writing, order: NewOrder): Promise<OrderRow>
     .orderBy(desc(orders.id))
     .limit(1);
   const number = String(Number(last?.number ?? FIRST_NUMBER - 1) + 1).padStart(4, '0');
-  return record(tx, orders, { ...rest, number, customerId: who.id }, (row) => ({
-    at: order.placedAt,
-    what: 'order.taken',
-    orderId: row.id,
-    detail: { order: number, customer: who.name, dueOn: order.dueOn },
-  }));
+  const at = order.placedAt;
+  const taken = await record(
+    tx,
+    orders,
+    { ...rest, number, customerId: who.id },
+    ({ id }) => ({
+      at,
+      what: 'order.taken',
+      orderId: id,
+      detail: { order: number, customer: who.name, dueOn: order.dueOn },
+    }),
+  );
+  const first = await addOrderLine(tx, taken, line, at);
+  await layLine(tx, taken, first, await beginParcel(tx, taken.id, at), at);
+  return taken;
 }
 
 /** Adds a line to an order; a numbered impression is reserved for it. Throws Refused. */
@@ -101,27 +116,30 @@ export async function addOrderEvent(
   at: string,
 ): Promise<void> {
   const { kind, payload, line, parcelId } = event;
-  await tx.insert(orderEvents).values({
-    orderId: order.id,
-    lineId: line?.id ?? null,
-    parcelId: parcelId ?? null,
-    kind,
-    payload,
-    at,
-  });
-  // Each tick is a fact, but one line in the log for every tick would drown the story.
-  if (QUIET.has(kind)) return;
-  await addLogLine(tx, {
-    at,
-    what: `order.${kind}`,
-    ...about(line ?? null, order.id),
-    detail: {
-      order: order.number,
-      ...Object.fromEntries(
-        Object.entries(payload).map(([k, v]) => [k, typeof v === 'number' ? v : String(v)]),
-      ),
+  const said: Record<string, string | number> = {};
+  for (const [key, value] of Object.entries(payload))
+    said[key] = typeof value === 'number' ? value : String(value);
+  await record(
+    tx,
+    orderEvents,
+    {
+      orderId: order.id,
+      lineId: line?.id ?? null,
+      parcelId: parcelId ?? null,
+      kind,
+      payload,
+      at,
     },
-  });
+    // Each tick is a fact, but one line in the log for every tick would drown the story.
+    QUIET.has(kind)
+      ? null
+      : {
+          at,
+          what: `order.${kind}`,
+          ...about(line ?? null, order.id),
+          detail: { order: order.number, ...said },
+        },
+  );
 }
 
 const QUIET: ReadonlySet<OrderEventKind> = new Set(['tick', 'laid']);

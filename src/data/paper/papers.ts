@@ -1,6 +1,6 @@
 import { eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
-import { record } from '../log/record';
+import { record } from '../log/log';
 import { papers } from '../schema';
 
 export type PaperRow = typeof papers.$inferSelect;

@@ -1,7 +1,6 @@
 import { and, desc, eq, gte, isNull, or, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
-import { addLogLine } from '../log/log';
-import { record } from '../log/record';
+import { record } from '../log/log';
 import { bookingEvents, bookings, orders, parcels } from '../schema';
 import type { VoidReason } from '../schema';
 
@@ -33,18 +32,22 @@ export async function voidBooking(
   why: VoidReason,
   at: string,
 ): Promise<void> {
-  await tx.insert(bookingEvents).values({ bookingId: booking.id, kind: 'voided', why, at });
   const [order] = await tx
     .select({ id: orders.id, number: orders.number })
     .from(parcels)
     .innerJoin(orders, eq(orders.id, parcels.orderId))
     .where(eq(parcels.id, booking.parcelId));
-  await addLogLine(tx, {
-    at,
-    what: 'booking.voided',
-    orderId: order?.id,
-    detail: { order: order?.number ?? '', carrier: booking.carrier, why },
-  });
+  await record(
+    tx,
+    bookingEvents,
+    { bookingId: booking.id, kind: 'voided', why, at },
+    {
+      at,
+      what: 'booking.voided',
+      orderId: order?.id,
+      detail: { order: order?.number ?? '', carrier: booking.carrier, why },
+    },
+  );
 }
 
 const last = sql`(SELECT max(e.id) FROM booking_event e WHERE e.booking_id = ${bookings.id})`;

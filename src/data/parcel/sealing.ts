@@ -1,34 +1,37 @@
 import type { SealedParcel } from '@/core/pack';
 import type { Writing } from '../reading';
 import { shipImpression } from '../edition/editions';
-import { record } from '../log/record';
+import { record } from '../log/log';
 import { moveStock } from '../stock/stock';
+import { salesOf } from '../order/lineSales';
 import { addOrderEvent, heldBy } from '../order/takeOrder';
 import type { Order, OrderLine, ParcelOf, SealedRow } from '../order/orders';
 import { documents, lineSales, sealedParcels } from '../schema';
-import { keepBooking } from './bookings';
+import { isBooked, keepBooking } from './bookings';
+import type { Booking } from './bookings';
 import { Refused } from '../refused';
-
-type LineSaleRow = typeof lineSales.$inferInsert;
 
 /** What sealing a parcel writes down. */
 export interface Sealing extends Omit<SealedRow, 'id' | 'parcelId' | 'contents'> {
   contents: SealedParcel;
-  sales: Omit<LineSaleRow, 'id' | 'at'>[];
   documents: Omit<typeof documents.$inferInsert, 'id' | 'orderId' | 'parcelId' | 'at'>[];
   /** Material taken from the shelf, with how many pieces. */
   used: { id: number; name: string; pieces: number }[];
-  bookingId: number;
+  booking: Booking;
 }
 
-/** Writes a sealed parcel down: as it was, what it left, its documents, what it took from the shelf. */
+/**
+ * Writes a sealed parcel down: as it was, what it left, its documents, what it took from the
+ * shelf. Throws Refused where its booking was voided meanwhile.
+ */
 export async function sealParcel(
   tx: Writing,
   order: Order,
   parcel: Pick<ParcelOf, 'id' | 'place'>,
-  { sales, documents: made, used, bookingId, ...sealed }: Sealing,
+  { documents: made, used, booking, ...sealed }: Sealing,
 ): Promise<void> {
   const { at } = sealed;
+  if (!(await isBooked(tx, booking))) throw new Refused('changedMeanwhile');
   await record(
     tx,
     sealedParcels,
@@ -48,7 +51,10 @@ export async function sealParcel(
       },
     },
   );
-  for (const sale of sales) await tx.insert(lineSales).values({ ...sale, at });
+  const { lines } = sealed.contents;
+  const own = order.lines.filter((l) => lines.some((s) => s.line === l.id));
+  for (const sale of await salesOf(tx, order, own, sealed.cost))
+    await tx.insert(lineSales).values({ ...sale, at });
   for (const document of made)
     await tx
       .insert(documents)
@@ -61,7 +67,7 @@ export async function sealParcel(
       reason: `order ${order.number}, ${name}`,
       at,
     });
-  await keepBooking(tx, bookingId, at);
+  await keepBooking(tx, booking.id, at);
 }
 
 /** Marks a sealed parcel as shipped; its numbers are sold from now on. Throws Refused. */

@@ -1,9 +1,9 @@
-import { desc, eq, sql } from 'drizzle-orm';
+import { desc, eq, inArray, sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
-import { addLogLine } from '../log/log';
 import type { NewLogLine } from '../log/log';
 import { errandAnswers, errandItems, errands, printFiles, routes } from '../schema';
-import { record } from '../log/record';
+import { record } from '../log/log';
 
 export type Route = typeof routes.$inferSelect;
 export type Errand = typeof errands.$inferSelect;
@@ -44,24 +44,17 @@ const errandNumber = (n: number) => `H-${String(n).padStart(4, '0')}`;
 export const numberAfter = (number: string): string =>
   errandNumber(1 + Number(number.slice(2)));
 
-/** The works whose files went with an errand. */
-const worksOfErrand = async (db: Reading, errandId: number): Promise<number[]> =>
-  (
-    await db
-      .selectDistinct({ workId: printFiles.workId })
-      .from(errandItems)
-      .innerJoin(printFiles, eq(printFiles.id, errandItems.printFileId))
-      .where(eq(errandItems.errandId, errandId))
-  ).map((r) => r.workId);
-
-/** One line of the log book for each work concerned. */
-async function tellEach(
+/** One line of the log book for each work of which there is one of these files. */
+async function forEachWork(
   tx: Writing,
-  errandId: number,
+  ofFiles: SQL,
   line: Omit<NewLogLine, 'workId'>,
-): Promise<void> {
-  for (const workId of await worksOfErrand(tx, errandId))
-    await addLogLine(tx, { ...line, workId });
+): Promise<NewLogLine[]> {
+  const works = await tx
+    .selectDistinct({ workId: printFiles.workId })
+    .from(printFiles)
+    .where(ofFiles);
+  return works.map(({ workId }) => ({ ...line, workId }));
 }
 
 /** Writes an errand down with its files, of one work or of several. */
@@ -70,10 +63,11 @@ export async function addErrand(
   errand: Omit<Errand, 'id'>,
   items: Omit<ErrandItem, 'id' | 'errandId'>[],
 ): Promise<number> {
-  const [row] = await tx.insert(errands).values(errand).returning({ id: errands.id });
-  const errandId = row!.id;
-  for (const item of items) await tx.insert(errandItems).values({ ...item, errandId });
-  await tellEach(tx, errandId, {
+  const files = inArray(
+    printFiles.id,
+    items.map((i) => i.printFileId),
+  );
+  const told = await forEachWork(tx, files, {
     at: errand.at,
     what: 'errand.handedOver',
     detail: {
@@ -82,7 +76,9 @@ export async function addErrand(
       files: errand.manifest.items.length,
     },
   });
-  return errandId;
+  const { id } = await record(tx, errands, errand, told);
+  for (const item of items) await tx.insert(errandItems).values({ ...item, errandId: id });
+  return id;
 }
 
 export async function addErrandAnswer(
@@ -92,12 +88,19 @@ export async function addErrandAnswer(
   said: { accepted: number; refused: number; stage: string },
   at: string,
 ): Promise<void> {
-  await tx.insert(errandAnswers).values({ errandId: errand.id, answer, at });
-  await tellEach(tx, errand.id, {
+  const files = inArray(
+    printFiles.id,
+    tx
+      .select({ id: errandItems.printFileId })
+      .from(errandItems)
+      .where(eq(errandItems.errandId, errand.id)),
+  );
+  const told = await forEachWork(tx, files, {
     at,
     what: 'errand.answered',
     detail: { number: errand.number, ...said },
   });
+  await record(tx, errandAnswers, { errandId: errand.id, answer, at }, told);
 }
 
 export interface ErrandNow extends Errand {

@@ -4,7 +4,7 @@ import type { Recipe } from '@/core/prepare';
 import type { Reading, Writing } from '../reading';
 import { wordsFound } from '../page';
 import { printFiles, works } from '../schema';
-import { record } from '../log/record';
+import { record } from '../log/log';
 import { addPrintEntry } from '../log/printEntries';
 import { getRecipe } from './recipes';
 

@@ -1,8 +1,7 @@
 import { desc, eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import { profiles, recipes } from '../schema';
-import { addLogLine } from '../log/log';
-import { record } from '../log/record';
+import { record } from '../log/log';
 
 export type RecipeRow = typeof recipes.$inferSelect;
 export type ProfileRow = typeof profiles.$inferSelect;
@@ -42,9 +41,8 @@ export const getRecipe = (db: Reading, id: number): Promise<RecipeRow | undefine
 
 /** Keeps a printer's profile; one that is there already stays as it is. */
 export async function addProfile(tx: Writing, profile: ProfileRow): Promise<boolean> {
-  const made = await tx.insert(profiles).values(profile).onConflictDoNothing().returning();
-  if (made.length === 0) return false;
-  await addLogLine(tx, {
+  if (await getProfile(tx, profile.sha256)) return false;
+  await record(tx, profiles, profile, {
     at: profile.at,
     what: 'profile.taken',
     detail: { name: profile.name, space: profile.space },

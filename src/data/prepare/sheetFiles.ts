@@ -2,7 +2,7 @@ import { desc, eq, inArray } from 'drizzle-orm';
 import { sheetKind } from '@/core/prepare';
 import type { Reading, Writing } from '../reading';
 import { sheetFiles, sheetItems } from '../schema';
-import { addLogLine } from '../log/log';
+import { record } from '../log/log';
 import { addPrintEntry } from '../log/printEntries';
 
 export type SheetFile = typeof sheetFiles.$inferSelect;
@@ -19,30 +19,33 @@ export async function addSheetFile(
   file: Omit<SheetFile, 'id'>,
   items: readonly SheetItem[],
 ): Promise<number> {
-  const [row] = await tx.insert(sheetFiles).values(file).returning({ id: sheetFiles.id });
   const { content, at } = file;
   const kind = sheetKind(content.kind);
   const { pieces, sizes } = kind.held(content);
   const works = [...new Set(items.map((i) => i.workId))];
-  for (const item of items)
-    await tx.insert(sheetItems).values({ ...item, sheetId: row!.id });
-  for (const workId of works)
-    await addLogLine(tx, {
-      at,
-      what: `sheet.${file.kind}`,
-      workId,
-      detail: { name: file.name, pieces, sizes: sizes.join(', '), sha256: file.sha256 },
-    });
+  const detail = {
+    name: file.name,
+    pieces,
+    sizes: sizes.join(', '),
+    sha256: file.sha256,
+  };
+  const { id } = await record(
+    tx,
+    sheetFiles,
+    file,
+    works.map((workId) => ({ at, what: `sheet.${file.kind}`, workId, detail })),
+  );
+  for (const item of items) await tx.insert(sheetItems).values({ ...item, sheetId: id });
   await addPrintEntry(tx, {
     kind: kind.entry,
-    ref: row!.id,
+    ref: id,
     what: file.name,
     workIds: works,
     masterId: items[0]?.masterId ?? null,
     ...kind.tried(content),
     at,
   });
-  return row!.id;
+  return id;
 }
 
 /** Proof sheets and settings sheets with a picture of a work on them, newest first. */

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
-import { record } from '../log/record';
+import { record } from '../log/log';
 import { priceNow, prices } from '../schema';
 
 export type PriceRow = typeof prices.$inferSelect;

@@ -2,8 +2,8 @@ import { asc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import { papers, proofReturns, proofRounds } from '../schema';
 import { addPrintEntry } from '../log/printEntries';
-import { getPrintFile } from '../prepare/printFiles';
-import { record } from '../log/record';
+import { getPrintFile, printFilesOf } from '../prepare/printFiles';
+import { record } from '../log/log';
 
 export type NewProofRound = Omit<typeof proofRounds.$inferSelect, 'id'>;
 export type NewProofReturn = typeof proofReturns.$inferSelect;
@@ -15,12 +15,27 @@ export type Proof = typeof proofRounds.$inferSelect & {
   verdict: NewProofReturn['verdict'] | null;
 };
 
-export async function addProofRound(tx: Writing, round: NewProofRound): Promise<number> {
-  const row = await record(tx, proofRounds, round, {
+/** Sends a round: of the print file named, else of the newest one of its size, if there is one. */
+export async function addProofRound(
+  tx: Writing,
+  {
+    printFileId,
+    ...round
+  }: Omit<NewProofRound, 'printFileId'> & { printFileId?: number | null },
+): Promise<number> {
+  const { workId, sizeKey } = round;
+  const file =
+    printFileId === undefined
+      ? (await printFilesOf(tx, workId)).find((f) => f.sizeKey === sizeKey)
+      : printFileId === null
+        ? undefined
+        : await getPrintFile(tx, printFileId);
+  const values = { ...round, printFileId: file?.id ?? null };
+  const row = await record(tx, proofRounds, values, {
     at: round.sentAt,
     what: 'proof.sent',
-    workId: round.workId,
-    sizeKey: round.sizeKey,
+    workId,
+    sizeKey,
     detail: {
       round: round.round,
       paperId: round.paperId,
@@ -28,14 +43,13 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
       cost: round.cost,
     },
   });
-  const file = round.printFileId ? await getPrintFile(tx, round.printFileId) : undefined;
   await addPrintEntry(tx, {
     kind: 'proofRound',
     ref: row.id,
     what: `proof round ${round.round}`,
-    workIds: [round.workId],
+    workIds: [workId],
     masterId: file?.masterId ?? null,
-    sizeKey: round.sizeKey,
+    sizeKey,
     recipe: file?.recipe ?? null,
     factor: file?.factor ?? null,
     paperId: round.paperId,

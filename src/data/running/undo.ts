@@ -12,7 +12,7 @@ import {
   undoSteps,
   works,
 } from '../schema';
-import { addLogLine } from '../log/log';
+import { tell } from '../log/log';
 import { addCropChoice, addSizeEvent } from '../size/sizes';
 
 const TABLES = {
@@ -127,7 +127,7 @@ export async function undoStep(
   if (!found) throw new Refused(id === null ? 'nothingToUndo' : 'alreadyUndone');
   await takeBack(tx, found.step as UndoStep, at);
   await tx.update(undoSteps).set({ undoneAt: at }).where(eq(undoSteps.id, found.id));
-  await addLogLine(tx, { at, what: 'undone', detail: { what: found.label } });
+  await tell(tx, { at, what: 'undone', detail: { what: found.label } });
   return found.label;
 }
 
@@ -144,7 +144,7 @@ export async function editRow(
   const of = TABLES[table];
   await tx.update(of).set(after).where(eq(of.id, id));
   const changed = Object.keys(after).filter((key) => !same(row[key], after[key]));
-  await addLogLine(tx, {
+  await tell(tx, {
     at: log.at,
     what: `${table}.edited`,
     workId: table === 'work' ? id : undefined,
@@ -172,7 +172,7 @@ export async function removeRow(
     if (isForeignKey(error)) throw new Refused('inUse');
     throw error;
   }
-  await addLogLine(tx, {
+  await tell(tx, {
     at: log.at,
     what: `${table}.removed`,
     detail: { name: log.name },

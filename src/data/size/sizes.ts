@@ -2,8 +2,7 @@ import { and, asc, eq, sql } from 'drizzle-orm';
 import type { CropChoice, CropRect, Layout } from '@/core/size';
 import type { Reading, Writing } from '../reading';
 import { cropChoices, keptAreas, sizeEvents, sizeNow } from '../schema';
-import { addLogLine } from '../log/log';
-import { record } from '../log/record';
+import { record } from '../log/log';
 
 export type SizeEvent = typeof sizeEvents.$inferSelect;
 
@@ -63,10 +62,9 @@ export async function addCropChoice(
   tx: Writing,
   crop: Omit<typeof cropChoices.$inferInsert, 'id'>,
 ): Promise<void> {
-  await tx.insert(cropChoices).values(crop);
   const { choice } = crop;
   const per = (share: number) => Math.round(share * 1000) / 10;
-  await addLogLine(tx, {
+  await record(tx, cropChoices, crop, {
     at: crop.at,
     what: choice ? 'crop.kept' : 'crop.dropped',
     workId: crop.workId,

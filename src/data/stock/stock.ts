@@ -1,6 +1,6 @@
 import { and, desc, eq } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
-import { record } from '../log/record';
+import { record } from '../log/log';
 import { movements, stockNow } from '../schema';
 import type { StockOf } from '../schema';
 

@@ -2,7 +2,7 @@ import { eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import { tallied } from '../page';
 import { works } from '../schema';
-import { record } from '../log/record';
+import { record } from '../log/log';
 
 export type Work = typeof works.$inferSelect;
 export type NewWork = Omit<Work, 'id'>;

@@ -1,9 +1,8 @@
 'use server';
-import { promisedDay, readExtras } from '@/core/order';
-import { addOrderLine, mergeCustomers, takeOrder as takeOrderRow } from '@/data';
+import { promisedDay } from '@/core/order';
+import { mergeCustomers, takeOrder as takeOrderRow } from '@/data';
 import { act, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
-import { layNewLines } from './bench/layByRule';
 import { mergeForm } from './customers/mergeForm';
 import { newOrderForm } from './orderForms';
 import { readLine } from './readLine';
@@ -11,23 +10,21 @@ import { WORDS } from './words';
 
 /** Takes an order with its first line; answers with its number. */
 export async function takeOrder(typed: unknown): Promise<Answer<{ number: string }>> {
-  return act(newOrderForm, typed, WORDS, async (v, { studio, settings, write, at }) =>
+  return act(newOrderForm, typed, WORDS, async (v, { settings, write, at }) =>
     write(async (tx) => {
       const read = await readLine(tx, v, settings.currency);
       if (!read.ok) return refuse(read.message, { [read.field]: read.message });
-      const { name, street, town, country, channel, wish, note } = v;
-      const order = await takeOrderRow(tx, {
+      const { name, street, town, country, channel, wish, note, extras } = v;
+      const order = {
         customer: { name, street, town, country },
         channel,
         wish,
         note,
-        extras: readExtras(v.extras),
+        extras,
         placedAt: at,
         dueOn: promisedDay(at, settings.handlingDays),
-      });
-      await addOrderLine(tx, order, read.line, at);
-      await layNewLines(tx, studio.home, order.number, at);
-      return { number: order.number };
+      };
+      return { number: (await takeOrderRow(tx, order, read.line)).number };
     }),
   );
 }

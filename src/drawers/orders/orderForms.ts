@@ -1,7 +1,7 @@
-import { choice, decimal, defineForm, hinted, length } from '@/core/input';
+import { choice, decimal, defineForm, length } from '@/core/input';
 import { money, optional, rowNumber, text, whole } from '@/core/input';
 import type { Field } from '@/core/input';
-import { LINE_KINDS, RETURN_HOW } from '@/core/order';
+import { LINE_KINDS, RETURN_HOW, extrasField, itemField } from '@/core/order';
 import { CHANNEL_IDS } from '@/core/price';
 
 const MOST_MONEY = 1e10;
@@ -19,8 +19,7 @@ export const ADDRESS = {
 /** What is ordered: which fields count depends on the kind. */
 const line = {
   kind: choice('What', LINE_KINDS),
-  /** An impression as `edition:series:number`, or an open print as `work:size`. */
-  item: text('Impression', { min: 0, max: 80 }),
+  item: optional(itemField('Impression')),
   paperId: optional(whole('Printed on', { min: 1, max: 1e12 })),
   goods: text('What they are', { min: 0, max: 120 }),
   mass: optional(decimal('Weight of one', { above: 0, max: 50_000 }, 'g')),
@@ -42,10 +41,7 @@ export const newOrderForm = defineForm({
   ...line,
   ...ADDRESS,
   ...notes,
-  extras: hinted(
-    text('Put in as well', { min: 0, max: 300 }),
-    'Such as: postcard 6 g, ribbon',
-  ),
+  extras: extrasField('Put in as well'),
   channel: choice('Channel', CHANNEL_IDS),
 });
 

@@ -1,16 +1,15 @@
 import { lineFault } from '@/core/order';
-import type { LineFault, LineKind } from '@/core/order';
+import type { LineFault, LineItem, LineKind } from '@/core/order';
 import { grams, mm } from '@/core/units';
 import type { Grams, Millimetres, Minor } from '@/core/units';
 import { editionFor, getEdition, getPaper, getWork, sizeStands } from '@/data';
 import type { NewLine, Reading } from '@/data';
-import { rowId } from '@/studio';
 import { LINE_FAULTS } from './words';
 
 /** A line as its form tells it. */
 export interface LineAsked {
   kind: LineKind;
-  item: string;
+  item: LineItem | null;
   paperId: number | null;
   goods: string;
   mass: Grams | number | null;
@@ -43,10 +42,10 @@ const NOTHING = {
 
 /** What the line's item names, as the studio knows it. */
 async function itemOf(db: Reading, { kind, item }: LineAsked) {
-  const numbered = /^(\d+):(number|ap):(\d+)(?::(.+))?$/.exec(item);
-  if (kind === 'openPrint') {
-    const [, work = '', sizeKey = ''] = /^(\d+):(.+)$/.exec(item) ?? [];
-    const workId = rowId(work);
+  const nothing = { ...NOTHING, asked: null, offered: false, edition: null };
+  if (!item || (item.of === 'openPrint') !== (kind === 'openPrint')) return nothing;
+  if (item.of === 'openPrint') {
+    const { workId, sizeKey } = item;
     const [row, stands, edition] = await Promise.all([
       getWork(db, workId),
       sizeStands(db, workId, sizeKey),
@@ -61,11 +60,9 @@ async function itemOf(db: Reading, { kind, item }: LineAsked) {
       edition: edition?.declaration.kind ?? null,
     };
   }
-  const edition = numbered && (await getEdition(db, rowId(numbered[1]!)));
-  if (!numbered || !edition)
-    return { ...NOTHING, asked: null, offered: false, edition: null };
-  const series = numbered[2] === 'ap' ? ('ap' as const) : ('number' as const);
-  const number = rowId(numbered[3]!);
+  const { series, number } = item;
+  const edition = await getEdition(db, item.editionId);
+  if (!edition) return nothing;
   const found = edition.impressions.find((i) => i.series === series && i.number === number);
   const sizeKey =
     found?.sizeKey || (edition.sizeKey === 'all' ? null : edition.sizeKey) || null;
@@ -75,7 +72,7 @@ async function itemOf(db: Reading, { kind, item }: LineAsked) {
     editionId: edition.id,
     series,
     impression: number,
-    asked: numbered[4] ?? null,
+    asked: item.sizeKey ?? null,
     offered: true,
     edition: edition.declaration.kind,
   };

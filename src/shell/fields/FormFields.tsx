@@ -61,7 +61,7 @@ export const FormFields = ({
       <Field
         key={name}
         {...own}
-        words={stacked || (schema.type === 'string' && !day && !schema.enum)}
+        words={stacked || (/string|array/.test(schema.type ?? '') && !day && !schema.enum)}
         {...(day ? { type: 'date' as const } : {})}
         {...(units[name] ? { unit: units[name] } : {})}
         {...(hints[name] ? { hint: hints[name] } : {})}

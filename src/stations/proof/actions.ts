@@ -1,6 +1,6 @@
 'use server';
-import { nextRound, openRound, verdictFault } from '@/core/proof';
-import { addProofReturn, addProofRound, getPaper, printFilesOf, proofsOf } from '@/data';
+import { nextRound, verdictFault } from '@/core/proof';
+import { addProofReturn, addProofRound, getPaper, proofsOf } from '@/data';
 import { act, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
 import { backForm, sendForm } from './proofForms';
@@ -16,19 +16,17 @@ export async function sendProof(typed: unknown): Promise<Answer<number>> {
     const sentAt = v.sentOn === at.slice(0, 10) ? at : `${v.sentOn}T12:00:00.000Z`;
     return write(async (tx) => {
       const rounds = await proofsOf(tx, workId);
-      const out = openRound(rounds, { paperId, sizeKey });
+      const { round, out } = nextRound(rounds, { paperId, sizeKey });
       if (out)
         return refuse(
           `Round ${out.round} on this paper is still out. Say what was seen on it first.`,
         );
-      const file = (await printFilesOf(tx, workId)).find((f) => f.sizeKey === sizeKey);
       return addProofRound(tx, {
         workId,
         sizeKey,
         paperId,
-        round: nextRound(rounds, { paperId, sizeKey }),
+        round,
         route,
-        printFileId: file?.id ?? null,
         cost,
         currency: settings.currency,
         remarks,

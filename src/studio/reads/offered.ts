@@ -1,6 +1,7 @@
 import { nominalSize, rung } from '@/core/size';
-import type { Layout, Rung } from '@/core/size';
-import { offeredSizes } from '@/data';
+import type { FitResult, Layout, Rung } from '@/core/size';
+import type { Size } from '@/core/units';
+import { currentMaster, offeredSizes } from '@/data';
 import type { Reading, SizeEvent } from '@/data';
 import type { MasterView, WorkPage } from './workPage';
 
@@ -51,4 +52,47 @@ export async function offeredRung(
       (r) => r.key === sizeKey,
     ) ?? null
   );
+}
+
+/** A print of a size as it lies on the table. */
+export interface LaidSheet {
+  /** Name of the size; empty where it is not known. */
+  label: string;
+  sheet: Size | null;
+  /** Null where the size is not on offer any more. */
+  fit: FitResult | null;
+  /** Hash of the picture it is drawn with. */
+  picture: string | null;
+}
+
+/** The sheets of some works' prints, each laid out with the master of now. */
+export async function sheetsOf(
+  db: Reading,
+  workIds: Iterable<number>,
+  settings: WorkPage['settings'],
+): Promise<(workId: number | null, sizeKey: string | null) => LaidSheet> {
+  const laid = new Map(
+    await Promise.all(
+      [...new Set(workIds)].map(async (workId) => {
+        const [master, offered] = await Promise.all([
+          currentMaster(db, workId),
+          offeredSizes(db, workId),
+        ]);
+        const rungs = master ? layOut(offered, master, settings) : [];
+        return [workId, { rungs, picture: master?.picture ?? null }] as const;
+      }),
+    ),
+  );
+  return (workId, sizeKey) => {
+    const work = workId === null ? undefined : laid.get(workId);
+    const fit = work?.rungs.find((r) => r.key === sizeKey)?.fit ?? null;
+    const nominal = sizeKey === null ? undefined : nominalSize(sizeKey);
+    return {
+      label: nominal?.label ?? '',
+      sheet:
+        fit?.sheet ?? (nominal ? { width: nominal.width, height: nominal.height } : null),
+      fit,
+      picture: work?.picture ?? null,
+    };
+  };
 }

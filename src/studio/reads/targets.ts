@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { RGB_SPACES } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import type { TargetId } from '@/core/prepare';
 import { getProfile } from '@/data';
@@ -7,16 +8,20 @@ import type { PrintTarget } from '@/engine';
 import type { Studio } from '../running/studio';
 
 /** The hash of a stored profile that a target names; null for a space of our own. */
-export const profileOf = (target: TargetId): string | null =>
+const profileOf = (target: TargetId): string | null =>
   target.startsWith('icc:') ? target.slice(4) : null;
 
-/** The colours that a target stands for. Throws, in words, when its profile is gone. */
+/** The colours that a target stands for. Throws, in words, where it is not known or its profile is gone. */
 export async function targetFor(
   open: Pick<Studio, 'db' | 'home'>,
   target: TargetId,
 ): Promise<PrintTarget> {
   const sha256 = profileOf(target);
-  if (sha256 === null) return spaceTarget(target as SpaceId);
+  if (sha256 === null) {
+    if (!(target in RGB_SPACES))
+      throw new Error('Convert: this colour space is not known. Choose another.');
+    return spaceTarget(target as SpaceId);
+  }
   const row = await getProfile(open.db.read, sha256);
   const bytes =
     row && (await readFile(storePaths(open.home).file(sha256)).catch(() => null));

@@ -4,7 +4,7 @@ import { parse } from 'csv-parse/sync';
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { bareCell } from '@/core/csv';
-import { addLogLine } from '@/data';
+import { tell } from '@/data';
 import { exportEverything } from './export';
 
 /** More than are read at a time. */
@@ -18,7 +18,7 @@ beforeAll(async () => {
   here = await inProcess();
   await here.open.db.write(async (tx) => {
     for (let i = 0; i < LINES; i += 1)
-      await addLogLine(tx, {
+      await tell(tx, {
         at: '2026-11-05T10:00:00.000Z',
         what: i === 1000 ? FORMULA : `line ${i}`,
         detail: { i },

@@ -1,6 +1,6 @@
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
-import { Refused, addLogLine, saveSettings } from '@/data';
+import { Refused, tell, saveSettings } from '@/data';
 import { act, refuse } from './action';
 import { defineForm, text, whole } from '@/core/input';
 import { rowId } from './rowId';
@@ -32,7 +32,7 @@ const line = { at: '2026-11-02T10:00:00.000Z', what: 'tested', detail: {} };
 
 it('reads, writes, and makes the views read again', async () => {
   const answer = await act(input, typed, {}, async (v, { write }) => {
-    await write((tx) => addLogLine(tx, line));
+    await write((tx) => tell(tx, line));
     return v.count + 1;
   });
   expect(answer).toEqual({ ok: true, value: 4 });
@@ -79,7 +79,7 @@ it.each([
     const before = await written();
     const answer = await act(input, typed, { soldOut: 'All are gone.' }, (_v, { write }) =>
       write(async (tx) => {
-        await addLogLine(tx, line);
+        await tell(tx, line);
         await saveSettings(tx, { handlingDays: 9 });
         return end();
       }),

@@ -1,4 +1,3 @@
-import { impressionLabel } from '@/core/edition';
 import type { Declaration } from '@/core/edition';
 import type { Parcel } from '@/core/pack';
 import { formatMass, formatSize } from '@/core/units';
@@ -10,7 +9,7 @@ import {
   printable,
   writeCertificateCode,
 } from '@/documents';
-import { getEdition, getWork, numberingHash, readSettings } from '@/data';
+import { getWork, numberingOf } from '@/data';
 import type { BenchSettings, DocumentKind, Order, ParcelOf, Reading } from '@/data';
 import type { BenchLine } from './benchLines';
 import { partWords } from './words';
@@ -56,18 +55,22 @@ async function certificateOf(
   { today, order }: Sending,
   settings: BenchSettings,
 ): Promise<MadeDocument> {
-  const { editionId, series, impression, workId } = line;
-  if (editionId === null || series === null || impression === null || workId === null)
+  const { editionId, series, impression, workId, label } = line;
+  if (
+    editionId === null ||
+    series === null ||
+    impression === null ||
+    workId === null ||
+    label === null
+  )
     throw new Error(`line ${line.id} of order ${order.number} has no number`);
-  const [work, edition, hash] = await Promise.all([
+  const [work, numbering] = await Promise.all([
     getWork(db, workId),
-    getEdition(db, editionId),
-    numberingHash(db, editionId, series, impression),
+    numberingOf(db, editionId, series, impression),
   ]);
-  if (!work || !edition || !hash)
+  if (!work || !numbering)
     throw new Error(`order ${order.number} is not ready for its certificate`);
-  const { declaration } = edition;
-  const label = impressionLabel(declaration, series, impression);
+  const { declaration, hash } = numbering;
   const sheet = line.sheet ?? work;
   const pdf = await certificatePdf({
     studio: settings.studio || work.artist,
@@ -111,10 +114,10 @@ const detailOf = (line: BenchLine, settings: BenchSettings): string =>
 /** Makes the documents of a parcel: a certificate for each numbered print, packing slip, label. */
 export async function makeDocuments(
   db: Reading,
+  settings: BenchSettings,
   sending: Sending,
 ): Promise<MadeDocument[]> {
   const { order, parcel, lines, parts, total, carrier, service, tracking } = sending;
-  const settings = await readSettings(db);
   const first = lines.find((l) => l.workId !== null);
   const work = first?.workId ? await getWork(db, first.workId) : undefined;
   const studio = settings.studio || work?.artist || 'The studio';

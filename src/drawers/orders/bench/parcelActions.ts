@@ -1,14 +1,7 @@
 'use server';
 import { laidParts } from '@/core/pack';
-import {
-  addOrderEvent,
-  documentsOf,
-  dropBooking,
-  getOrder,
-  keptBooking,
-  shipParcel,
-} from '@/data';
-import { simulatedScales } from '@/standins';
+import { addOrderEvent, dropBooking, keptBooking, shipParcel } from '@/data';
+import { simulatedLabelPrinter, simulatedScales } from '@/standins';
 import { act, refuse, unbook } from '@/studio';
 import type { Answer } from '@/core/input';
 import { orderForm, parcelForm, sealForm, tickForm, weighForm } from '../orderForms';
@@ -16,7 +9,7 @@ import { WORDS } from '../words';
 import { splitAnew } from './layByRule';
 import { openOrder, openParcel, theOrder, theParcel } from './openedOrder';
 import { reckonOf } from './reckonParcel';
-import { printLabel, sealNow } from './sealing';
+import { sealNow } from './sealing';
 
 const SEAL_WORDS = {
   ...WORDS,
@@ -63,12 +56,9 @@ export async function weigh(typed: unknown): Promise<Answer<number>> {
 
 /** Seals and labels a parcel: only when all was counted twice and the scales agree. */
 export async function seal(typed: unknown): Promise<Answer<null>> {
-  return act(sealForm, typed, SEAL_WORDS, async (v, { studio, at }) => {
-    await sealNow(studio, v, at);
-    const order = await getOrder(studio.db.read, v.order);
-    const made = order ? await documentsOf(studio.db.read, order.id) : [];
-    const label = made.find((d) => d.kind === 'label' && d.parcelId === v.parcel);
-    if (label) await printLabel(studio, label);
+  return act(sealForm, typed, SEAL_WORDS, async (v, tools) => {
+    const { name, pdf } = await sealNow(tools, v);
+    await simulatedLabelPrinter(tools.studio.home).print(name, pdf);
     return null;
   });
 }

@@ -1,18 +1,9 @@
-import { choosePacking, checkScales, countedTwice, parcelOf } from '@/core/pack';
-import type {
-  ChosenPacking,
-  Contents,
-  Extra,
-  NoPacking,
-  PackRules,
-  PackingMaterial,
-  Parcel,
-  ScaleCheck,
-} from '@/core/pack';
+import { openParcelOf } from '@/core/pack';
+import type { Contents, Extra, PackRules, OpenParcel, PackingMaterial } from '@/core/pack';
 import { grams, gsm, mm } from '@/core/units';
 import { listMaterials, readSettings } from '@/data';
 import type { Order, ParcelOf, Reading } from '@/data';
-import { carriersOf, quoteAll } from '@/standins';
+import { quotesOf } from '@/standins';
 import type { Quote } from '@/standins';
 import { benchLines } from './benchLines';
 import type { BenchLine } from './benchLines';
@@ -25,15 +16,9 @@ export interface PackDesk {
 }
 
 /** One parcel that is not sealed, reckoned from the facts of now. */
-export interface ReckonedParcel {
+export interface ReckonedParcel extends OpenParcel {
   lines: BenchLine[];
-  chosen: ChosenPacking | NoPacking;
-  /** Null where it cannot be packed. */
-  parcel: Parcel | null;
   quotes: Quote[];
-  counted: boolean;
-  /** Null until it was weighed. */
-  scales: ScaleCheck | null;
 }
 
 /** What lines bring into a parcel. A print whose paper or size is not known weighs nothing yet. */
@@ -80,19 +65,9 @@ export function reckonParcel(
   currency: string,
   { home, materials, rules }: PackDesk,
 ): ReckonedParcel {
-  const contents = contentsOf(lines, extras);
-  const chosen = choosePacking(contents, materials, rules);
-  if (!chosen.packing)
-    return { lines, chosen, parcel: null, quotes: [], counted: false, scales: null };
-  const reckoned = parcelOf(contents, chosen.packing);
-  return {
-    lines,
-    chosen,
-    parcel: reckoned,
-    quotes: quoteAll(carriersOf(home), reckoned, currency),
-    counted: countedTwice(reckoned.parts, parcel.ticks),
-    scales: parcel.weighed === null ? null : checkScales(reckoned, parcel.weighed, rules),
-  };
+  const open = openParcelOf(contentsOf(lines, extras), parcel, materials, rules);
+  const quotes = open.parcel ? quotesOf(home, open.parcel, currency) : [];
+  return { lines, ...open, quotes };
 }
 
 /** Lines that lie in a parcel and still belong to the order. */

@@ -1,17 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import { readFile } from 'node:fs/promises';
-import { shareOut } from '@/core/order';
-import { takenFrom } from '@/core/pack';
+import { sealFault, takenFrom } from '@/core/pack';
 import type { SealedLine } from '@/core/pack';
-import { Refused, addBooking, isBooked, saleOfLine, sealParcel } from '@/data';
-import type { Booking, Order, ParcelOf, Reading, Sealing } from '@/data';
-import { keepBytes, storePaths } from '@/engine';
-import { carriersOf, simulatedLabelPrinter } from '@/standins';
+import { Refused, addBooking, sealParcel } from '@/data';
+import type { Booking, Order, ParcelOf, Sealing } from '@/data';
+import { keepBytes } from '@/engine';
+import { bookQuote } from '@/standins';
 import type { Quote } from '@/standins';
 import { unbook } from '@/studio';
-import type { Studio } from '@/studio';
+import type { ActionTools, Studio } from '@/studio';
 import type { BenchLine } from './benchLines';
 import { makeDocuments } from './documents';
+import type { MadeDocument } from './documents';
 import { openParcel, theOrder } from './openedOrder';
 import { currencyOf, reckonOf } from './reckonParcel';
 import type { ReckonedParcel } from './reckonParcel';
@@ -20,10 +19,8 @@ type Ready = ReckonedParcel & { parcel: NonNullable<ReckonedParcel['parcel']> };
 
 /** Whether a parcel may be sealed as it stands. Throws Refused, by the rule that forbids it. */
 function ready(reckoned: ReckonedParcel): asserts reckoned is Ready {
-  if (reckoned.lines.length === 0 || !reckoned.parcel) throw new Refused('emptyParcel');
-  if (!reckoned.counted) throw new Refused('notCounted');
-  if (!reckoned.scales) throw new Refused('notWeighed');
-  if (!reckoned.scales.agrees) throw new Refused('scalesDisagree');
+  const fault = sealFault(reckoned, reckoned.lines.length);
+  if (fault) throw new Refused(fault);
 }
 
 const sealedLine = (l: BenchLine): SealedLine => ({
@@ -37,38 +34,6 @@ const sealedLine = (l: BenchLine): SealedLine => ({
   price: l.price,
   currency: l.currency,
 });
-
-/** What each line left: cost, the channel's fees, and its share of the postage. */
-async function salesOf(
-  db: Reading,
-  order: Order,
-  lines: readonly BenchLine[],
-  postage: number,
-): Promise<Sealing['sales']> {
-  const shares = shareOut(
-    postage,
-    lines.map((l) => l.price),
-  );
-  return Promise.all(
-    lines.map(async (l, i) => ({
-      lineId: l.id,
-      ...(await saleOfLine(
-        db,
-        {
-          workId: l.workId,
-          sizeKey: l.sizeKey,
-          copies: l.quantity,
-          price: l.price,
-          currency: l.currency,
-          channel: order.channel,
-        },
-        order.placedAt,
-      )),
-      postage: shares[i] as Sealing['sales'][number]['postage'],
-      currency: l.currency,
-    })),
-  );
-}
 
 /** The same parts, of the same weight, to the same address: what was promised is what is sealed. */
 const promiseOf = (order: Order, { parcel }: Ready): string =>
@@ -96,14 +61,13 @@ async function booked(
 
 /**
  * Seals a parcel: the carrier is booked, the documents are made, then all of it is written
- * down at once, if nothing changed meanwhile. A lost race, a refused write or a fault voids
+ * down at once, if nothing changed meanwhile and answers the label. A lost race, a refused write or a fault voids
  * the booking; after a crash the next start does. Throws Refused.
  */
 export async function sealNow(
-  open: Studio,
+  { studio: open, settings, at }: Pick<ActionTools, 'studio' | 'settings' | 'at'>,
   asked: { order: string; parcel: number; carrier: string; service: string; cost: number },
-  at: string,
-): Promise<void> {
+): Promise<MadeDocument> {
   const db = open.db.read;
   const order = await theOrder(db, asked.order);
   const parcel = openParcel(order, asked.parcel);
@@ -113,14 +77,14 @@ export async function sealNow(
   const quote = reckoned.quotes.find(
     (q) => q.carrier === asked.carrier && q.service === asked.service,
   );
-  const carrier = carriersOf(open.home).find((c) => c.name === asked.carrier);
-  if (!quote || quote.refused || !carrier) throw new Refused('notTaken');
+  if (!quote || quote.refused) throw new Refused('notTaken');
   if (quote.cost !== asked.cost) throw new Refused('otherCost');
   const promised = promiseOf(order, reckoned);
   const booking = await booked(open, { order, parcel, quote, at });
+  let made: MadeDocument[];
   try {
-    const { tracking } = await carrier.book(quote, booking.reference);
-    const made = await makeDocuments(db, {
+    const { tracking } = await bookQuote(open.home, quote, booking.reference);
+    made = await makeDocuments(db, settings, {
       order,
       parcel,
       lines: reckoned.lines,
@@ -139,8 +103,7 @@ export async function sealNow(
       const still = openParcel(now, asked.parcel);
       const again = await reckonOf(tx, open.home, now, still);
       ready(again);
-      if (!(await isBooked(tx, booking)) || promiseOf(now, again) !== promised)
-        throw new Refused('changedMeanwhile');
+      if (promiseOf(now, again) !== promised) throw new Refused('changedMeanwhile');
       const { chosen } = again;
       const { parts, total, width, height, depth } = again.parcel;
       await sealParcel(tx, now, still, {
@@ -163,10 +126,9 @@ export async function sealNow(
           quotes: again.quotes,
           note: now.note,
         },
-        sales: await salesOf(tx, now, again.lines, quote.cost),
         documents,
         used: takenFrom(chosen.packing!),
-        bookingId: booking.id,
+        booking,
         at,
       });
     });
@@ -175,13 +137,5 @@ export async function sealNow(
     await unbook(open, booking, 'notWritten').catch(() => undefined);
     throw error;
   }
-}
-
-/** Prints the label of a parcel that is sealed; it can be printed again at any time. */
-export async function printLabel(
-  open: Studio,
-  label: { name: string; sha256: string },
-): Promise<void> {
-  const pdf = await readFile(storePaths(open.home).file(label.sha256));
-  await simulatedLabelPrinter(open.home).print(label.name, pdf);
+  return made.find((d) => d.kind === 'label')!;
 }

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { ppiOf, printPlan } from '@/core/prepare';
+import { recipePlan } from '@/core/prepare';
 import { Button, ButtonLink, DownloadLink, useAction } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
@@ -29,7 +29,7 @@ export function FilesSheet(props: SheetProps) {
   const newest = own.find((f) => f.kind === 'print');
   const failed = newest?.checks.filter((c) => !c.passed) ?? [];
   const plan = useMemo(
-    () => printPlan(master.facts, picked.fit, ppiOf(recipe), recipe.marks),
+    () => recipePlan(master.facts, picked.fit, recipe),
     [master.facts, picked.fit, recipe],
   );
   const presses = profiles.filter((p) => p.space === 'CMYK');

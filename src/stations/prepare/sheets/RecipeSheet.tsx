@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { ppiOf, printPlan, recipeFault } from '@/core/prepare';
+import { ppiOf, recipePlan, recipeFault } from '@/core/prepare';
 import { Button, useActionForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Choose, FormFields } from '@/shell/fields';
@@ -57,11 +57,8 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
   const outside = wrong !== null && wrong.code !== 'name';
   const ppi = ppiOf(recipe);
   const plan = useMemo(
-    () =>
-      ppi >= 72 && ppi <= 720
-        ? printPlan(master.facts, picked.fit, ppi, recipe.marks)
-        : null,
-    [master.facts, picked.fit, ppi, recipe.marks],
+    () => (ppi >= 72 && ppi <= 720 ? recipePlan(master.facts, picked.fit, recipe) : null),
+    [master.facts, picked.fit, ppi, recipe],
   );
   return (
     <Bench>
