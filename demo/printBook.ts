@@ -1,6 +1,6 @@
 import { plainRecipe, stepIn, withStep } from '@/core/prepare';
 import type { Opinion } from '@/core/log';
-import type { Recipe, RouteWants } from '@/core/prepare';
+import type { Recipe, RouteKindId, RouteWants } from '@/core/prepare';
 import { mm } from '@/core/units';
 import {
   addDevice,
@@ -68,10 +68,14 @@ export async function bench(open: Studio, photographs: number[]): Promise<void> 
     bits: 8,
     format: 'tiff',
   };
-  const routes: [string, RouteWants][] = [
-    ['Own printer', wants],
-    ['Weir Lane Print Room', { ...wants, leastPpi: 200, press: `icc:${press}` }],
-    ['Tidewrack Print Rooms', { ...wants, leastPpi: 200 }],
+  const routes: [string, RouteKindId, RouteWants][] = [
+    ['Own printer', 'ownPrinter', wants],
+    [
+      'Weir Lane Print Room',
+      'printStudio',
+      { ...wants, leastPpi: 200, press: `icc:${press}` },
+    ],
+    ['Tidewrack Print Rooms', 'onlineLab', { ...wants, leastPpi: 200 }],
   ];
   const recipes: [string, Recipe, string][] = [
     ['Cotton, in the hand', recipeWith(60, 0.6), 'small prints on matte cotton'],
@@ -80,8 +84,8 @@ export async function bench(open: Studio, photographs: number[]): Promise<void> 
   ];
   const at = daysAgo(350, 9);
   await open.db.write(async (tx) => {
-    for (const [name, asks] of routes)
-      await addRoute(tx, { name, folder: '', wants: asks, at });
+    for (const [name, kind, asks] of routes)
+      await addRoute(tx, { name, kind, folder: '', wants: asks, at });
     for (const [name, recipe, remarks] of recipes)
       await addRecipe(tx, { name, recipe, remarks, fromId: null, at });
     const deviceId = await addDevice(

@@ -2,13 +2,14 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
-import { plainRecipe } from '@/core/prepare';
+import { answersErrands, plainRecipe, routeKind } from '@/core/prepare';
 import { plainLayout } from '@/core/size';
 import { mm } from '@/core/units';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
 import { openDatabase } from './database';
 import { newestJob } from './running/jobs';
 import { readEntries } from './log/printEntries';
+import { routesNow } from './prepare/errands';
 import { printFilesOf } from './prepare/printFiles';
 import { offeredSizes } from './size/sizes';
 import { undoStep } from './running/undo';
@@ -127,5 +128,24 @@ it('what was printed before there was a book of it is in the book, and is found'
   ]);
   expect(await readEntries(db.read, { words: 'quay vatmill' }, 10)).toEqual([]);
   expect(await readEntries(db.read, { words: 'quay linen' }, 10)).toHaveLength(1);
+  db.close();
+});
+
+it('a route of before keeps its name and what it asks, and may be asked; its kind was never said', async () => {
+  await before('0015_kinds_of_route');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const wants = routeKind('onlineLab').usual;
+  await client.execute({
+    sql: 'INSERT INTO route (name, folder, wants, at) VALUES (?, ?, ?, ?)',
+    args: ['Weir Lane', '/to/weir-lane', JSON.stringify(wants), '2026-10-01T10:00:00.000Z'],
+  });
+  client.close();
+  const db = await openDatabase(home);
+  const [route] = await routesNow(db.read);
+  expect(route).toMatchObject({ name: 'Weir Lane', folder: '/to/weir-lane', wants });
+  expect(route!.kind).toBeNull();
+  expect(answersErrands(route!.kind)).toBe(true);
+  // Facts are as safe as before.
+  await expect(db.read.run("UPDATE route SET kind = 'ownPrinter'")).rejects.toThrow();
   db.close();
 });

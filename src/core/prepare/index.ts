@@ -13,4 +13,4 @@ export * from './verify';
 export * from './sheets';
 export * from './patch';
 export * from './patchBox';
-export * from './route';
+export * from './routes';

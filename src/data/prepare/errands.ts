@@ -106,22 +106,26 @@ export async function addErrandAnswer(
 export interface ErrandNow extends Errand {
   answer: unknown;
   answeredAt: string | null;
+  /** What its route was when it was handed over. */
+  routeKind: Route['kind'];
 }
 
 /** Errands with files of a work, with the newest answer to each, newest first. */
 export async function errandsOf(db: Reading, workId: number): Promise<ErrandNow[]> {
   const newest = sql`${errandAnswers.id} = (SELECT max(a.id) FROM errand_answer a WHERE a.errand_id = ${errands.id})`;
   const rows = await db
-    .select({ errand: errands, answer: errandAnswers })
+    .select({ errand: errands, answer: errandAnswers, routeKind: routes.kind })
     .from(errands)
+    .innerJoin(routes, eq(routes.id, errands.routeId))
     .leftJoin(errandAnswers, newest)
     .where(
       sql`${errands.id} IN (SELECT i.errand_id FROM print_file f JOIN errand_item i ON i.print_file_id = f.id
         WHERE f.work_id = ${workId})`,
     )
     .orderBy(desc(errands.id));
-  return rows.map(({ errand, answer }) => ({
+  return rows.map(({ errand, answer, routeKind }) => ({
     ...errand,
+    routeKind,
     answer: answer?.answer ?? null,
     answeredAt: answer?.at ?? null,
   }));

@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { HandOverManifest, RouteWants } from '@/core/prepare';
+import type { HandOverManifest, RouteKindId, RouteWants } from '@/core/prepare';
 import { at, id } from './columns';
 import { papers } from './paper';
 import { printFiles } from './prepare';
@@ -10,6 +10,8 @@ export const routes = sqliteTable(
   {
     id: id(),
     name: text('name').notNull(),
+    /** Null for routes of before kinds were told apart. */
+    kind: text('kind').$type<RouteKindId>(),
     /** Where files are put for it; empty: a folder of its own beside the data. */
     folder: text('folder').notNull(),
     wants: text('wants', { mode: 'json' }).$type<RouteWants>().notNull(),

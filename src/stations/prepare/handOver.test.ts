@@ -78,6 +78,7 @@ afterAll(() => here.end());
 const route = (over: Record<string, string> = {}) =>
   keepRoute({
     name: 'Tidewrack Print Rooms',
+    kind: 'onlineLab',
     folder: '',
     leastPpi: '200',
     target: 'a98-rgb',
@@ -199,6 +200,21 @@ it('files of three works go in one errand, which each of them shows', async () =
     expect(others).toEqual([]);
     expect(readdirSync(errand!.folder)).toEqual(expect.arrayContaining(names));
   }
+});
+
+it('only a route that answers is asked, and the station says so', async () => {
+  const own = await route({ name: 'Pigment desk', kind: 'ownPrinter' });
+  const [name] = Object.keys(ids);
+  const to = String((own as { value: number }).value);
+  const job = (await hand([item(name!)], to)) as { value: number };
+  expect(await ended(job.value)).toEqual({ state: 'done', error: null });
+  const [errand] = await errandsOf(here.open.db.read, 1);
+  expect(errand).toMatchObject({ routeKind: 'ownPrinter' });
+  expect(await askLab({ errandId: String(errand!.id) })).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('Pigment desk gives no answer by itself'),
+  });
+  expect((await errandsOf(here.open.db.read, 1))[0]!.answer).toBeNull();
 });
 
 it('of two errands at once each has its own number and folder', async () => {

@@ -1,5 +1,6 @@
 'use server';
 import { SPACE_IDS } from '@/core/colour';
+import { answersErrands } from '@/core/prepare';
 import type { TargetId } from '@/core/prepare';
 import {
   addErrandAnswer,
@@ -40,7 +41,8 @@ export async function keepRoute(typed: unknown): Promise<Answer<number>> {
       bits: v.bits === '16' ? (16 as const) : (8 as const),
       format: v.format,
     };
-    return write((tx) => addRoute(tx, { name: v.name, folder: v.folder, wants, at }));
+    const { name, kind, folder } = v;
+    return write((tx) => addRoute(tx, { name, kind, folder, wants, at }));
   });
 }
 
@@ -108,6 +110,11 @@ export async function askLab(typed: unknown): Promise<Answer<string>> {
   return act(ask, typed, {}, async ({ errandId }, { studio, write, at }) => {
     const errand = await getErrand(studio.db.read, errandId);
     if (!errand) return refuse('This errand is not there. Open Hand over anew.');
+    const route = await getRoute(studio.db.read, errand.routeId);
+    if (!answersErrands(route?.kind ?? null))
+      return refuse(
+        `${errand.manifest.to} gives no answer by itself. Look at the prints, and note what you saw at Proof.`,
+      );
     const answer = await TIDEWRACK.take(errand.folder, at.slice(0, 10)).catch(
       (error: unknown) => (error as NodeJS.ErrnoException).code ?? 'unknown reason',
     );

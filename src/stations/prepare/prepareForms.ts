@@ -1,10 +1,11 @@
 import { choice, defineForm, hinted, optional, rowNumber, text, whole } from '@/core/input';
-import { FORMATS } from '@/core/prepare';
+import { FORMATS, ROUTE_KIND_IDS } from '@/core/prepare';
 import { RECIPE } from './recipeInput';
 
 /** Who prints, where their files go, and what they ask for. */
 export const routeForm = defineForm({
   name: text('Name', { max: 60 }),
+  kind: optional(choice('What they are', ROUTE_KIND_IDS)),
   folder: hinted(
     text('Drop folder', { min: 0, max: 400 }),
     'a full path; empty: a folder beside your data',

@@ -3,7 +3,7 @@ import {
   plainRecipe,
   routeProblems,
   stepIn,
-  USUAL_WANTS,
+  routeKind,
   withStep,
 } from '@/core/prepare';
 import type { Check, NameProblem, RecipeStep, RoutedFile } from '@/core/prepare';
@@ -111,7 +111,7 @@ describe('in what a file is not what who prints asks', () => {
     failed: 0,
   };
   const names: Record<string, string> = { 'a98-rgb': 'A98 RGB', srgb: 'sRGB' };
-  const said = (over: Partial<RoutedFile>, wants = USUAL_WANTS) =>
+  const said = (over: Partial<RoutedFile>, wants = routeKind('onlineLab').usual) =>
     routeProblems({ ...file, ...over }, wants).map((p) =>
       routeProblemWords(p, (t) => names[t] ?? t),
     );
@@ -135,7 +135,7 @@ describe('in what a file is not what who prints asks', () => {
   it('a file in ink is what they ask where they named the press', () => {
     const press = 'icc:0123' as RoutedFile['target'];
     expect(said({ target: press })).toHaveLength(1);
-    expect(said({ target: press }, { ...USUAL_WANTS, press })).toEqual([]);
+    expect(said({ target: press }, { ...routeKind('onlineLab').usual, press })).toEqual([]);
   });
 });
 

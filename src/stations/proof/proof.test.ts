@@ -67,11 +67,27 @@ it('goes round by round until one is the reference', async () => {
 
 it('offers the own printer, the routes of Prepare and who printed before', async () => {
   const name = 'Tidewrack Print Rooms';
-  const route = { name, folder: '', leastPpi: '200', target: 'a98-rgb', press: '' };
-  const kept = await keepRoute({ ...route, bits: '8', format: 'tiff' });
+  const wants = {
+    leastPpi: '200',
+    target: 'a98-rgb',
+    press: '',
+    bits: '8',
+    format: 'tiff',
+  };
+  const route = { name, kind: 'onlineLab', folder: '', ...wants };
+  const kept = await keepRoute(route);
   expect(kept).toMatchObject({ ok: true });
   const { printers } = await loadProof('1', { size: SIZE });
   expect(printers).toEqual(['own printer', name, 'Marrow & Daughter']);
+  // A route that is printed here is the own printer, and stands first.
+  const own = { ...route, name: 'Pigment desk', kind: 'ownPrinter' };
+  expect(await keepRoute(own)).toMatchObject({ ok: true });
+  expect((await loadProof('1', { size: SIZE })).printers).toEqual([
+    'Pigment desk',
+    name,
+    'own printer',
+    'Marrow & Daughter',
+  ]);
 });
 
 it('a verdict stands', async () => {

@@ -1,9 +1,13 @@
+import { routeKind } from '@/core/prepare';
 import { referenceProof } from '@/core/proof';
 import { MOST_CHOICES, papersToPrintOn, printFilesOf, proofsOf, routesNow } from '@/data';
+import type { Route } from '@/data';
 import { loadWorkPage, now, offeredRungs } from '@/studio';
 
-/** What is printed in the room goes by no route. */
+/** What is printed in the room, where no route says so. */
 const OWN_PRINTER = 'own printer';
+
+const isHere = ({ kind }: Route) => kind !== null && routeKind(kind).here;
 
 /** The proof station: the rounds of a size, and which one is held as the reference. */
 export async function loadProof(id: string, query: Record<string, string | undefined>) {
@@ -34,7 +38,8 @@ export async function loadProof(id: string, query: Record<string, string | undef
     /** One's own printer, the routes of Prepare, and who printed a proof before. */
     printers: [
       ...new Set([
-        OWN_PRINTER,
+        ...(routes.some(isHere) ? [] : [OWN_PRINTER]),
+        ...routes.filter(isHere).map((r) => r.name),
         ...routes.map((r) => r.name),
         ...proofs.map((p) => p.route),
       ]),

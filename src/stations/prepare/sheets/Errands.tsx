@@ -1,4 +1,5 @@
 'use client';
+import { answersErrands } from '@/core/prepare';
 import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
@@ -24,7 +25,9 @@ function ErrandRow({ errand }: { errand: ErrandView }) {
         <td className="wrap">
           {answer
             ? `${STAGES[answer.stage]}, said ${format.day(errand.answeredAt!)}`
-            : 'not answered yet'}
+            : answersErrands(errand.routeKind)
+              ? 'not answered yet'
+              : 'no answer comes of itself'}
         </td>
         <td className="wrap">
           {answer?.printedOn ? `prints by ${format.day(answer.printedOn)}` : ''}
@@ -33,14 +36,16 @@ function ErrandRow({ errand }: { errand: ErrandView }) {
           {answer?.sentOn ? `sends by ${format.day(answer.sentOn)}` : ''}
         </td>
         <td>
-          <Button
-            $small
-            $plain={answer !== null}
-            isDisabled={sending}
-            onPress={() => run({ errandId: String(errand.id) })}
-          >
-            {answer ? 'Ask again' : 'Ask the lab'}
-          </Button>
+          {answersErrands(errand.routeKind) && (
+            <Button
+              $small
+              $plain={answer !== null}
+              isDisabled={sending}
+              onPress={() => run({ errandId: String(errand.id) })}
+            >
+              {answer ? 'Ask again' : 'Ask the lab'}
+            </Button>
+          )}
         </td>
       </tr>
       {manifest.items.map((item) => {

@@ -6,7 +6,7 @@ import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { problemsOf } from '../filesShown';
 import { handOverFiles } from '../handOverActions';
-import { readyWords } from '../handOverWords';
+import { KIND_WORDS, readyWords } from '../handOverWords';
 import { PlainChoice } from '../PlainChoice';
 import type { ErrandDeskNow } from '../useErrandDesk';
 import type { PrepareView } from '../view';
@@ -65,7 +65,7 @@ export function HandOverSlip({
       <SlipTitle>{route ? route.name : 'Hand over'}</SlipTitle>
       <SlipSub>
         {route
-          ? `asks ${names.get(route.wants.target) ?? 'a profile'}, ${route.wants.bits} bit ${route.wants.format.toUpperCase()}, ${route.wants.leastPpi} ppi or more`
+          ? `${route.kind ? `${KIND_WORDS[route.kind]}, ` : ''}asks ${names.get(route.wants.target) ?? 'a profile'}, ${route.wants.bits} bit ${route.wants.format.toUpperCase()}, ${route.wants.leastPpi} ppi or more`
           : 'nobody who prints is named yet'}
       </SlipSub>
       <Figures

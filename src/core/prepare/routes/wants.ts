@@ -1,4 +1,4 @@
-import type { Compression, FileFormat, TargetId } from './recipe';
+import type { Compression, FileFormat, TargetId } from '../recipe';
 
 /** What who prints asks of a file. */
 export interface RouteWants {
@@ -10,14 +10,6 @@ export interface RouteWants {
   bits: 8 | 16;
   format: FileFormat;
 }
-
-export const USUAL_WANTS: RouteWants = {
-  leastPpi: 200,
-  target: 'a98-rgb',
-  press: '',
-  bits: 8,
-  format: 'tiff',
-};
 
 /** A file as far as a route looks at it. */
 export interface RoutedFile {
@@ -51,46 +43,3 @@ export function routeProblems(file: RoutedFile, wants: RouteWants): RouteProblem
     found.push({ code: 'format', wanted: wants.format, found: file.format });
   return found;
 }
-
-/** One file of a hand-over, as the manifest lists it. */
-export interface ManifestItem {
-  file: string;
-  /** Title of the work; errands of before do not say it. */
-  title?: string;
-  sha256: string;
-  bytes: number;
-  size: string;
-  /** The sheet, mm, and its pixels. */
-  widthMm: number;
-  heightMm: number;
-  widthPx: number;
-  heightPx: number;
-  ppi: number;
-  paper: string;
-  quantity: number;
-  remarks: string;
-}
-
-export interface HandOverManifest {
-  errand: string;
-  from: string;
-  to: string;
-  /** YYYY-MM-DD. */
-  on: string;
-  items: ManifestItem[];
-}
-
-export const MANIFEST_COLUMNS = [
-  'file',
-  'size',
-  'paper',
-  'quantity',
-  'sha256',
-  'bytes',
-  'widthMm',
-  'heightMm',
-  'widthPx',
-  'heightPx',
-  'ppi',
-  'remarks',
-] as const satisfies (keyof ManifestItem)[];
