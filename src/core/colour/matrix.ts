@@ -6,9 +6,11 @@ export type Matrix = [Vector, Vector, Vector];
 /** ICC profile connection space white, as ICC.1 rounds it. */
 export const D50: Vector = [0.9642, 1, 0.8249];
 
+/** A 3 x 3 matrix times a column of three. */
 export const apply = (m: Matrix, v: Vector): Vector =>
   m.map((row) => row[0] * v[0] + row[1] * v[1] + row[2] * v[2]) as Vector;
 
+/** The product of two 3 x 3 matrices: `b` is applied first. */
 export const multiply = (a: Matrix, b: Matrix): Matrix =>
   a.map((row) =>
     [0, 1, 2].map(

@@ -77,6 +77,9 @@ export const SPACE_IDS = Object.keys(RGB_SPACES) as SpaceId[];
 export const decoded = ({ g, a = 1, b = 0, c = 1, d = 0 }: ToneCurve, v: number): number =>
   v >= d ? (a * v + b) ** g : c * v;
 
-/** CIE lightness L*, 0..100, of a luminance relative to white (CIE 15). */
+/**
+ * CIE lightness L*, 0..100, of a luminance relative to white (CIE 15).
+ * @example lightnessOf(0.184) // 49.98
+ */
 export const lightnessOf = (y: number): number =>
   y > 216 / 24389 ? 116 * Math.cbrt(y) - 16 : (24389 / 27) * y;

@@ -53,6 +53,7 @@ const isFree = (impression: Impression | undefined) =>
 /**
  * The number to give next: the lowest that is free (never given, or spoiled and destroyed),
  * or the requested one when it is free.
+ * @example assign({ kind: 'limited', scope: 'size', size: 30, artistsProofs: 3 }, [], 'number') // { allowed: true, value: 1 }
  */
 export function assign(
   declaration: Declaration,
@@ -74,7 +75,10 @@ export function assign(
   return no('soldOut');
 }
 
-/** The next number of a series as pencilled; null when all are given out. */
+/**
+ * The next number of a series as pencilled; null when all are given out.
+ * @example nextLabel({ kind: 'limited', scope: 'size', size: 30, artistsProofs: 3 }, [], 'ap') // 'AP 1/3'
+ */
 export function nextLabel(
   declaration: Declaration,
   impressions: readonly Impression[],
@@ -84,7 +88,10 @@ export function nextLabel(
   return next.allowed ? impressionLabel(declaration, series, next.value) : null;
 }
 
-/** May this impression be recorded as spoiled and destroyed? */
+/**
+ * May this impression be recorded as spoiled and destroyed?
+ * @example spoil(undefined) // { allowed: false, refusal: 'neverNumbered' }
+ */
 export function spoil(impression: Impression | undefined): Decision<Impression> {
   if (!impression) return no('neverNumbered');
   if (impression.state === 'spoiled') return no('alreadySpoiled');
@@ -113,12 +120,18 @@ export const soldBy = (
   order: string,
 ): Decision<Impression> => isIn(impression, 'sold', order);
 
-/** May this impression be reserved for an order? */
+/**
+ * May this impression be reserved for an order?
+ * @example reserve(undefined) // { allowed: false, refusal: 'neverNumbered' }
+ */
 export function reserve(impression: Impression | undefined): Decision<Impression> {
   if (!impression) return no('neverNumbered');
   return impression.state === 'numbered' ? yes(impression) : no('notFree');
 }
 
-/** Rule of thumb: artist's proofs up to this share of the edition, rounded up. */
+/**
+ * Rule of thumb: artist's proofs up to this share of the edition, rounded up.
+ * @example usualArtistsProofs(25) // 3
+ */
 export const usualArtistsProofs = (size: number, share = 0.1): number =>
   Math.ceil(size * share);

@@ -20,6 +20,10 @@ export interface Impression {
   sizeKey: string;
 }
 
+/**
+ * Names an impression within its edition.
+ * @example impressionKey('ap', 2) // 'ap:2'
+ */
 export const impressionKey = (series: Series, number: number) => `${series}:${number}`;
 
 const NEXT_STATE: Partial<Record<LedgerFact['kind'], ImpressionState>> = {
@@ -38,7 +42,10 @@ const nextState = ({ kind, payload }: LedgerFact): ImpressionState | undefined =
       : 'numbered'
     : NEXT_STATE[kind];
 
-/** Derives the impressions of one edition from its ledger, in order of numbering. */
+/**
+ * Derives the impressions of one edition from its ledger, in order of numbering.
+ * @example impressionsOf([{ editionId: 1, kind: 'assigned', series: 'number', number: 1, at: '2026-11-02', payload: { printing: 1, sizeKey: 'isoA-A3' } }]) // [{ series: 'number', number: 1, state: 'numbered' }]
+ */
 export function impressionsOf(facts: Iterable<LedgerFact>): Impression[] {
   const found = new Map<string, Impression>();
   for (const fact of facts) {

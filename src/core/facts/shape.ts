@@ -1,23 +1,44 @@
 /** Whether a value is what it is taken for. */
 export type Guard<T> = (value: unknown) => value is T;
 
+/** Whether a stored value is text. */
 export const isText = (value: unknown): value is string => typeof value === 'string';
+/** Whether a stored value is true or false. */
 export const isFlag = (value: unknown): value is boolean => typeof value === 'boolean';
-/** Finite: neither NaN nor infinite. */
+/**
+ * Finite: neither NaN nor infinite.
+ * @example isFigure(NaN) // false
+ */
 export const isFigure = (value: unknown): value is number => Number.isFinite(value);
+/**
+ * Whether a stored value is the number of a row: a whole number above 0.
+ * @example isRow(0) // false
+ */
 export const isRow = (value: unknown): value is number =>
   Number.isSafeInteger(value) && (value as number) > 0;
 
+/**
+ * The guarded value, or null.
+ * @example orNull(isText)(null) // true
+ */
 export const orNull =
   <T>(guard: Guard<T>): Guard<T | null> =>
   (value): value is T | null =>
     value === null || guard(value);
 
+/**
+ * One of some values.
+ * @example oneOf('a', 'b')('c') // false
+ */
 export const oneOf =
   <const T>(...of: readonly T[]): Guard<T> =>
   (value): value is T =>
     (of as readonly unknown[]).includes(value);
 
+/**
+ * A list of guarded values; an empty one is one, too.
+ * @example listOf(isText)([1]) // false
+ */
 export const listOf =
   <T>(guard: Guard<T>): Guard<T[]> =>
   (value): value is T[] =>

@@ -24,6 +24,7 @@ type Stored = Record<string, unknown>;
 /**
  * Defines a fact kept as JSON. `upgrades[n]` makes version n + 1 of version n; `holds` says
  * whether a value of the newest version is whole.
+ * Its `read` throws UnreadableFact where a stored value is not whole.
  * @example defineVersioned({ name: 'crop', upgrades: [(old) => ({ zoom: 1, ...old })], holds })
  */
 export function defineVersioned<T extends object>({
@@ -68,7 +69,10 @@ export const isFact =
     }
   };
 
-/** Whether each of the names holds a finite number. */
+/**
+ * Whether each of the names holds a finite number.
+ * @example numbersIn({ x: 1, y: NaN }, 'x', 'y') // false
+ */
 export const numbersIn = (value: unknown, ...names: string[]): boolean =>
   typeof value === 'object' &&
   value !== null &&

@@ -46,7 +46,8 @@ const SIGNATURE_HEIGHT = 8;
 
 /**
  * Plans a window mat and its frame. Opening smaller than the image: overlap per side =
- * (image - opening) / 2. Moulding: 2 (W + H) + 8 moulding widths + saw loss.
+ * (image - opening) / 2. Moulding: 2 (W + H) + 8 moulding widths + saw loss. All lengths mm. Throws where the overlap leaves no opening.
+ * @example planMat({ image: size(300, 400), margins: { sides: mm(30), above: mm(30), below: mm(30) }, style: 'overlap', perSide: mm(3), tolerances: [mm(1), mm(1)], borders: { sides: mm(60), above: mm(60), below: mm(80) }, mouldingWidth: mm(20), sawLoss: mm(3), glazing: { thickness: mm(2), material: 'acrylic' } }) // { opening: { width: 294, height: 394 }, outside: { width: 414, height: 534 } }
  */
 export function planMat(input: MatInput): MatPlan {
   const sign = input.style === 'overlap' ? -1 : 1;

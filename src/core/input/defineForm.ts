@@ -89,7 +89,7 @@ const said = (given: unknown): string =>
 
 /**
  * Defines a form. The result's type follows from its fields; errors stand by field name.
- * @example defineForm({ width: length('Width', { above: 0 }) }).read({ width: '12in' }, c)
+ * @example defineForm({ width: length('Width', { above: 0 }) }).read({ width: '12in' }, { units: 'metric' })
  * // { ok: true, value: { width: 304.8 } }
  */
 export function defineForm<F extends Fields>(fields: F): FormDefinition<ValueOf<F>> {

@@ -61,6 +61,7 @@ const limits = ({ min, above, max }: Range) => ({
   ...(max === undefined ? {} : { maximum: max }),
 });
 
+/** Words: trimmed, and of `min` to `max` characters. */
 export const text = (title: string, { min = 1, max = 200 } = {}): Field<string> => ({
   title,
   schema: { type: 'string', minLength: min, maxLength: max },
@@ -70,6 +71,7 @@ export const text = (title: string, { min = 1, max = 200 } = {}): Field<string> 
   write: String,
 });
 
+/** One of some words. */
 export const choice = <const T extends string>(
   title: string,
   of: readonly T[],
@@ -103,6 +105,7 @@ export const money = (title: string, range: Range): Field<Minor> => ({
   unit: 'money',
 });
 
+/** A whole number within a range; `unit` is said behind it. */
 export const whole = (title: string, range: Range, unit = ''): Field<number> => ({
   title,
   schema: { type: 'integer', ...limits(range) },
@@ -113,6 +116,7 @@ export const whole = (title: string, range: Range, unit = ''): Field<number> => 
   unit,
 });
 
+/** A number within a range; `unit` is said behind it. */
 export const decimal = (
   title: string,
   range: Range,

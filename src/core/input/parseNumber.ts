@@ -2,6 +2,7 @@
  * Reads a number as people type it: `1234.5`, `1 234,5`, `1.234,50`, `1,234.50`, `7 1/2`.
  * Whichever of comma and point comes last is the decimal mark, unless it comes more than
  * once. Returns null for anything else.
+ * @example parseNumber('7 1/2') // 7.5
  */
 export function parseNumber(text: string): number | null {
   const trimmed = text.trim().replace(/[\u00a0\u2009\u202f]/g, ' ');

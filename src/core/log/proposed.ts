@@ -3,7 +3,10 @@ import type { Recipe } from '../prepare';
 import type { NearPrint, RememberedPrint } from './nearest';
 import type { Aspect, Opinion } from './opinion';
 
-/** How far a print was from right: 0 for one that was right in everything that was judged. */
+/**
+ * How far a print was from right: 0 for one that was right in everything that was judged.
+ * @example offBy({ sharpness: 0, grain: 0, halos: 0, tone: 0, colour: 0 }) // 0
+ */
 export const offBy = (opinion: Opinion): number =>
   Math.abs(opinion.sharpness ?? 0) +
   Math.max(0, (opinion.grain ?? 0) - 1) +

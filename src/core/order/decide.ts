@@ -18,7 +18,10 @@ export interface LineStands {
   shipped: boolean;
 }
 
-/** May lines still be added, and the address or the notes change? Null: yes. */
+/**
+ * May lines still be added, and the address or the notes change? Null: yes.
+ * @example refusesChange('cancelled') // 'cancelled'
+ */
 export const refusesChange = (order: OrderState): OrderRefusal | null =>
   order === 'cancelled' ? 'cancelled' : order === 'shipped' ? 'shipped' : null;
 
@@ -55,6 +58,9 @@ export function refusesReturn(
   return refund > price ? 'refundTooMuch' : null;
 }
 
-/** How a line stands once it came back. */
+/**
+ * How a line stands once it came back.
+ * @example stateAfterReturn('lost') // 'lost'
+ */
 export const stateAfterReturn = (how: ReturnHow): LineState =>
   how === 'whole' ? 'returned' : how;

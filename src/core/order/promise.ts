@@ -1,6 +1,7 @@
 /**
  * The day by which an order leaves: so many working days (Monday to Friday) after it came
  * in. Dates are ISO calendar days, `YYYY-MM-DD`.
+ * @example promisedDay('2026-11-20', 3) // '2026-11-25'
  */
 export function promisedDay(placed: string, workingDays: number): string {
   const day = new Date(`${placed.slice(0, 10)}T12:00:00Z`);
@@ -13,6 +14,9 @@ export function promisedDay(placed: string, workingDays: number): string {
   return day.toISOString().slice(0, 10);
 }
 
-/** Calendar days from `today` until `due`; negative when late. */
+/**
+ * Calendar days from `today` until `due`; negative when late.
+ * @example daysUntil('2026-11-25', '2026-11-28') // -3
+ */
 export const daysUntil = (due: string, today: string): number =>
   Math.round((Date.parse(due.slice(0, 10)) - Date.parse(today.slice(0, 10))) / 86_400_000);

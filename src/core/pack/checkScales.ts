@@ -13,7 +13,10 @@ export interface ScaleCheck {
   suspects: Part[];
 }
 
-/** Holds what the scales say against the computed weight. */
+/**
+ * Holds what the scales say against the computed weight.
+ * @example checkScales({ parts: [], total: grams(640) }, grams(610), { scaleTolerance: 20 }) // { agrees: false, difference: -30 }
+ */
 export function checkScales(
   parcel: Pick<Parcel, 'parts' | 'total'>,
   weighed: Grams,

@@ -90,7 +90,10 @@ export function parcelOf(contents: Contents, packing: Packing): Parcel {
   return { parts: all, total, ...way.outside(packing, contents) };
 }
 
-/** What a carrier charges for: max(weight, L x W x H / divisor), grams. */
+/**
+ * What a carrier charges for: max(weight, L x W x H / divisor), grams.
+ * @example billableWeight({ total: grams(600), width: mm(450), height: mm(550), depth: mm(90) }, 5000) // 4455
+ */
 export const billableWeight = (
   parcel: Pick<Parcel, 'total' | 'width' | 'height' | 'depth'>,
   divisor: number,

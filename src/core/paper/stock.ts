@@ -6,7 +6,10 @@ export interface Movement {
   pieces: number;
 }
 
-/** Movements of one day for one reason, that follow each other, as one line. */
+/**
+ * Movements of one day for one reason, that follow each other, as one line.
+ * @example foldMovements([{ at: '2026-11-02', reason: 'proof', pieces: -1 }, { at: '2026-11-02', reason: 'proof', pieces: -2 }]) // [{ at: '2026-11-02', reason: 'proof', pieces: -3 }]
+ */
 export function foldMovements(movements: readonly Movement[]): Movement[] {
   const lines: Movement[] = [];
   for (const { at, reason, pieces } of movements) {
@@ -20,7 +23,10 @@ export function foldMovements(movements: readonly Movement[]): Movement[] {
 
 export type StockLevel = 'enough' | 'low' | 'out';
 
-/** Sheets at hand from all movements (received positive, used negative), and what that means. */
+/**
+ * Sheets at hand from all movements (received positive, used negative), and what that means.
+ * @example stockLevel([25, -18], 10) // { sheets: 7, level: 'low' }
+ */
 export function stockLevel(
   movements: readonly number[],
   reorderPoint: number,

@@ -14,6 +14,7 @@ export type RecipeCaution =
 /** Most figures a person sees: amount times radius from which halos are usual. */
 const HALO = 250;
 
+/** What an order of steps does to the picture that is seldom meant: a rule of thumb each, none forbids. */
 export function recipeCautions(recipe: Recipe): (RecipeCaution | 'halos')[] {
   const on = recipe.steps.filter((s) => s.on);
   const place = (kind: string) => on.findIndex((s) => s.kind === kind);

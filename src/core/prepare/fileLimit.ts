@@ -3,7 +3,7 @@ export const MOST_TIFF_BYTES = 4e9;
 
 /**
  * Bytes of the pixels of a file before it is packed.
- * @example 10 000 x 10 000 pixels, RGB at 16 bit: 6e8
+ * @example pixelBytes({ width: 10_000, height: 10_000 }, 3, 16) // 600_000_000
  */
 export const pixelBytes = (
   { width, height }: { width: number; height: number },
@@ -11,7 +11,10 @@ export const pixelBytes = (
   bits: number,
 ): number => (width * height * channels * bits) / 8;
 
-/** Bytes that a file's pixels would take where that is more than any of our files holds; else null. */
+/**
+ * Bytes that a file's pixels would take where that is more than any of our files holds; else null.
+ * @example bytesBeyond({ width: 40_000, height: 40_000 }, 3, 8) // 4_800_000_000
+ */
 export function bytesBeyond(
   size: { width: number; height: number },
   channels: number,

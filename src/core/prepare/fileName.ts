@@ -1,6 +1,9 @@
 import type { FileFormat } from './recipe';
 
-/** A title as a file name can carry it on any system: ascii letters, digits, hyphens. */
+/**
+ * A title as a file name can carry it on any system: ascii letters, digits, hyphens.
+ * @example slug('Evening, the Salt Pans') // 'evening-the-salt-pans'
+ */
 export function slug(title: string): string {
   const plain = title
     .normalize('NFKD')
@@ -48,7 +51,10 @@ const MOST = 120;
 /** What some system refuses in a name: control characters, and these. */
 const FORBIDDEN = /[<>:"/\\|?*\s]|[\u0000-\u001f]|[^\u0020-\u007e]/;
 
-/** What is wrong with a pattern; null when it can be used. */
+/**
+ * What is wrong with a pattern; null when it can be used.
+ * @example namePatternProblem('{size}_{title}') // null
+ */
 export function namePatternProblem(pattern: string): NameProblem | null {
   if (pattern.trim() === '') return { code: 'empty' };
   const unknown = Array.from(pattern.matchAll(/\{([^{}]*)\}/g), (m) => m[1]!).find(
@@ -90,13 +96,19 @@ export function fileName(pattern: string, format: FileFormat, values: NameValues
   return `${name}.${EXTENSIONS[format]}`;
 }
 
-/** The form of a file by the end of a name that we gave it. */
+/**
+ * The form of a file by the end of a name that we gave it.
+ * @example formatOfName('30x40cm_pans.jpg') // 'jpeg'
+ */
 export const formatOfName = (name: string): FileFormat =>
   (Object.keys(EXTENSIONS) as FileFormat[]).find((f) =>
     name.endsWith(`.${EXTENSIONS[f]}`),
   ) ?? 'tiff';
 
-/** Names that occur more than once, whatever the case of their letters. */
+/**
+ * Names that occur more than once, whatever the case of their letters.
+ * @example doubledNames(['a.tif', 'b.tif', 'a.tif']) // ['a.tif']
+ */
 export function doubledNames(names: readonly string[]): string[] {
   const seen = new Set<string>();
   const doubled = new Set<string>();

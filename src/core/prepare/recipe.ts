@@ -57,6 +57,10 @@ export function resampling(recipe: Pick<Recipe, 'steps'>): StepOf<'resample'> {
   return step;
 }
 
+/**
+ * The resolution that a recipe resizes to, pixels an inch.
+ * @example ppiOf(plainRecipe(300, 0.8)) // 300
+ */
 export const ppiOf = (recipe: Pick<Recipe, 'steps'>): number => resampling(recipe).ppi;
 
 /** The first step of a kind that is carried out; null when none is. */

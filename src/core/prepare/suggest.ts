@@ -8,6 +8,7 @@ const round = (v: number) => Math.round(10 * v) / 10;
 /**
  * Suggested output sharpening radius, px: half of what one arc minute covers at the viewing
  * distance, between 0.6 and 2. Rule of thumb.
+ * @example suggestedRadius(300, 400) // 0.7
  */
 export const suggestedRadius = (ppi: number, viewingMm: number): number =>
   round(Math.min(2, Math.max(0.6, perMinute(ppi, viewingMm) / 2)));
@@ -24,6 +25,7 @@ export interface OutputSuggestion {
  * Output sharpening by the final ppi, the viewing distance and the enlargement: the radius as
  * above; 60 %, and 40 % more for each time the picture is enlarged, up to 120 %, since resampling
  * softens; threshold 2, or 4 from 1.5 x on, where grain has become visible. Rules of thumb.
+ * @example suggestedOutput(300, 400, 1) // { radius: 0.7 }
  */
 export function suggestedOutput(
   ppi: number,

@@ -104,6 +104,9 @@ export function verifyPrintFile(wanted: PrintFileWanted, found: PrintFileFacts):
   return checks;
 }
 
-/** The bytes that were kept against those that were written, by their SHA-256. */
+/**
+ * The bytes that were kept against those that were written, by their SHA-256.
+ * @example checksumCheck('ab12', 'ab12') // { passed: true }
+ */
 export const checksumCheck = (written: string, kept: string): Check =>
   check('checksum', written, kept);

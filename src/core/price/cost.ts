@@ -35,7 +35,10 @@ export interface CostBreakdown {
   total: Minor;
 }
 
-/** Cost of one impression, part by part. Spoilage s adds (printing + paper) x s / (1 - s). */
+/**
+ * Cost of one impression, part by part. Spoilage s adds (printing + paper) x s / (1 - s).
+ * @example costOfImpression({ printing: minor(900), paper: minor(100), capture: minor(6000), proofs: minor(3000), expectedImpressions: 30, spoilage: 0.2, finishing: minor(0), packing: minor(450), postage: minor(0), hours: 0.5, hourlyRate: minor(2400) }) // { total: 3200 }
+ */
 export function costOfImpression(input: CostInput): CostBreakdown {
   const spread = 1 / Math.max(1, input.expectedImpressions);
   const made = sum(input.printing, input.paper);

@@ -22,7 +22,10 @@ export interface LineSale {
   basis: 'kept' | 'usual' | 'unknown';
 }
 
-/** Fees of a sale at a price: shares of it and the fixed fee, minor units. */
+/**
+ * Fees of a sale at a price: shares of it and the fixed fee, minor units.
+ * @example feesAt(minor(10_000), { commission: 0.05, payment: 0.03, fixed: minor(25) }) // 825
+ */
 export const feesAt = (price: Minor, fees: ChannelFees): Minor =>
   minor(price * (fees.commission + fees.payment) + fees.fixed);
 
@@ -30,6 +33,7 @@ export const feesAt = (price: Minor, fees: ChannelFees): Minor =>
  * Cost and fees of a line, by the channel through which its order came. `kept`: the prices
  * kept for that size of that work until then, oldest first; the newest of the channel gives
  * its fees, the newest of any channel the cost.
+ * @example lineSale({ price: minor(8500), currency: 'EUR', copies: 1, channel: 'fair' }, []) // { cost: null, fees: 149, basis: 'usual' }
  */
 export function lineSale(
   line: { price: Minor; currency: string; copies: number; channel: string },

@@ -17,7 +17,10 @@ export interface SaleFigures {
   margin: number;
 }
 
-/** What stays of a sale at that price: net = price - fees - cost. */
+/**
+ * What stays of a sale at that price: net = price - fees - cost.
+ * @example saleAt(minor(8500), minor(3200), { commission: 0.1, payment: 0.03, fixed: minor(30) }) // { fees: 1135, net: 4165, margin: 0.49 }
+ */
 export function saleAt(price: Minor, cost: Minor, fees: ChannelFees): SaleFigures {
   const taken = minor(price * (fees.commission + fees.payment) + fees.fixed);
   const net = minor(price - taken - cost);
@@ -27,6 +30,7 @@ export function saleAt(price: Minor, cost: Minor, fees: ChannelFees): SaleFigure
 /**
  * Price for a target margin m: P = (cost + fixed fees) / (1 - m - sum of shares), rounded up
  * to `step`. Null when margin and fees together leave nothing of the price.
+ * @example priceForMargin(minor(3000), { commission: 0.1, payment: 0.03, fixed: minor(30) }, 0.4, minor(100)) // 6500
  */
 export function priceForMargin(
   cost: Minor,
@@ -43,6 +47,7 @@ export function priceForMargin(
 /**
  * Impressions to sell until a batch is paid: ceil(batch cost / (price - fees per sale));
  * null when a sale does not even cover its fees.
+ * @example breakEven(minor(40_000), minor(8500), { commission: 0.1, payment: 0.03, fixed: minor(30) }) // 6
  */
 export function breakEven(
   batchCost: Minor,

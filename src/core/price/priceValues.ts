@@ -82,5 +82,8 @@ export function reckonPrice(v: PriceValues): {
   return { cost, sale: price === null ? null : saleAt(price, cost.total, fees) };
 }
 
-/** Rule of thumb: a print at the original's size at about a third of the original. */
+/**
+ * Rule of thumb: a print at the original's size at about a third of the original.
+ * @example thirdOfOriginal(minor(90_000)) // 30_000
+ */
 export const thirdOfOriginal = (original: Minor): Minor => minor(original / 3);

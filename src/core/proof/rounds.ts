@@ -33,7 +33,7 @@ export function nextRound<R extends ProofRound>(
 
 /**
  * The approved reference (bon à tirer): the one approved last, by the day it was judged, and of
- * one day the later round. A size is asked about on any paper, or on the one named.
+ * one day the later round. A size is asked about on any paper, or on the one named; undefined where none was approved.
  */
 export const referenceProof = <R extends ProofRound>(
   rounds: readonly R[],
@@ -45,7 +45,10 @@ export const referenceProof = <R extends ProofRound>(
     .sort((a, b) => (a.backAt ?? '').localeCompare(b.backAt ?? '') || a.id - b.id)
     .at(-1);
 
-/** What a verdict lacks: a further round must know what it tries. Null when it can be kept. */
+/**
+ * What a verdict lacks: a further round must know what it tries. Null when it can be kept.
+ * @example verdictFault({ verdict: 'changeAndRepeat', toChange: '' }) // 'toChange'
+ */
 export const verdictFault = (said: {
   verdict: ProofVerdict;
   toChange: string;

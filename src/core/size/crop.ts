@@ -25,7 +25,10 @@ const { max, min } = Math;
 const between = (least: number, value: number, most: number) =>
   max(least, min(most, value));
 
-/** The largest part of a picture of proportion `picture` that has the proportion `wanted` (width / height). */
+/**
+ * The largest part of a picture of proportion `picture` that has the proportion `wanted` (width / height).
+ * @example largestCrop(1.5, 1) // { width: 0.667, height: 1 }
+ */
 export const largestCrop = (picture: number, wanted: number) => ({
   width: min(1, wanted / picture),
   height: min(1, picture / wanted),
@@ -49,10 +52,16 @@ export function cropAt(
   };
 }
 
-/** Share of the picture's area that a crop loses, 0..1. */
+/**
+ * Share of the picture's area that a crop loses, 0..1.
+ * @example cropLoss({ left: 0, top: 0.1, width: 1, height: 0.8 }) // 0.2
+ */
 export const cropLoss = ({ width, height }: CropRect): number => 1 - width * height;
 
-/** What is lost at each edge, as fractions of the picture's height (above, below) and width. */
+/**
+ * What is lost at each edge, as fractions of the picture's height (above, below) and width.
+ * @example lostEdges({ left: 0, top: 0.1, width: 1, height: 0.8 }) // { above: 0.1, below: 0.1, left: 0, right: 0 }
+ */
 export const lostEdges = ({ left, top, width, height }: CropRect) => ({
   above: top,
   below: max(0, 1 - top - height),

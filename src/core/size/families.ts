@@ -92,7 +92,10 @@ export const STANDARD_SIZES: NominalSize[] = [
 ];
 const byKey = new Map(STANDARD_SIZES.map((s) => [s.key, s]));
 
-/** The nominal size of that key, standard or own; undefined when it says none. */
+/**
+ * The nominal size of that key, standard or own; undefined when it says none.
+ * @example nominalSize('isoA-A3') // { label: 'A3', width: 297, height: 420 }
+ */
 export const nominalSize = (key: string): NominalSize | undefined =>
   byKey.get(key) ?? ownSize(key);
 

@@ -73,6 +73,7 @@ function seenOf(part: CropRect, image: Size, bleed: Sides): CropRect {
  * mm, exact but for rounding of doubles. `choice` is the crop chosen for this ratio, in the
  * middle and as large as it can be otherwise. Throws RangeError when the borders leave no
  * paper to print on.
+ * @example fitToSheet(size(300, 400), 0.75, plainLayout('within', mm(20))) // { image: { width: 260, height: 346.67 } }
  */
 export function fitToSheet(
   nominal: Size,

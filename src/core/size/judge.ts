@@ -47,7 +47,10 @@ export interface SizeJudgement {
   roomToSign: boolean;
 }
 
-/** Resolution on paper of a master's part printed at a size, along each axis. */
+/**
+ * Resolution on paper of a master's part printed at a size, along each axis.
+ * @example resolutionOnPaper({ width: 6000, height: 8000 }, { crop: WHOLE, image: size(254, 508) }) // { across: 600, down: 400 }
+ */
 export const resolutionOnPaper = (
   master: MasterPixels,
   fit: Pick<FitResult, 'crop' | 'image'>,
@@ -56,7 +59,10 @@ export const resolutionOnPaper = (
   down: ppi((master.height * fit.crop.height) / toInches(fit.image.height)),
 });
 
-/** What is asked of a print of that size: by the route, else by how long it is (folk thresholds). */
+/**
+ * What is asked of a print of that size: by the route, else by how long it is (folk thresholds).
+ * @example nominalDemand(size(300, 400), SIZE_RULES) // 300
+ */
 export const nominalDemand = (sheet: Size, rules: SizeRules): Ppi =>
   ppi(
     rules.routePpi > 0
@@ -66,7 +72,10 @@ export const nominalDemand = (sheet: Size, rules: SizeRules): Ppi =>
         : rules.askLargePpi,
   );
 
-/** How many times the original's own size an image is, linear; below 1 it is reduced. */
+/**
+ * How many times the original's own size an image is, linear; below 1 it is reduced.
+ * @example againstOriginal(size(300, 400), { crop: WHOLE, image: size(600, 800) }) // 2
+ */
 export const againstOriginal = (
   original: Size,
   fit: Pick<FitResult, 'crop' | 'image'>,

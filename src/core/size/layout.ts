@@ -30,6 +30,7 @@ export interface Layout {
 /** The four lengths, from above clockwise. */
 export const eachSide = (s: Sides): Millimetres[] => [s.above, s.right, s.below, s.left];
 
+/** One length on all four sides, mm. */
 export const sameOnAllSides = (length: Millimetres): Sides => ({
   above: length,
   right: length,

@@ -21,7 +21,10 @@ export function ownSizeFault(width: number, height: number): OwnSizeFault | null
   return long / short > MOST_RATIO ? 'strip' : null;
 }
 
-/** The key of an own size, which says all of it: `own-40x50cm`. Edges in mm, in any order. */
+/**
+ * The key of an own size, which says all of it: `own-40x50cm`. Edges in mm, in any order.
+ * @example ownSizeKey(400, 500, 'cm') // 'own-40x50cm'
+ */
 export function ownSizeKey(width: number, height: number, unit: SizeUnit): string {
   const said = (edge: number) =>
     String(Number((edge / UNIT_MM[unit]).toFixed(DIGITS[unit])));
@@ -29,7 +32,10 @@ export function ownSizeKey(width: number, height: number, unit: SizeUnit): strin
   return `own-${said(short)}x${said(long)}${unit}`;
 }
 
-/** The own size that a key says; undefined when it says none, or one that cannot be printed. */
+/**
+ * The own size that a key says; undefined when it says none, or one that cannot be printed.
+ * @example ownSize('own-40x50cm') // { label: '40 × 50 cm', width: 400, height: 500 }
+ */
 export function ownSize(key: string): NominalSize | undefined {
   const [, short = '', long = '', unit = 'mm'] = KEY.exec(key) ?? [];
   if (short === '') return undefined;

@@ -12,15 +12,22 @@ export const MOST_SCREEN_PPI = 400;
 export const isScreenPpi = (ppi: number): boolean =>
   Number.isFinite(ppi) && ppi >= LEAST_SCREEN_PPI && ppi <= MOST_SCREEN_PPI;
 
-/** CSS pixels of a screen in a millimetre, from the pixels that a known length takes. */
+/**
+ * CSS pixels of a screen in a millimetre, from the pixels that a known length takes.
+ * @example screenScale(428, mm(85.6)) // 5
+ */
 export const screenScale = (pixels: number, length: Millimetres): number => pixels / length;
 
-/** CSS pixels an inch. */
+/**
+ * CSS pixels an inch.
+ * @example screenPpi(5) // 127
+ */
 export const screenPpi = (pixelsPerMm: number): number => pixelsPerMm * MM_PER_INCH;
 
 /**
  * CSS pixels for each millimetre of a print, so that on a screen seen from `eye` it subtends
  * the angle that it subtends from `distance`: w' / eye = w / distance.
+ * @example angularScale(5, mm(600), mm(1500)) // 2
  */
 export const angularScale = (
   pixelsPerMm: number,
@@ -28,7 +35,10 @@ export const angularScale = (
   distance: Millimetres,
 ): number => (pixelsPerMm * eye) / distance;
 
-/** Angle that a length subtends from a distance, in degrees, seen square on. */
+/**
+ * Angle that a length subtends from a distance, in degrees, seen square on.
+ * @example subtends(100, 1000) // 5.72
+ */
 export const subtends = (length: number, distance: number): number =>
   (2 * Math.atan(length / (2 * distance)) * 180) / Math.PI;
 

@@ -5,10 +5,16 @@ import type { SizeRules } from './rules';
 /** One arc minute of visual acuity: 1 inch / tan(1/60 degree), in inch-pixels. */
 const ACUITY_INCHES = 3438;
 
-/** Distance from which a print of that resolution is crisp: 3438 / ppi inches. */
+/**
+ * Distance from which a print of that resolution is crisp: 3438 / ppi inches.
+ * @example crispFrom(ppi(300)) // 291.08
+ */
 export const crispFrom = (resolution: Ppi): Millimetres => mmOf(ACUITY_INCHES, resolution);
 
-/** Where the whole picture is comfortably seen: a factor (1 immersive, 1.5, 2 formal) times the diagonal. */
+/**
+ * Where the whole picture is comfortably seen: a factor (1 immersive, 1.5, 2 formal) times the diagonal.
+ * @example standingDistance(size(300, 400), 1.5) // 750
+ */
 export const standingDistance = (print: Size, factor: number): Millimetres =>
   mm(diagonal(print) * factor);
 

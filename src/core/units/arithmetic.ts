@@ -16,6 +16,9 @@ export const minus = <U extends string>(
 export const times = <U extends string>(q: Quantity<U>, factor: number): Quantity<U> =>
   (q * factor) as Quantity<U>;
 
-/** How many times `b` goes into `a`, without a unit. */
+/**
+ * How many times `b` goes into `a`, without a unit.
+ * @example ratio(mm(10), mm(4)) // 2.5
+ */
 export const ratio = <U extends string>(a: Quantity<U>, b: Quantity<NoInfer<U>>): number =>
   a / b;

@@ -13,7 +13,10 @@ const figure = (n: number, digits: number, locale: string) =>
     useGrouping: false,
   }).format(Object.is(Math.round(n * 10 ** digits), -0) ? 0 : n);
 
-/** Millimetres (to a tenth under 100 mm) or inches (to a hundredth), unit written. */
+/**
+ * Millimetres (to a tenth under 100 mm) or inches (to a hundredth), unit written.
+ * @example formatLength(mm(84.64), 'metric', 'en-GB') // '84.6 mm'
+ */
 export const formatLength = (
   length: Millimetres,
   mode: UnitMode,
@@ -40,7 +43,10 @@ export function formatDistance(
     : `${figure(length / 1000, 1, locale)}${THIN}m`;
 }
 
-/** The two figures of a print size without unit, as on a label: `50 × 70` cm or inches. */
+/**
+ * The two figures of a print size without unit, as on a label: `50 × 70` cm or inches.
+ * @example formatSizeFigures(size(500, 700), 'metric', 'en-GB') // '50 × 70'
+ */
 export const formatSizeFigures = (s: Size, mode: UnitMode, locale: string): string =>
   mode === 'metric'
     ? `${figure(s.width / 10, 1, locale)} × ${figure(s.height / 10, 1, locale)}`
@@ -50,7 +56,10 @@ export const formatSizeFigures = (s: Size, mode: UnitMode, locale: string): stri
 export const formatSize = (s: Size, mode: UnitMode, locale: string): string =>
   `${formatSizeFigures(s, mode, locale)}${THIN}${mode === 'metric' ? 'cm' : 'in'}`;
 
-/** A bare figure in the locale. */
+/**
+ * A bare figure in the locale.
+ * @example formatNumber(1234.56, 1, 'en-GB') // '1234.6'
+ */
 export const formatNumber = (n: number, digits: number, locale: string): string =>
   numberFormat(locale, {
     minimumFractionDigits: digits,

@@ -19,7 +19,10 @@ export const numberFormat = (
     () => new Intl.NumberFormat(locale, options),
   );
 
-/** A calendar day as the locale writes it, from an ISO day or instant (UTC): `4 Mar 2026`. */
+/**
+ * A calendar day as the locale writes it, from an ISO day or instant (UTC): `4 Mar 2026`.
+ * @example formatDay('2026-03-04', 'en-GB') // '4 Mar 2026'
+ */
 export const formatDay = (iso: string, locale: string): string =>
   kept(
     days,

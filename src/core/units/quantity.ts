@@ -18,11 +18,19 @@ export type Pixels = Quantity<'px'>;
 /** Money in minor units (cents) of the studio's one currency; always whole. */
 export type Minor = Quantity<'minor'>;
 
+/** A length, millimetres. */
 export const mm = (n: number) => n as Millimetres;
+/** A length, inches. */
 export const inches = (n: number) => n as Inches;
+/** An area, square metres. */
 export const squareMetres = (n: number) => n as SquareMetres;
+/** A mass, grams. */
 export const grams = (n: number) => n as Grams;
+/** A paper’s weight, grams a square metre. */
 export const gsm = (n: number) => n as GramsPerSquareMetre;
+/** A resolution, pixels an inch. */
 export const ppi = (n: number) => n as Ppi;
+/** A number of pixels along an edge. */
 export const pixels = (n: number) => n as Pixels;
+/** An amount in the minor units of its currency: cents of EUR, whole yen. */
 export const minor = (n: number) => Math.round(n) as Minor;

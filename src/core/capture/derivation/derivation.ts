@@ -10,7 +10,10 @@ export interface Derivation {
   flatField: FlatField | null;
 }
 
-/** Width and height of what is derived, pixels: means of opposite sides, rounded. */
+/**
+ * Width and height of what is derived, pixels: means of opposite sides, rounded.
+ * @example derivedSize({ width: 4000, height: 3000 }, { corners: null }) // { width: 4000, height: 3000 }
+ */
 export function derivedSize(
   master: { width: number; height: number },
   { corners }: Pick<Derivation, 'corners'>,

@@ -27,6 +27,7 @@ const fieldAt = ({ pixels }: DeviceOf<'camera'>, resolution: number): Size => ({
 /**
  * Distance from the work to the lens for a field: f (1 + field / sensor), from the thin lens
  * equation with magnification sensor / field.
+ * @example lensDistance({ kind: 'camera', name: 'body', pixels: { width: 8000, height: 6000 }, sensor: size(36, 24), focalLength: mm(90) }, mm(720)) // 1890
  */
 export const lensDistance = (
   device: DeviceOf<'camera'>,
@@ -36,6 +37,7 @@ export const lensDistance = (
 /**
  * Sampled ppi of one frame = pixels / field, per axis the smaller, in the better orientation.
  * The field is the work and its margin.
+ * @example singleFrame(size(400, 300), { kind: 'camera', name: 'body', pixels: { width: 8000, height: 6000 }, sensor: size(36, 27), focalLength: mm(90) }, { framingMargin: 0 }) // 508
  */
 export function singleFrame(
   original: Size,

@@ -25,6 +25,9 @@ export type Device =
 export type DeviceKind = Device['kind'];
 export type DeviceOf<K extends DeviceKind> = Extract<Device, { kind: K }>;
 
-/** The resolution to plan a flatbed with: measured where it was measured, else the maker's word. */
+/**
+ * The resolution to plan a flatbed with: measured where it was measured, else the maker's word.
+ * @example flatbedPpi({ kind: 'flatbed', name: 'bed', bed: size(216, 297), nominalPpi: ppi(4800), measuredPpi: ppi(2000) }) // 2000
+ */
 export const flatbedPpi = (device: DeviceOf<'flatbed'>): Ppi =>
   device.measuredPpi ?? device.nominalPpi;

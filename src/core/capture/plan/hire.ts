@@ -22,7 +22,10 @@ export interface HireAnswer {
   breakEven: number | null;
 }
 
-/** Fee per work against own equipment and time: break-even = ceil(equipment / (fee - own time)). */
+/**
+ * Fee per work against own equipment and time: break-even = ceil(equipment / (fee - own time)).
+ * @example hireOrOwn({ feePerWork: minor(6000), equipment: minor(50_000), hoursPerWork: 1, hourlyRate: minor(2000), works: 10 }) // { hired: 60_000, own: 70_000, breakEven: 13 }
+ */
 export function hireOrOwn(input: HireInput): HireAnswer {
   const ownPerWork = input.hoursPerWork * input.hourlyRate;
   const saved = input.feePerWork - ownPerWork;

@@ -18,6 +18,7 @@ const STEPS = 24;
  * Falloff over a work, stops: illuminance of each light = cos(incidence) / distance squared
  * (inverse square and Lambert's cosine law), taken over a grid. Lights count as points that
  * shine alike in all directions.
+ * @example lightFalloff(size(400, 500), 1500, 45) // 0.115
  */
 export function lightFalloff(work: Size, distance: number, angleDegrees: number): number {
   const a = (angleDegrees * Math.PI) / 180;

@@ -8,7 +8,10 @@ const FRIABLE = /pastel|charcoal|chalk|conté|conte|sanguine|graphite|soot|pigme
 const GLARE =
   /\boil|acrylic|impasto|varnish|gloss|lacquer|enamel|resin|gold|silver|leaf|metallic|encaustic/i;
 
-/** Cautions by the words of a medium. A rule of thumb: the eye on the work has the last word. */
+/**
+ * Cautions by the words of a medium. A rule of thumb: the eye on the work has the last word.
+ * @example mediumCautions('oil, varnished') // ['glare']
+ */
 export const mediumCautions = (medium: string): MediumCaution[] => [
   ...(FRIABLE.test(medium) ? (['friable'] as const) : []),
   ...(GLARE.test(medium) && !/oil pastel/i.test(medium) ? (['glare'] as const) : []),

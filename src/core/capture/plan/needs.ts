@@ -10,7 +10,10 @@ export interface CaptureNeeds {
   height: number;
 }
 
-/** Bytes of an uncompressed picture: width x height x channels x bytes. */
+/**
+ * Bytes of an uncompressed picture: width x height x channels x bytes.
+ * @example pictureBytes({ width: 7000, height: 5000 }, 16) // 210_000_000
+ */
 export const pictureBytes = (
   { width, height }: { width: number; height: number },
   bits: 8 | 16,
@@ -20,6 +23,7 @@ export const pictureBytes = (
 /**
  * Needed ppi = print ppi x print length / original length, per axis, the larger wins. The
  * print is turned the way the original lies.
+ * @example captureNeeds(size(300, 400), size(600, 800), 300) // { ppi: 600 }
  */
 export function captureNeeds(original: Size, print: Size, printPpi: number): CaptureNeeds {
   const turned = turnedLike(print, original);
@@ -32,7 +36,10 @@ export function captureNeeds(original: Size, print: Size, printPpi: number): Cap
   };
 }
 
-/** The largest print of the original's proportion that a resolution over the original feeds. */
+/**
+ * The largest print of the original's proportion that a resolution over the original feeds.
+ * @example largestPrint(size(300, 400), ppi(600), 300) // { width: 600, height: 800 }
+ */
 export const largestPrint = (original: Size, reached: Ppi, printPpi: number): Size => ({
   width: mm((original.width * reached) / printPpi),
   height: mm((original.height * reached) / printPpi),

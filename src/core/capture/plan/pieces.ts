@@ -20,7 +20,10 @@ export interface Pieces {
   pieces: Piece[];
 }
 
-/** Pieces along one axis: ceil((length - overlap) / (field - overlap)), at least one. */
+/**
+ * Pieces along one axis: ceil((length - overlap) / (field - overlap)), at least one.
+ * @example piecesAlong(400, 216, 20) // 2
+ */
 export function piecesAlong(length: number, field: number, overlap: number): number {
   if (field >= length) return 1;
   if (field <= overlap) return Infinity;

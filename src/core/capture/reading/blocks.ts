@@ -11,6 +11,7 @@ export interface BlockPlace {
   seen: Box;
 }
 
+/** Rows of blocks in a picture so many pixels high. */
 export const blockRows = (height: number): number => Math.ceil(height / BLOCK);
 
 /** The blocks of one row of blocks, from the left. */
@@ -31,7 +32,10 @@ export function blocksOfRow(width: number, height: number, row: number): BlockPl
   });
 }
 
-/** A power of two that brings the longest side down to `most` or less. */
+/**
+ * A power of two that brings the longest side down to `most` or less.
+ * @example reduction(7000, 4000, 2048) // 4
+ */
 export function reduction(width: number, height: number, most: number): number {
   let factor = 1;
   while (Math.ceil(Math.max(width, height) / factor) > most) factor *= 2;

@@ -16,7 +16,10 @@ export interface TexturedTile extends TilePlace {
   texture: number;
 }
 
-/** Side of the tiles for a picture: a power of two of 64 to 512; null when it is smaller. */
+/**
+ * Side of the tiles for a picture: a power of two of 64 to 512; null when it is smaller.
+ * @example tileSide(3000, 400) // 256
+ */
 export function tileSide(width: number, height: number): number | null {
   let side = LARGEST_SIDE;
   while (side > Math.min(width, height)) side /= 2;

@@ -37,6 +37,7 @@ export interface Measured extends Clutter {
   tone: number[];
 }
 
+/** A thing that could be measured, and not mere clutter. */
 export const isMeasured = (m: Measured | Clutter): m is Measured => 'diameter' in m;
 
 const SECTORS = 16;

@@ -25,6 +25,7 @@ export function packThings(things: readonly Measured[]): Float32Array {
   return packed;
 }
 
+/** The things as they were before `packThings`. */
 export const unpackThings = (packed: Float32Array): Measured[] =>
   Array.from({ length: packed.length / WIDE }, (_, i) => {
     const numbers = packed.subarray(i * WIDE, (i + 1) * WIDE);

@@ -24,7 +24,10 @@ interface PixelSize {
   height: number;
 }
 
-/** How much larger one version of a file is than another; null when their proportions differ. */
+/**
+ * How much larger one version of a file is than another; null when their proportions differ.
+ * @example scaleBetween({ width: 4000, height: 3000 }, { width: 8000, height: 6000 }) // 2
+ */
 export function scaleBetween(from: PixelSize, to: PixelSize): number | null {
   const off = (from.width / from.height) * (to.height / to.width) - 1;
   return Math.abs(off) < 0.002 ? to.width / from.width : null;

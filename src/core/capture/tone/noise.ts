@@ -17,6 +17,7 @@ const LEAST_SQUARES = 20;
 /** How often each noise was met, by band of tone. Plain data. */
 export type NoiseCounts = number[][];
 
+/** Counts to begin with: nothing in any band. */
 export const noNoise = (): NoiseCounts =>
   Array.from({ length: NOISE_BANDS }, () => new Array<number>(BINS).fill(0));
 
@@ -77,6 +78,7 @@ export function countNoise(
     }
 }
 
+/** Counts of two parts of one picture, together. */
 export const joinNoise = (a: NoiseCounts, b: NoiseCounts): NoiseCounts =>
   a.map((band, i) => band.map((n, k) => n + (b[i]?.[k] ?? 0)));
 

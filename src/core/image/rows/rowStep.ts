@@ -29,6 +29,7 @@ export interface RowStep {
   run(box: Box, emit: TakeRow): TakeRow;
 }
 
+/** A whole picture as a box, in pixels. */
 export const wholeOf = ({ width, height }: { width: number; height: number }): Box => ({
   left: 0,
   top: 0,

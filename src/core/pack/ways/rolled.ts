@@ -14,11 +14,17 @@ export interface RolledPacking {
   spare: Millimetres;
 }
 
-/** Tube inside diameter from the paper's weight: about 50 mm to 250 g/m2, 75 mm above. Rule of thumb. */
+/**
+ * Tube inside diameter from the paper's weight: about 50 mm to 250 g/m2, 75 mm above. Rule of thumb.
+ * @example tubeDiameter(gsm(308), PACK_RULES) // 75
+ */
 export const tubeDiameter = (weight: GramsPerSquareMetre, rules: PackRules): Millimetres =>
   mm(weight <= rules.thinTubeUpTo ? rules.thinTube : rules.thickTube);
 
-/** The tube that prints need: inside diameter and length with end play, mm. */
+/**
+ * The tube that prints need: inside diameter and length with end play, mm.
+ * @example tubeNeeded([{ width: mm(500), height: mm(700), weight: gsm(308) }], PACK_RULES) // { roll: 500, diameter: 75, length: 540 }
+ */
 export function tubeNeeded(prints: Contents['prints'], rules: PackRules) {
   const roll = mm(Math.max(0, ...prints.map((p) => sides(p)[0])));
   return {

@@ -51,7 +51,7 @@ export function layOutSettings(
   };
 }
 
-/** The same on a sheet that may be turned: the way in which the cells get larger. */
+/** The same on a sheet that may be turned: the way in which the cells get larger; null where neither holds them. */
 export function layOutSettingsEitherWay(wish: SettingsWish) {
   const [upright, lying] = [wish, { ...wish, width: wish.height, height: wish.width }].map(
     (way) => ({ way, laid: layOutSettings(way) }),

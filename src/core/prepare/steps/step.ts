@@ -27,6 +27,7 @@ export interface StepDefinition<S extends { kind: string; on: boolean }> {
   rows(step: S, shape: Shape, plan: Pick<PrintPlan, 'image' | 'source'>): RecipeRows[];
 }
 
+/** Rows a step has worked on, with what its outcome depends on as a key. */
 export const done = (rows: RowStep, ...of: unknown[]): RecipeRows => ({
   rows,
   key: JSON.stringify(of),
