@@ -10,17 +10,15 @@ export const FormDialog = ({
   title,
   form: { submit, sending, problem },
   onClose,
-  width = 320,
   children,
 }: {
   title: string;
   form: ActionForm;
   onClose: () => void;
-  width?: number;
   children: React.ReactNode;
 }) => (
   <Dialog title={title} open onClose={onClose}>
-    <EnterForm onEnter={submit} style={{ display: 'grid', gap: 9, width }}>
+    <EnterForm onEnter={submit} style={{ display: 'grid', gap: 9 }}>
       {children}
       <Problem>{problem}</Problem>
       <Button type="submit" isDisabled={sending}>

@@ -1,4 +1,5 @@
 'use client';
+import { answersErrands } from '@/core/prepare';
 import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { JobLine, Problem } from '@/shell/said';
@@ -12,6 +13,10 @@ import type { ErrandDeskNow } from '../useErrandDesk';
 import type { PrepareView } from '../view';
 
 type Route = PrepareView['routes'][number];
+
+/** Its kind, where the name does not say it. */
+const kindOf = ({ name, kind }: Route) =>
+  kind === null || KIND_WORDS[kind] === name.toLowerCase() ? '' : `${KIND_WORDS[kind]}, `;
 
 /** Where the files go; the whole path is nobody's business who looks over a shoulder. */
 const DropFolder = ({ route }: { route: Route }) => (
@@ -65,7 +70,7 @@ export function HandOverSlip({
       <SlipTitle>{route ? route.name : 'Hand over'}</SlipTitle>
       <SlipSub>
         {route
-          ? `${route.kind ? `${KIND_WORDS[route.kind]}, ` : ''}asks ${names.get(route.wants.target) ?? 'a profile'}, ${route.wants.bits} bit ${route.wants.format.toUpperCase()}, ${route.wants.leastPpi} ppi or more`
+          ? `${kindOf(route)}asks ${names.get(route.wants.target) ?? 'a profile'}, ${route.wants.bits} bit ${route.wants.format.toUpperCase()}, ${route.wants.leastPpi} ppi or more`
           : 'nobody who prints is named yet'}
       </SlipSub>
       <Figures
@@ -111,11 +116,13 @@ export function HandOverSlip({
         )}
       </div>
       {route && <DropFolder route={route} />}
-      <Small>
-        The lab that ships with Glassine, Tidewrack Print Rooms, is simulated: it reads the
-        folder, holds the files against its own rules and gives dates, so that the errand
-        can be rehearsed.
-      </Small>
+      {answersErrands(route?.kind ?? null) && (
+        <Small>
+          The lab that ships with Glassine, Tidewrack Print Rooms, is simulated: it reads
+          the folder, holds the files against its own rules and gives dates, so that the
+          errand can be rehearsed.
+        </Small>
+      )}
     </Slip>
   );
 }

@@ -70,12 +70,7 @@ export function RouteForm({
     format: FORMATS.map((f) => [f, f.toUpperCase()] as const),
   };
   return (
-    <FormDialog
-      title={route ? route.name : 'Who prints'}
-      form={form}
-      onClose={onClose}
-      width={380}
-    >
+    <FormDialog title={route ? route.name : 'Who prints'} form={form} onClose={onClose}>
       <FormFields form={form.form} of={routeForm} options={options} />
       {!route && <Small>What is usual there is filled in: a rule of thumb.</Small>}
       <Small>Kept under a name that is there, it is what they ask for from now on.</Small>
