@@ -21,10 +21,10 @@ export const readExtras = (typed: string): Extra[] =>
 const MOST = { items: 20, name: 120, mass: 50_000 };
 
 /** The field in which extras are typed; refused where there are over twenty, or one weighs over 50 kg. */
-export const extrasField = (title: string): Field<Extra[]> => ({
-  title,
-  hint: 'Such as: postcard 6 g, ribbon',
-  example: 'names with a comma between, such as: postcard 6 g, ribbon',
+export const extrasField = (
+  said: Pick<Field<Extra[]>, 'title' | 'hint' | 'example'>,
+): Field<Extra[]> => ({
+  ...said,
   schema: {
     type: 'array',
     maxItems: MOST.items,

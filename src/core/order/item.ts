@@ -38,9 +38,10 @@ export function readItem(typed: string): LineItem | null {
 }
 
 /** The field in which one print of a list is chosen. */
-export const itemField = (title: string): Field<LineItem> => ({
-  title,
-  example: 'one of the list',
+export const itemField = (
+  said: Pick<Field<LineItem>, 'title' | 'example'>,
+): Field<LineItem> => ({
+  ...said,
   schema: {
     type: 'object',
     additionalProperties: false,

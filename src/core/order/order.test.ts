@@ -111,7 +111,7 @@ it('reads what is put in as well, with its weight where that is said', () => {
 const bench = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 
 it('extras that are too many, too long or too heavy are not read; what is read is written back', () => {
-  const field = extrasField('Put in as well');
+  const field = extrasField({ title: 'Put in', example: 'names' });
   const typed = 'postcard 6 g, ribbon';
   expect(field.write(readExtras(typed), bench)).toBe(typed);
   expect(field.read(Array(20).fill('card').join(','), bench)).toHaveLength(20);
@@ -128,7 +128,7 @@ it.each([
 ])('reads what a list of prints sends: %s', (typed, item) => {
   const read = readItem(typed);
   expect(read).toMatchObject(item);
-  expect(itemField('Print').write(read!, bench)).toBe(typed);
+  expect(itemField({ title: 'Print', example: 'one' }).write(read!, bench)).toBe(typed);
 });
 
 it.each(['', 'nonsense', '3', '3:', ':isoA-A3', '9007199254740993:ap:1', '3:ap:-1x:y:z'])(

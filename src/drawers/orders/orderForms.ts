@@ -19,7 +19,7 @@ export const ADDRESS = {
 /** What is ordered: which fields count depends on the kind. */
 const line = {
   kind: choice('What', LINE_KINDS),
-  item: optional(itemField('Impression')),
+  item: optional(itemField({ title: 'Impression', example: 'one of the list' })),
   paperId: optional(whole('Printed on', { min: 1, max: 1e12 })),
   goods: text('What they are', { min: 0, max: 120 }),
   mass: optional(decimal('Weight of one', { above: 0, max: 50_000 }, 'g')),
@@ -41,7 +41,11 @@ export const newOrderForm = defineForm({
   ...line,
   ...ADDRESS,
   ...notes,
-  extras: extrasField('Put in as well'),
+  extras: extrasField({
+    title: 'Put in as well',
+    hint: 'Such as: postcard 6 g, ribbon',
+    example: 'names with a comma between, such as: postcard 6 g, ribbon',
+  }),
   channel: choice('Channel', CHANNEL_IDS),
 });
 

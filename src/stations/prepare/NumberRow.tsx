@@ -1,7 +1,8 @@
 'use client';
-import { parseNumber } from '@/core/input';
+import { decimal, readField } from '@/core/input';
 import { Line, Slide } from '@/shell/fields';
-import { useEffect, useState } from 'react';
+import { useBench } from '@/shell/figures';
+import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 
 const Row = styled.label`
@@ -53,10 +54,18 @@ export function NumberRow({
   step,
   onChange,
 }: NumberRowProps) {
-  const [typed, setTyped] = useState(String(value));
-  useEffect(() => setTyped((t) => (parseNumber(t) === value ? t : String(value))), [value]);
-  const read = parseNumber(typed);
-  const fits = read !== null && read >= limits[0] && read <= limits[1];
+  const bench = useBench();
+  const [least, greatest] = limits;
+  const field = useMemo(
+    () => decimal(label, { min: least, max: greatest }, unit),
+    [label, least, greatest, unit],
+  );
+  const [typed, setTyped] = useState(() => field.write(value, bench));
+  useEffect(
+    () => setTyped((t) => (field.read(t, bench) === value ? t : field.write(value, bench))),
+    [value, field, bench],
+  );
+  const fits = readField(field, typed, bench).ok;
   return (
     <Row>
       {label}
@@ -77,8 +86,9 @@ export function NumberRow({
         value={typed}
         onChange={(e) => {
           setTyped(e.target.value);
-          const next = parseNumber(e.target.value);
-          if (next !== null) onChange(next);
+          // Beyond its limits it is kept as typed: who reads the recipe refuses it.
+          const next = field.read(e.target.value, bench);
+          if (typeof next === 'number') onChange(next);
         }}
         onKeyDown={(e) => {
           const by = { ArrowUp: 1, ArrowDown: -1 }[e.key];

@@ -1,6 +1,7 @@
 'use client';
 import { useKept } from '@/shell/actions';
-import { isErrandDesk } from './errandDesk';
+import { useBench } from '@/shell/figures';
+import { isErrandDesk, readItem } from './errandDesk';
 import type { Chosen, ErrandDesk } from './errandDesk';
 import type { FileShown } from './filesShown';
 
@@ -21,6 +22,8 @@ export function useErrandDesk(workId: number, own: readonly FileShown[], paperId
     keep({ ...desk, items, others });
   };
   const chosen = [...own, ...Object.values(desk.others)].filter((f) => desk.items[f.id]);
+  const bench = useBench();
+  const lines = chosen.map((f) => readItem(f, desk.items[f.id]!, bench));
   return {
     desk,
     put,
@@ -28,17 +31,9 @@ export function useErrandDesk(workId: number, own: readonly FileShown[], paperId
     others: Object.values(desk.others),
     choose: (routeId: number) => keep({ ...desk, routeId }),
     clear: () => keep({ ...desk, items: {}, others: {} }),
-    /** What is sent. */
-    order: () =>
-      chosen.map((f) => {
-        const { quantity, paperId: paper, remarks } = desk.items[f.id]!;
-        return {
-          printFileId: f.id,
-          paperId: paper === '' ? null : Number(paper),
-          quantity: Number(quantity),
-          remarks,
-        };
-      }),
+    /** What is sent, and the first thing that is not right with it. */
+    items: lines.flatMap((l) => l.item ?? []),
+    fault: lines.find((l) => l.fault !== null)?.fault ?? null,
   };
 }
 

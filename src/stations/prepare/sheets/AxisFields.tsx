@@ -1,5 +1,5 @@
 'use client';
-import { SETTING_AXES } from '@/core/prepare';
+import { SETTING_AXES, namedSettings } from '@/core/prepare';
 import type { AxisPlan, SettingAxis } from '@/core/prepare';
 import { NumberRow } from '../NumberRow';
 import { PlainChoice, PlainWords } from '../PlainChoice';
@@ -56,15 +56,7 @@ export function AxisFields({
         <PlainWords
           label="named"
           value={plan.words.join('; ')}
-          onChange={(words) =>
-            onChange({
-              ...plan,
-              words: words
-                .split(';')
-                .map((w) => w.trimStart())
-                .filter((w, i, all) => w !== '' || i === all.length - 1),
-            })
-          }
+          onChange={(words) => onChange({ ...plan, words: namedSettings(words) })}
         />
       )}
     </>

@@ -45,21 +45,21 @@ export function HandOverSlip({
 }) {
   const { work, routes, jobs } = view;
   const format = useFormat();
-  const { desk, chosen, order } = errand;
+  const { chosen, items, fault } = errand;
   const { run, sending, problem } = useAction(handOverFiles, 'Handing over.', errand.clear);
   const off = chosen.filter((f) => problemsOf(f, route?.wants).length > 0);
-  const pieces = chosen.reduce((n, f) => n + (Number(desk.items[f.id]!.quantity) || 0), 0);
+  const pieces = items.reduce((n, i) => n + i.quantity, 0);
   return (
     <Slip
       label="Hand over"
       actions={
         <Button
-          isDisabled={sending || !route || chosen.length === 0}
+          isDisabled={sending || !route || chosen.length === 0 || fault !== null}
           onPress={() =>
             run({
               workId: String(work.id),
               routeId: String(route?.id ?? ''),
-              items: JSON.stringify(order()),
+              items: JSON.stringify(items),
             })
           }
         >
@@ -96,7 +96,7 @@ export function HandOverSlip({
         .map((job) => (
           <JobLine key={job.id} job={job} what="Handing over" />
         ))}
-      <Problem>{problem}</Problem>
+      <Problem>{fault ?? problem}</Problem>
       {routes.length > 0 && (
         <PlainChoice
           label="to"
