@@ -7,6 +7,7 @@ export * from './cautions';
 export * from './suggest';
 export * from './recipeRows';
 export * from './printPlan';
+export * from './recipePlan';
 export * from './fileName';
 export * from './fileLimit';
 export * from './verify';

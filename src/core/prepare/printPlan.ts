@@ -1,7 +1,5 @@
 import type { FitResult } from '../size';
 import { mm, pixelsFor, pixelsOf } from '../units';
-import { ppiOf } from './recipe';
-import type { Recipe } from './recipe';
 
 export interface PixelRect {
   left: number;
@@ -105,13 +103,6 @@ export function printPlan(
     ...(withMarks ? { marks: marksAt(sheet, paper, ppi) } : {}),
   };
 }
-
-/** The plan of a file as its recipe asks for it: its ppi, with trim marks or without. */
-export const recipePlan = (
-  master: { width: number; height: number },
-  fit: FitResult,
-  recipe: Recipe,
-): PrintPlan => printPlan(master, fit, ppiOf(recipe), recipe.marks);
 
 /** The parts around the image that must be white: all but what the marks lie in. */
 export function whiteParts({ width, height, image, marks }: PrintPlan): PixelRect[] {
