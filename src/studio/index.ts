@@ -1,5 +1,5 @@
 export * from './open/open';
-export { unbook } from './open/voidLeftBookings';
+export { unbook, unbookAll } from './open/voidLeftBookings';
 export * from './wayIn/rowId';
 export * from './wayIn/action';
 export * from './words/faults';

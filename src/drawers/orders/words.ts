@@ -64,3 +64,18 @@ export const WORDS: Record<string, string> = {
   sameCustomer: 'These two are one already.',
   gone: 'This customer is not there any more.',
 };
+
+const laterTold = (carriers: readonly string[]): string =>
+  `${carriers.join(' and ')} could not be told that nothing comes; that is tried again when Glassine starts next.`;
+
+/** What is said of what was done at the bench of an order. */
+export const SAID = {
+  sealed: 'Sealed: certificates, packing slip and label are made.',
+  notPrinted:
+    'Sealed, and its documents are made. The label printer did not take the label: open it from the documents, and print it there.',
+  opened: 'Opened again; its booking is voided.',
+  openedUntold: (carriers: readonly string[]) => `Opened again. ${laterTold(carriers)}`,
+  cancelled: 'Cancelled; its numbers are free again.',
+  cancelledUntold: (carriers: readonly string[]) =>
+    `Cancelled; its numbers are free again. ${laterTold(carriers)}`,
+};

@@ -15,11 +15,17 @@ export interface ActionForm {
   problem: string | null;
 }
 
+/** What is said once it is done; a function of what was answered where that tells. */
+type Done<T> = string | ((value: T) => string);
+
+const doneOf = <T>(done: Done<T>, value: T): string =>
+  typeof done === 'function' ? done(value) : done;
+
 /** Joins a form to a server action. `fixed` goes along unseen; `done` is said when it worked. */
 export function useActionForm<T>(
   action: (typed: TypedValues) => Promise<Answer<T>>,
   defaults: TypedValues,
-  options: { fixed?: TypedValues; done?: string; onDone?: (value: T) => void } = {},
+  options: { fixed?: TypedValues; done?: Done<T>; onDone?: (value: T) => void } = {},
 ): ActionForm {
   const form = useForm<TypedValues>({ defaultValues: defaults });
   const [sending, start] = useTransition();
@@ -48,7 +54,7 @@ export function useActionForm<T>(
         }
         setProblem(null);
         form.reset(typed);
-        if (options.done) say(options.done, answer.undo);
+        if (options.done) say(doneOf(options.done, answer.value), answer.undo);
         options.onDone?.(answer.value);
       } catch {
         setProblem('Glassine did not answer. What you typed is still here: try again.');
@@ -61,7 +67,7 @@ export function useActionForm<T>(
 /** The same for a press without a form. */
 export function useAction<T>(
   action: (typed: TypedValues) => Promise<Answer<T>>,
-  done?: string,
+  done?: Done<T>,
   onDone?: (value: T) => void,
 ): { run: (typed: TypedValues) => void; sending: boolean; problem: string | null } {
   const [sending, start] = useTransition();
@@ -75,7 +81,7 @@ export function useAction<T>(
         setProblem(answer.ok ? null : answer.message);
         // Refused, things are not as the page shows them: it is read again.
         if (!answer.ok) return router.refresh();
-        if (done) say(done, answer.undo);
+        if (done) say(doneOf(done, answer.value), answer.undo);
         onDone?.(answer.value);
       } catch {
         setProblem('Glassine did not answer. Try again.');

@@ -65,5 +65,5 @@ export function readyWords(route: string | null, chosen: number, off: number): s
     return `${off} of them ${off === 1 ? 'is' : 'are'} not as ${route} asks. It can be handed over all the same, if they agreed to it.`;
   return chosen === 0
     ? 'Choose the files, how many prints of each, and on which paper.'
-    : 'As asked. They are copied, checked once more, and listed in a manifest.';
+    : `As asked. ${chosen === 1 ? 'It is' : 'They are'} copied, checked once more, and listed in a manifest.`;
 }

@@ -18,8 +18,26 @@ export async function unbook(
   await db.write((tx) => voidBooking(tx, booking, why, now()));
 }
 
-/** Voids every booking that a stopped server left without its parcel; the table says it. */
+/**
+ * Voids bookings that a kept write has dropped. Answers the carriers that could not be told:
+ * what was written stands, and they are told at the next start.
+ */
+export async function unbookAll(
+  open: { home: string; db: OpenDatabase },
+  bookings: readonly Booking[],
+  why: VoidReason,
+): Promise<string[]> {
+  const untold = new Set<string>();
+  for (const booking of bookings)
+    await unbook(open, booking, why).catch(() => untold.add(booking.carrier));
+  return [...untold];
+}
+
+/**
+ * Voids every booking that a stopped server left without its parcel; the table says it. A
+ * carrier that does not answer keeps nothing shut: its booking waits for the start after.
+ */
 export async function voidLeftBookings(home: string, db: OpenDatabase): Promise<void> {
   for (const { booking, why } of await pendingBookings(db.read))
-    await unbook({ home, db }, booking, why ?? 'stopped');
+    await unbookAll({ home, db }, [booking], why ?? 'stopped');
 }

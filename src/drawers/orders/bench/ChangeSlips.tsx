@@ -94,7 +94,7 @@ export function CancelSlip({ view }: { view: OrderBenchView }) {
     { reason: '' },
     {
       fixed: { order: view.order.number },
-      done: 'Cancelled; its numbers are free again.',
+      done: (said) => said,
       onDone: () => router.push(home(view)),
     },
   );

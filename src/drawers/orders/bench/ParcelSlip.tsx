@@ -39,14 +39,17 @@ function ParcelFigures({ parcel }: { parcel: ParcelView }) {
   );
 }
 
+/** What was answered is what is said. */
+const itself = (said: string) => said;
+
 /** One parcel: gathered, counted twice, weighed, quoted, sealed, handed to its carrier. */
 export function ParcelSlip({ view, parcel }: { view: OrderBenchView; parcel: ParcelView }) {
   const { order, currency, tolerance, voided } = view;
   const format = useFormat();
   const [service, setService] = useState<string | null>(null);
-  const sealing = useAction(seal, 'Sealed: certificates, packing slip and label are made.');
+  const sealing = useAction(seal, itself);
   const shipping = useAction(ship, 'Handed to the carrier; its numbers are sold.');
-  const opening = useAction(openAgain, 'Opened again; its booking is voided.');
+  const opening = useAction(openAgain, itself);
   const { open, sealed, scales } = parcel;
   const takes = open?.quotes.filter((q) => q.refused === null) ?? [];
   const chosen = takes.find((q) => quoteKey(q) === service) ?? takes[0];

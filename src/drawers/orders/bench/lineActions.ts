@@ -14,7 +14,7 @@ import {
   returnImpression,
 } from '@/data';
 import type { Booking } from '@/data';
-import { act, refuse, unbook } from '@/studio';
+import { act, refuse, unbookAll } from '@/studio';
 import type { Answer } from '@/core/input';
 import {
   addressForm,
@@ -27,7 +27,7 @@ import {
   returnForm,
 } from '../orderForms';
 import { readLine } from '../readLine';
-import { ORDER_REFUSALS, WORDS } from '../words';
+import { ORDER_REFUSALS, SAID, WORDS } from '../words';
 import { layNewLines } from './layByRule';
 import {
   openLine,
@@ -118,17 +118,17 @@ export async function changeNotes(typed: unknown): Promise<Answer<null>> {
   });
 }
 
-/** Cancels an order of which nothing has left: its numbers go back to their editions, its bookings are voided. */
-export async function cancelOrder(typed: unknown): Promise<Answer<null>> {
+/** Cancels an order of which nothing has left: its numbers go back to their editions, its bookings are voided. Answers what was done. */
+export async function cancelOrder(typed: unknown): Promise<Answer<string>> {
   return act(cancelForm, typed, WORDS, async (v, { studio, write, at }) => {
     const dropped: Booking[] = [];
-    const done = await write(async (tx) => {
+    const refused = await write(async (tx) => {
       const order = await theOrder(tx, v.order);
-      const refused = refusesCancel(
+      const forbids = refusesCancel(
         order.state,
         order.lines.map((l) => standsOf(order, l)),
       );
-      if (refused) return refuse(ORDER_REFUSALS[refused]);
+      if (forbids) return refuse(ORDER_REFUSALS[forbids]);
       for (const line of order.lines.filter((l) => l.state === 'open')) {
         const held = heldBy(line, order, at);
         if (held) await releaseImpression(tx, held);
@@ -143,8 +143,9 @@ export async function cancelOrder(typed: unknown): Promise<Answer<null>> {
       await addOrderEvent(tx, order, { kind: 'cancelled', payload }, at);
       return null;
     });
-    for (const booking of dropped) await unbook(studio, booking, 'cancelled');
-    return done;
+    if (refused) return refused;
+    const untold = await unbookAll(studio, dropped, 'cancelled');
+    return untold.length === 0 ? SAID.cancelled : SAID.cancelledUntold(untold);
   });
 }
 

@@ -2,10 +2,10 @@
 import { laidParts } from '@/core/pack';
 import { addOrderEvent, dropBooking, keptBooking, shipParcel } from '@/data';
 import { simulatedLabelPrinter, simulatedScales } from '@/standins';
-import { act, refuse, unbook } from '@/studio';
+import { act, refuse, unbookAll } from '@/studio';
 import type { Answer } from '@/core/input';
 import { orderForm, parcelForm, sealForm, tickForm, weighForm } from '../orderForms';
-import { WORDS } from '../words';
+import { SAID, WORDS } from '../words';
 import { splitAnew } from './layByRule';
 import { openOrder, openParcel, theOrder, theParcel } from './openedOrder';
 import { reckonOf } from './reckonParcel';
@@ -54,17 +54,22 @@ export async function weigh(typed: unknown): Promise<Answer<number>> {
   });
 }
 
-/** Seals and labels a parcel: only when all was counted twice and the scales agree. */
-export async function seal(typed: unknown): Promise<Answer<null>> {
+/** Seals and labels a parcel: only when all was counted twice and the scales agree. Answers what was done. */
+export async function seal(typed: unknown): Promise<Answer<string>> {
   return act(sealForm, typed, SEAL_WORDS, async (v, tools) => {
     const { name, pdf } = await sealNow(tools, v);
-    await simulatedLabelPrinter(tools.studio.home).print(name, pdf);
-    return null;
+    // It is sealed, whatever becomes of the label: that can be printed again.
+    return simulatedLabelPrinter(tools.studio.home)
+      .print(name, pdf)
+      .then(
+        () => SAID.sealed,
+        () => SAID.notPrinted,
+      );
   });
 }
 
-/** Opens a sealed parcel again before it leaves: its booking is voided, its counts begin anew. */
-export async function openAgain(typed: unknown): Promise<Answer<null>> {
+/** Opens a sealed parcel again before it leaves: its booking is voided, its counts begin anew. Answers what was done. */
+export async function openAgain(typed: unknown): Promise<Answer<string>> {
   return act(parcelForm, typed, WORDS, async (v, { studio, write, at }) => {
     const order = await theOrder(studio.db.read, v.order);
     const parcel = theParcel(order, v.parcel);
@@ -89,8 +94,8 @@ export async function openAgain(typed: unknown): Promise<Answer<null>> {
       return null;
     });
     if (refused) return refused;
-    if (booking) await unbook(studio, booking, 'opened');
-    return null;
+    const untold = await unbookAll(studio, booking ? [booking] : [], 'opened');
+    return untold.length === 0 ? SAID.opened : SAID.openedUntold(untold);
   });
 }
 

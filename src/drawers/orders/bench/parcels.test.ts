@@ -1,4 +1,11 @@
-import { readdirSync } from 'node:fs';
+import {
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { layOutBench, packAll, tickAll } from '../../../../e2e/support/orderBench';
 import type { BenchOf } from '../../../../e2e/support/orderBench';
@@ -18,7 +25,7 @@ let here: InProcess;
 let order: string;
 let bench: BenchOf;
 beforeAll(async () => {
-  here = await inProcess({ orders: 4, numbered: 5 });
+  here = await inProcess({ orders: 5, numbered: 6 });
   order = here.orderNumbers[0]!;
   bench = await layOutBench(order);
 });
@@ -212,6 +219,43 @@ it('a booking that a crash left without its parcel is voided at start, and said'
   expect(
     await here.rows("SELECT id FROM log_line WHERE what = 'booking.voided'"),
   ).toHaveLength(log.length);
+});
+
+it('what stands is said to stand, though printer or carrier do not answer', async () => {
+  const number = here.orderNumbers[4]!;
+  const tray = join(here.open.home, 'label-tray');
+  const away = `${tray}-away`;
+  renameSync(tray, away);
+  writeFileSync(tray, 'no folder');
+  const { sent } = await layOutBench(number);
+  await packAll(number, { seal: false });
+  const quotes = async () => (await view(number)).picked!.open!.quotes;
+  const { cost } = (await quotes()).find((q) => q.service === label.service)!;
+  const sealing = () => seal({ ...sent, ...label, cost: String(cost) });
+  expect(await sealing()).toEqual({
+    ok: true,
+    value: expect.stringMatching(/^Sealed.*label printer did not take the label/),
+  });
+  expect((await view(number)).picked!.sealed).not.toBeNull();
+  rmSync(tray);
+  renameSync(away, tray);
+
+  const entry = books().at(-1)!;
+  const book = join(here.open.home, 'carrier-books', String(entry));
+  const kept = readFileSync(book);
+  rmSync(book);
+  mkdirSync(join(book, 'in the way'), { recursive: true });
+  expect(await openAgain(sent)).toEqual({
+    ok: true,
+    value: expect.stringMatching(/^Opened again\. Lantern Post could not be told/),
+  });
+  expect((await view(number)).picked!.sealed).toBeNull();
+  // A start at which the carrier is still away shuts nothing; the one after tells it.
+  await voidLeftBookings(here.open.home, here.open.db);
+  rmSync(book, { recursive: true });
+  writeFileSync(book, kept);
+  await voidLeftBookings(here.open.home, here.open.db);
+  expect(books()).not.toContain(entry);
 });
 
 it('a write that is refused leaves no booking', async () => {

@@ -61,8 +61,8 @@ async function booked(
 
 /**
  * Seals a parcel: the carrier is booked, the documents are made, then all of it is written
- * down at once, if nothing changed meanwhile and answers the label. A lost race, a refused write or a fault voids
- * the booking; after a crash the next start does. Throws Refused.
+ * down at once, if nothing changed meanwhile. A lost race, a refused write or a fault voids
+ * the booking; after a crash the next start does. Answers the label. Throws Refused.
  */
 export async function sealNow(
   { studio: open, settings, at }: Pick<ActionTools, 'studio' | 'settings' | 'at'>,
