@@ -46,7 +46,7 @@ export async function saveReading(
     at: string;
   },
 ): Promise<void> {
-  const { version } = reading;
+  const version = READING_VERSION;
   const detail = reading.detail.fraction;
   const told = {
     at,

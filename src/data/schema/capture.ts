@@ -8,12 +8,12 @@ import {
 } from 'drizzle-orm/sqlite-core';
 import type { DeviceKind } from '@/core/capture/plan';
 import type { BoardGrid } from '@/core/capture/evenness';
-import type { MasterReading } from '@/core/capture/reading';
+import { READING } from '@/core/capture/reading';
 import type { Derivation } from '@/core/capture/derivation';
 import type { SpeckVerdict } from '@/core/capture/specks';
 import type { SpaceId } from '@/core/colour';
 import type { IccRemark, MasterFormat } from '@/core/image';
-import { at, id, mm } from './columns';
+import { at, id, mm, versioned } from './columns';
 import { workId } from './work';
 
 /** Facts of a stored original; the bytes lie in the store under the hash. */
@@ -95,7 +95,7 @@ export const readings = sqliteTable(
     version: integer('version').notNull(),
     /** Measured detail fraction; null when it cannot be told. */
     detail: real('detail'),
-    reading: text('reading', { mode: 'json' }).$type<MasterReading>().notNull(),
+    reading: versioned('reading', READING).notNull(),
     at: at(),
   },
   (t) => [primaryKey({ columns: [t.sha256, t.version] })],

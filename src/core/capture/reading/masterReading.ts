@@ -11,12 +11,8 @@ import type { ReadingPart } from './blockReader';
 import { bestTiles, tileSide } from './textureTiles';
 import type { TexturedTile } from './textureTiles';
 
-/** Raised whenever a reading of the same file would come out otherwise. */
-export const READING_VERSION = 2;
-
 /** All that is read from a master's pixels. Plain data, kept with the file's hash. */
 export interface MasterReading {
-  version: number;
   width: number;
   height: number;
   detail: DetailReading;
@@ -99,7 +95,6 @@ export function readingOf(
     factor: reducedBy,
   };
   return {
-    version: READING_VERSION,
     width,
     height,
     detail: estimateDetail({
