@@ -117,14 +117,12 @@ test('every bad file gets its sentence, and nothing is half-stored', async ({
   // Naming a file on this machine: a wrong path keeps what was typed and says what to do.
   await opened(page, `/works/${work}/capture`);
   await page.getByText('Bring a newer master').click();
-  await page.getByLabel('or name a file on this machine').fill('/no/such/scan.tif');
+  await page.getByLabel('File on this machine').fill('/no/such/scan.tif');
   await page.getByRole('button', { name: 'Take this file' }).click();
   await expect(
     page.getByText('there is nothing at /no/such/scan.tif').first(),
   ).toBeVisible();
-  await expect(page.getByLabel('or name a file on this machine')).toHaveValue(
-    '/no/such/scan.tif',
-  );
+  await expect(page.getByLabel('File on this machine')).toHaveValue('/no/such/scan.tif');
 });
 
 test('units and grey of the table switch by key, and the key list opens', async ({

@@ -16,6 +16,7 @@ import type { Column } from '@/shell/table';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { verify } from './actions';
 import type { EditionsView } from './view';
+import { codeForm } from './codeForm';
 
 type Row = EditionsView['page']['rows'][number];
 
@@ -149,7 +150,7 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
             }
             style={{ display: 'grid', gap: 8 }}
           >
-            <Field form={form} name="code" label="Code on the certificate" words />
+            <Field form={form} of={codeForm} name="code" words />
             <Button type="submit" $small $plain style={{ justifySelf: 'start' }}>
               Check this certificate
             </Button>

@@ -90,7 +90,7 @@ export const tickForm = defineForm({
 export const weighForm = defineForm({
   order: number,
   parcel: parcelId,
-  grams: optional(decimal('On the scales', { above: 0, max: 100_000 }, 'g')),
+  grams: optional(decimal('Weight, if typed by hand', { above: 0, max: 100_000 }, 'g')),
 });
 export const sealForm = defineForm({
   order: number,

@@ -8,10 +8,11 @@ import { DrawerHead } from '@/shell/frame';
 import { Empty, JobLine, Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
-import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
+import { Sentence, Small, TableHead } from '@/shell/words';
 import { checkStore, makeBackup, setBackupFolder } from './actions';
 import type { SafekeepingView } from './view';
 import { backupSentence, checkWords, megabytes } from './words';
+import { placeForm } from './placeForm';
 
 const Part = styled.section`
   display: grid;
@@ -167,14 +168,13 @@ export function SafekeepingDrawer(view: SafekeepingView) {
               ],
             ]}
           />
-          <SectionLabel>Where backups go</SectionLabel>
           <EnterForm onEnter={place.submit} style={{ display: 'grid', gap: 8 }}>
             <Field
               form={place.form}
+              of={placeForm}
               name="folder"
-              label="Folder, from the root"
               words
-              hint={`now ${folder}`}
+              hint={`a full path; now ${folder}`}
             />
             <Button type="submit" $plain $small style={{ justifySelf: 'start' }}>
               Use this folder

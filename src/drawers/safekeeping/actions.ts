@@ -4,7 +4,8 @@ import { isAbsolute, join } from 'node:path';
 import { saveSettings } from '@/data';
 import { act, backupFolder, backupName, refuse, startJob } from '@/studio';
 import type { Answer } from '@/core/input';
-import { defineForm, text } from '@/core/input';
+import { defineForm } from '@/core/input';
+import { placeForm } from './placeForm';
 
 const nothing = defineForm({});
 
@@ -39,11 +40,9 @@ export async function checkStore(): Promise<Answer<number>> {
   });
 }
 
-const place = defineForm({ folder: text('Backups go to', { min: 0, max: 4000 }) });
-
 /** Sets the folder that backups go to; empty for one beside the data. */
 export async function setBackupFolder(typed: unknown): Promise<Answer<null>> {
-  return act(place, typed, {}, async ({ folder }, { write }) => {
+  return act(placeForm, typed, {}, async ({ folder }, { write }) => {
     if (folder !== '' && !isAbsolute(folder)) {
       const message = `Backups go to: “${folder}” is not a full path. Give it from the root, such as /media/disk/glassine.`;
       return refuse(message, { folder: message });

@@ -17,13 +17,13 @@ export function ChoiceField({
   form,
   name,
   of,
-  label = of?.fields[name]?.title ?? name,
+  label = of.fields[name]?.title ?? name,
   options,
   words,
 }: {
   form: Form;
   name: string;
-  of?: Defined;
+  of: Defined;
   label?: string;
   options: readonly (readonly [value: string, label: string])[];
   words?: boolean;

@@ -15,7 +15,7 @@ interface FieldProps {
   form: Form;
   name: string;
   /** The form's one definition: title and unit come from it, where none is given here. */
-  of?: Defined;
+  of: Defined;
   label?: string;
   unit?: string;
   hint?: string;
@@ -32,9 +32,9 @@ export function Field({
   form,
   name,
   of,
-  label = of?.fields[name]?.title ?? name,
+  label = of.fields[name]?.title ?? name,
   unit: given,
-  hint = of?.fields[name]?.hint,
+  hint = of.fields[name]?.hint,
   words,
   lines,
   type,
@@ -43,7 +43,7 @@ export function Field({
   const early = useTypedEarly();
   const listId = useId();
   const { currency } = useBench();
-  const own = of?.fields[name]?.unit;
+  const own = of.fields[name]?.unit;
   const unit = given ?? (own === 'money' ? currency : own);
   return (
     <Controller

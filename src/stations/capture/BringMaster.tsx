@@ -5,7 +5,7 @@ import { EnterForm, Field, FormFields, Upload } from '@/shell/fields';
 import { Problem } from '@/shell/said';
 import { FormPart } from '@/shell/slip';
 import { sayColourSpace, takeNamedFile } from './actions';
-import { SPACES, spaceForm } from './wishForm';
+import { SPACES, namedForm, spaceForm } from './wishForm';
 
 const ACCEPT = ['image/tiff', 'image/jpeg', 'image/png'];
 
@@ -27,7 +27,7 @@ export const BringMaster = ({ workId, primary }: { workId: number; primary: bool
         onDone={() => router.refresh()}
       />
       <EnterForm onEnter={named.submit} style={{ display: 'grid', gap: 8 }}>
-        <Field form={named.form} name="path" label="or name a file on this machine" words />
+        <Field form={named.form} of={namedForm} name="path" words />
         <Button
           type="submit"
           $plain

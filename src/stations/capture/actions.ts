@@ -15,18 +15,16 @@ import type { Master } from '@/data';
 import { act, noteJob, pictureKey, queueJob, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
 import type { ActionTools } from '@/studio';
-import { choice, decimal, defineForm, text, whole } from '@/core/input';
+import { choice, decimal, defineForm, whole } from '@/core/input';
 import { receiveNamedFile } from './intake';
-import { spaceForm, wishForm } from './wishForm';
+import { namedForm, spaceForm, wishForm } from './wishForm';
 
 const workId = whole('Work', { min: 1 });
 const NO_MASTER = 'There is no master to say this of. Bring the file first.';
 
-const named = defineForm({ workId, path: text('File on this machine', { max: 4000 }) });
-
 /** Takes a file named on this machine as the master. */
 export async function takeNamedFile(typed: unknown): Promise<Answer<null>> {
-  return act(named, typed, {}, async ({ workId, path }) => {
+  return act(namedForm, typed, {}, async ({ workId, path }) => {
     const answer = await receiveNamedFile(String(workId), path);
     if (answer.ok) return null;
     return refuse(answer.message, { path: answer.message });

@@ -1,5 +1,13 @@
 import { RGB_SPACES, SPACE_IDS } from '@/core/colour';
-import { choice, decimal, defineForm, length, optional, rowNumber } from '@/core/input';
+import {
+  choice,
+  decimal,
+  defineForm,
+  length,
+  optional,
+  rowNumber,
+  text,
+} from '@/core/input';
 
 const workId = rowNumber('Work');
 const side = (title: string) => length(title, { min: 10, max: 20000 });
@@ -16,6 +24,12 @@ export const wishForm = defineForm({
   workId,
   ...printWish.fields,
   deviceId: optional(rowNumber('Device')),
+});
+
+/** A file to be taken in, by its path. */
+export const namedForm = defineForm({
+  workId,
+  path: text('File on this machine', { max: 4000 }),
 });
 
 /** Which space an untagged master was saved in. */

@@ -9,6 +9,7 @@ import { Choose, EnterForm, Field, partCss, stripCss } from '@/shell/fields';
 import { addOwnSize } from './ruleActions';
 import type { Sizing } from './useSizing';
 import { FAMILY_NAMES } from './words';
+import { ownSizeForm } from './sizeForms';
 
 const Row = styled.div`
   display: flex;
@@ -104,7 +105,7 @@ export const FamilyPicker = memo(function FamilyPicker(sizing: FamilyPickerProps
       </Ratio>
       <Own onEnter={own.submit}>
         <div>
-          <Field form={own.form} name="size" label="Own" />
+          <Field form={own.form} of={ownSizeForm} name="size" label="Own" />
         </div>
         <Button type="submit" $plain $small isDisabled={own.sending}>
           Add

@@ -16,6 +16,7 @@ import { StandingRule } from './sheets/StandingRule';
 import type { SheetProps } from './useSizing';
 import { FITS, largestWords } from './words';
 import { Verdict } from './Verdict';
+import { LAYOUT_FORM } from './layoutForm';
 
 type SlipProps = Omit<SheetProps, 'head'>;
 
@@ -143,7 +144,12 @@ export function SizeSlip(props: SlipProps) {
         options={FITS}
         onChange={desk.setFit}
       />
-      <Field form={desk.form} name="border" label={`Border, ${desk.place} the size`} />
+      <Field
+        form={desk.form}
+        of={LAYOUT_FORM}
+        name="border"
+        label={`Border, ${desk.place} the size`}
+      />
       {!here && sizing.eaten > 0 && (
         <Problem>
           Border: two of them leave nothing of any of these sizes to print on. Make it

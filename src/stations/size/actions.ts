@@ -6,11 +6,9 @@ import type { SizeEvent, UndoStep } from '@/data';
 import { act, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
 import type { ActionTools } from '@/studio';
-import { defineForm, text, whole } from '@/core/input';
+import { defineForm, whole } from '@/core/input';
 import { LAYOUT_FIELDS, layoutOf } from './layoutForm';
-
-const MOST_SIZES = 200;
-const sizeKeys = text('Size', { max: 60 * MOST_SIZES });
+import { sizeKeys, withdrawForm } from './sizeForms';
 
 const offer = defineForm({
   workId: whole('Work', { min: 1 }),
@@ -95,15 +93,9 @@ export async function offerSize(typed: unknown): Promise<Answer<null>> {
   });
 }
 
-const withdraw = defineForm({
-  workId: whole('Work', { min: 1 }),
-  sizeKey: sizeKeys,
-  reason: text('Reason', { max: 200 }),
-});
-
 /** Withdraws sizes from sale, with the reason. */
 export async function withdrawSize(typed: unknown): Promise<Answer<null>> {
-  return act(withdraw, typed, {}, async ({ workId, sizeKey, reason }, tools) => {
+  return act(withdrawForm, typed, {}, async ({ workId, sizeKey, reason }, tools) => {
     const sizes = sizesNamed(sizeKey);
     if (!Array.isArray(sizes)) return sizes;
     const judged = await judgements(tools, workId);

@@ -1,5 +1,5 @@
 import type { Fit, Layout, Place, Rung } from '@/core/size';
-import { choice, length, optional } from '@/core/input';
+import { choice, hinted, length, optional } from '@/core/input';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 
@@ -14,9 +14,14 @@ export const LAYOUT_FIELDS = {
   right: optional(border('Border right')),
   below: optional(border('Border below')),
   left: optional(border('Border left')),
-  bleed: optional(length('Bleed', { min: 0, max: 20 })),
-  deckle: optional(length('Torn away', { min: 0, max: 60 })),
+  bleed: hinted(
+    optional(length('Bleed', { min: 0, max: 20 })),
+    'where it runs to the edge',
+  ),
+  deckle: hinted(optional(length('Torn away', { min: 0, max: 60 })), 'on each side'),
 };
+/** The same as a form to be drawn. */
+export const LAYOUT_FORM = { fields: LAYOUT_FIELDS };
 export type LayoutLength = Exclude<keyof typeof LAYOUT_FIELDS, 'fit' | 'place'>;
 
 /** What was said of a layout; what was left empty is like the border, or nothing. */

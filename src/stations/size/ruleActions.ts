@@ -10,6 +10,7 @@ import type { ActionTools } from '@/studio';
 import { defineForm, parseSize, text } from '@/core/input';
 import { standingForm } from './standingForm';
 import { OWN_SIZE_WORDS } from './words';
+import { ownSizeForm } from './sizeForms';
 
 /** Keeps settings of the studio, as a step that can be taken back. */
 async function keepSettings(
@@ -24,11 +25,9 @@ async function keepSettings(
   });
 }
 
-const own = defineForm({ size: text('Own size', { max: 40 }) });
-
 /** Adds a size of the studio's own to every ladder. Answers its key. */
 export async function addOwnSize(typed: unknown): Promise<Answer<string>> {
-  return act(own, typed, {}, async ({ size }, tools) => {
+  return act(ownSizeForm, typed, {}, async ({ size }, tools) => {
     const at = (message: string) => refuse(message, { size: message });
     const { units, locale, ownSizes } = tools.settings;
     const read = parseSize(size, units);

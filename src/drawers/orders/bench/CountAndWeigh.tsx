@@ -6,6 +6,7 @@ import { Problem } from '@/shell/said';
 import { tickPart, weigh } from './parcelActions';
 import type { ParcelView } from './view';
 import { partWords } from './words';
+import { weighForm } from '../orderForms';
 
 const Lines = styled.ul`
   li {
@@ -77,7 +78,7 @@ export const Weigh = ({ order, parcel }: { order: string; parcel: ParcelView }) 
   return (
     <>
       <EnterForm onEnter={submit}>
-        <Field form={form} name="grams" label="Weight, if typed by hand" unit="g" />
+        <Field form={form} of={weighForm} name="grams" />
       </EnterForm>
       <div style={{ display: 'flex', gap: 8 }}>
         <Button

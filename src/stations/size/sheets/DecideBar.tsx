@@ -8,6 +8,7 @@ import { Problem } from '@/shell/said';
 import { offerSize, withdrawSize } from '../actions';
 import { sizeAsked } from '../layoutForm';
 import type { Sizing, Step } from '../useSizing';
+import { withdrawForm } from '../sizeForms';
 
 const Row = styled.div`
   display: flex;
@@ -53,7 +54,13 @@ export function WithdrawForm({
   return (
     <Why onEnter={submit}>
       <div>
-        <Field form={form} name="reason" label={`Why ${many(steps)}`} words />
+        <Field
+          form={form}
+          of={withdrawForm}
+          name="reason"
+          label={`Why ${many(steps)}`}
+          words
+        />
       </div>
       <Button type="submit" $small isDisabled={sending}>
         Withdraw

@@ -17,18 +17,14 @@ import { FITS, PLACES } from '../words';
 import { SheetDrawing } from './SheetDrawing';
 import type { Presented } from './SheetDrawing';
 import { matOf, presentedWords } from './presented';
+import { LAYOUT_FORM } from '../layoutForm';
 
 const PRESENTED: [Presented, string][] = [
   ['flat', 'Flat'],
   ['mat', 'Under a mat'],
   ['float', 'Floating'],
 ];
-const SIDE_NAMES: Record<string, string> = {
-  above: 'Above',
-  right: 'Right',
-  below: 'Below',
-  left: 'Left',
-};
+
 /** Sheet: borders, bleed, torn edges, marks and where it is signed, to scale; and its drawing to take along. */
 export function SheetSheet(props: SheetProps) {
   const { view, master, sizing, head } = props;
@@ -108,13 +104,16 @@ export function SheetSheet(props: SheetProps) {
           onChange={desk.setWeighting}
         />
         {desk.weighting !== 'sides' && (
-          <Field form={desk.form} name="border" label={`Border, ${desk.place} the size`} />
+          <Field
+            form={desk.form}
+            of={LAYOUT_FORM}
+            name="border"
+            label={`Border, ${desk.place} the size`}
+          />
         )}
-        {desk.shown.map((name) => (
-          <Field key={name} form={desk.form} name={name} label={SIDE_NAMES[name]} />
+        {[...desk.shown, 'bleed', 'deckle'].map((name) => (
+          <Field key={name} form={desk.form} of={LAYOUT_FORM} name={name} />
         ))}
-        <Field form={desk.form} name="bleed" label="Bleed, where it runs to the edge" />
-        <Field form={desk.form} name="deckle" label="Torn away on each side" />
         <FactList
           facts={[
             ['Paper to print on', format.size(fit.paper)],
