@@ -3,6 +3,7 @@ import {
   choice,
   decimal,
   defineForm,
+  hinted,
   length,
   optional,
   rowNumber,
@@ -29,7 +30,10 @@ export const wishForm = defineForm({
 /** A file to be taken in, by its path. */
 export const namedForm = defineForm({
   workId,
-  path: text('File on this machine', { max: 4000 }),
+  path: hinted(
+    text('File on this machine', { max: 4000 }),
+    'its full path, instead of dropping it',
+  ),
 });
 
 /** Which space an untagged master was saved in. */

@@ -103,7 +103,7 @@ it('keeps borders of each side, bleed, and where the border lies', async () => {
   });
   expect(await offerSize({ ...layout, sizeKey: 'isoA-A2', bleed: '80 mm' })).toMatchObject({
     ok: false,
-    fields: { bleed: expect.stringMatching(/Bleed: 80.mm is too much/) },
+    fields: { bleed: expect.stringMatching(/Bleed past the edge: 80.mm is too much/) },
   });
 });
 

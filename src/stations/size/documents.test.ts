@@ -166,7 +166,7 @@ it.each([
   [{ border: '250 mm' }, /Border: it leaves nothing of 40 × 50 cm/],
   [{ size: 'own-1x2cm' }, /no size that can be printed/],
   [{ form: 'docx' }, /Form/],
-  [{ bleed: '90 mm' }, /Bleed: 90.mm is too much/],
+  [{ bleed: '90 mm' }, /Bleed past the edge: 90.mm is too much/],
 ])('refuses %j in words', async (over, message) =>
   expect(await sheetDocument('1', { ...asked, form: 'pdf', ...over })).toEqual({
     refused: expect.stringMatching(message) as string,

@@ -1,5 +1,5 @@
 import type { Fit, Layout, Place, Rung } from '@/core/size';
-import { choice, hinted, length, optional } from '@/core/input';
+import { choice, length, optional } from '@/core/input';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 
@@ -14,11 +14,8 @@ export const LAYOUT_FIELDS = {
   right: optional(border('Border right')),
   below: optional(border('Border below')),
   left: optional(border('Border left')),
-  bleed: hinted(
-    optional(length('Bleed', { min: 0, max: 20 })),
-    'where it runs to the edge',
-  ),
-  deckle: hinted(optional(length('Torn away', { min: 0, max: 60 })), 'on each side'),
+  bleed: optional(length('Bleed past the edge', { min: 0, max: 20 })),
+  deckle: optional(length('Torn off each side', { min: 0, max: 60 })),
 };
 /** The same as a form to be drawn. */
 export const LAYOUT_FORM = { fields: LAYOUT_FIELDS };
