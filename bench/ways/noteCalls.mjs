@@ -6,14 +6,6 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import swc from '@swc/jest';
 
-const compiler = swc.createTransformer({
-  jsc: {
-    parser: { syntax: 'typescript', tsx: true },
-    transform: { react: { runtime: 'automatic' } },
-    target: 'es2022',
-  },
-});
-
 /** Exports, in each of the forms that the compiler writes them. */
 const given = (code, file) =>
   code
@@ -46,7 +38,7 @@ const handedOn = (code, file) =>
 
 const self = readFileSync(new URL(import.meta.url), 'utf8');
 
-export default {
+const noteCalls = (compiler) => ({
   process(source, path, options) {
     const out = compiler.process(source, path, options);
     const [, of] = /\/src\/(.+)$/.exec(path) ?? [];
@@ -58,4 +50,8 @@ export default {
   },
   getCacheKey: (source, path) =>
     createHash('sha1').update(`${self}${source}${path}`).digest('hex'),
+});
+
+export default {
+  createTransformer: (settings) => noteCalls(swc.createTransformer(settings)),
 };

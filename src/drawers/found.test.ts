@@ -1,6 +1,6 @@
 import { inProcess, SIZE } from '../../e2e/support/inProcess';
 import type { InProcess } from '../../e2e/support/inProcess';
-import { numberingHash } from '@/data';
+import { numberingOf } from '@/data';
 import { writeCertificateCode } from '@/documents';
 import { loadAccounts } from './accounts/view';
 import { loadEditions } from './editions/view';
@@ -64,7 +64,8 @@ it('counts an edition as its ledger does, and knows its own certificates', async
   expect(counts).toEqual({ declared: 1, closed: 0, sold: 0 });
   expect(page.rows).toMatchObject([{ of: 30, here: 3, ordered: 2, sold: 0, left: 25 }]);
   const id = here.editionId;
-  const hash = (await numberingHash(here.open.db.read, id, 'number', 2))!;
+  const second = { editionId: id, series: 'number', number: 2 } as const;
+  const { hash } = (await numberingOf(here.open.db.read, second))!;
   const code = writeCertificateCode({
     editionId: id,
     series: 'number',

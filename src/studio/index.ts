@@ -1,5 +1,5 @@
 export * from './open/open';
-export { unbook, unbookAll } from './open/voidLeftBookings';
+export { unbookAll } from './open/voidLeftBookings';
 export * from './wayIn/rowId';
 export * from './wayIn/action';
 export * from './words/faults';

@@ -275,28 +275,16 @@ export async function checkLedger(db: Reading): Promise<ChainCheck> {
   }
 }
 
-/** What an impression is certified with: what was declared, and the entry that numbered it. */
+/**
+ * What an impression is certified with: its edition, and the hash of the entry that gave it its
+ * number in its present printing, which a certificate's code carries. Null where it has none.
+ */
 export async function numberingOf(
   db: Reading,
-  editionId: number,
-  series: Series,
-  number: number,
-): Promise<{ declaration: Declaration; hash: string } | null> {
-  const [edition, hash] = await Promise.all([
-    getEdition(db, editionId),
-    numberingHash(db, editionId, series, number),
-  ]);
-  return edition && hash ? { declaration: edition.declaration, hash } : null;
-}
-
-/** Hash of the entry that gave an impression its number in its present printing; what a certificate's code carries. */
-export async function numberingHash(
-  db: Reading,
-  editionId: number,
-  series: Series,
-  number: number,
-): Promise<string | null> {
-  const [row] = await db
+  { editionId, series, number }: { editionId: number; series: Series; number: number },
+): Promise<{ edition: EditionState; hash: string } | null> {
+  const edition = await getEdition(db, editionId);
+  const [entry] = await db
     .select({ hash: ledger.hash })
     .from(ledger)
     .where(
@@ -309,5 +297,5 @@ export async function numberingHash(
     )
     .orderBy(desc(ledger.seq))
     .limit(1);
-  return row?.hash ?? null;
+  return edition && entry ? { edition, hash: entry.hash } : null;
 }

@@ -18,18 +18,12 @@ export type Proof = typeof proofRounds.$inferSelect & {
 /** Sends a round: of the print file named, else of the newest one of its size, if there is one. */
 export async function addProofRound(
   tx: Writing,
-  {
-    printFileId,
-    ...round
-  }: Omit<NewProofRound, 'printFileId'> & { printFileId?: number | null },
+  { printFileId, ...round }: Omit<NewProofRound, 'printFileId'> & { printFileId?: number },
 ): Promise<number> {
   const { workId, sizeKey } = round;
-  const file =
-    printFileId === undefined
-      ? (await printFilesOf(tx, workId)).find((f) => f.sizeKey === sizeKey)
-      : printFileId === null
-        ? undefined
-        : await getPrintFile(tx, printFileId);
+  const file = printFileId
+    ? await getPrintFile(tx, printFileId)
+    : (await printFilesOf(tx, workId)).find((f) => f.sizeKey === sizeKey);
   const values = { ...round, printFileId: file?.id ?? null };
   const row = await record(tx, proofRounds, values, {
     at: round.sentAt,

@@ -1,13 +1,6 @@
 import { nominalSize } from '@/core/size';
 import { impressionLabel } from '@/core/edition';
-import {
-  askedOf,
-  editionCounts,
-  editionsPage,
-  getEdition,
-  getWork,
-  numberingHash,
-} from '@/data';
+import { askedOf, editionCounts, editionsPage, getWork, numberingOf } from '@/data';
 import { readCertificateCode } from '@/documents';
 import { studio } from '@/studio';
 
@@ -22,16 +15,14 @@ async function checkCode(text: string): Promise<CodeCheck> {
       words:
         'This is not the code of one of our certificates. Type it as the scanner gives it, beginning with PRINT/.',
     };
-  const [edition, hash] = await Promise.all([
-    getEdition(db, code.editionId),
-    numberingHash(db, code.editionId, code.series, code.number),
-  ]);
-  if (!edition || !hash?.startsWith(code.proof))
+  const numbering = await numberingOf(db, code);
+  if (!numbering?.hash.startsWith(code.proof))
     return {
       found: false,
       words:
         'The ledger does not know this certificate: its number was never given out like this, or was printed again since.',
     };
+  const { edition } = numbering;
   const title = (await getWork(db, edition.workId))?.title ?? '';
   const impression = edition.impressions.find(
     (i) => i.series === code.series && i.number === code.number,

@@ -53,7 +53,6 @@ it('starts from what the studio knows, and is never "0" where it does', async ()
       sizeKey: SIZE,
       paperId: 1,
       route: 'own printer',
-      printFileId: null,
       remarks: '',
       sentAt: at,
     };

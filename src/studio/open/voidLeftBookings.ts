@@ -7,7 +7,7 @@ import { now } from '../running/studio';
  * Voids a booking: at its carrier first, then it is written down, so that a crash in between
  * leaves one that the next start finds again.
  */
-export async function unbook(
+async function unbook(
   { home, db }: { home: string; db: OpenDatabase },
   booking: Booking,
   why: VoidReason,
@@ -19,7 +19,7 @@ export async function unbook(
 }
 
 /**
- * Voids bookings that a kept write has dropped. Answers the carriers that could not be told:
+ * Voids bookings that are not wanted any more. Answers the carriers that could not be told:
  * what was written stands, and they are told at the next start.
  */
 export async function unbookAll(

@@ -2,17 +2,13 @@
 import { useRouter } from 'next/navigation';
 import { useActionForm } from '@/shell/actions';
 import { FormFields } from '@/shell/fields';
-import { FormSlip } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { AddressFields } from '../AddressFields';
+import { BenchForm, home } from './BenchForm';
 import { LineFields, startLine } from '../LineFields';
 import { cancelForm, notesForm } from '../orderForms';
 import { addLine, cancelOrder, changeAddress, changeNotes } from './lineActions';
 import type { OrderBenchView } from './view';
-
-export const home = (view: OrderBenchView) => `/orders/${view.order.number}`;
-
-export const LEAVE = 'Back to the parcel';
 
 /** A line more. */
 export function AddLineSlip({
@@ -29,15 +25,9 @@ export function AddLineSlip({
     onDone: () => router.push(home(view)),
   });
   return (
-    <FormSlip
-      label="A line more"
-      form={form}
-      verb="Add this line"
-      back={home(view)}
-      leave={LEAVE}
-    >
+    <BenchForm view={view} label="A line more" form={form} verb="Add this line">
       <LineFields form={form.form} adding={adding} currency={view.currency} />
-    </FormSlip>
+    </BenchForm>
   );
 }
 
@@ -50,18 +40,12 @@ export function AddressSlip({ view }: { view: OrderBenchView }) {
     { fixed: { order: number }, done: 'Address kept for this order.' },
   );
   return (
-    <FormSlip
-      label="Where it goes"
-      form={form}
-      verb="Send it there"
-      back={home(view)}
-      leave={LEAVE}
-    >
+    <BenchForm view={view} label="Where it goes" form={form} verb="Send it there">
       <AddressFields form={form.form} />
       <Small>
         Of this order alone; parcels that are sealed keep the address on their label.
       </Small>
-    </FormSlip>
+    </BenchForm>
   );
 }
 
@@ -74,15 +58,9 @@ export function NotesSlip({ view }: { view: OrderBenchView }) {
     { fixed: { order: number }, done: 'Notes kept.' },
   );
   return (
-    <FormSlip
-      label="Wish and note"
-      form={form}
-      verb="Keep these notes"
-      back={home(view)}
-      leave={LEAVE}
-    >
+    <BenchForm view={view} label="Wish and note" form={form} verb="Keep these notes">
       <FormFields form={form.form} of={notesForm} lines={{ wish: 4, note: 4 }} />
-    </FormSlip>
+    </BenchForm>
   );
 }
 
@@ -100,19 +78,13 @@ export function CancelSlip({ view }: { view: OrderBenchView }) {
   );
   const numbered = view.lines.filter((l) => l.state === 'open' && l.label !== null);
   return (
-    <FormSlip
-      label="Cancel the order"
-      form={form}
-      verb="Cancel it for good"
-      back={home(view)}
-      leave={LEAVE}
-    >
+    <BenchForm view={view} label="Cancel the order" form={form} verb="Cancel it for good">
       <Sentence $tone="caution">
         {numbered.length > 0
           ? `${numbered.map((l) => `${l.work} ${l.label}`).join(', ')} ${numbered.length === 1 ? 'goes' : 'go'} back to the edition. An order that is cancelled is not taken up again.`
           : 'An order that is cancelled is not taken up again.'}
       </Sentence>
       <FormFields form={form.form} of={cancelForm} />
-    </FormSlip>
+    </BenchForm>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { LEAVE, home } from './ChangeSlips';
+import { BenchForm, home } from './BenchForm';
 import { useRouter } from 'next/navigation';
 import { RETURN_HOW } from '@/core/order';
 import { writeAmount } from '@/core/input';
@@ -7,7 +7,7 @@ import { Button, useAction, useActionForm } from '@/shell/actions';
 import { FormFields } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
-import { FormSlip, SlipSub } from '@/shell/slip';
+import { SlipSub } from '@/shell/slip';
 import { Small } from '@/shell/words';
 import { repriceForm, returnForm } from '../orderForms';
 import { noteReturn, removeLine, repriceLine } from './lineActions';
@@ -30,13 +30,7 @@ export function ChangeLineSlip({ view, line }: { view: OrderBenchView; line: Lin
     router.push(home(view)),
   );
   return (
-    <FormSlip
-      label={nameOf(line)}
-      form={form}
-      verb="Keep this price"
-      back={home(view)}
-      leave={LEAVE}
-    >
+    <BenchForm view={view} label={nameOf(line)} form={form} verb="Keep this price">
       <SlipSub>{line.sizeLabel}</SlipSub>
       <FormFields form={form.form} of={repriceForm} units={{ price: line.currency }} />
       <Button
@@ -49,7 +43,7 @@ export function ChangeLineSlip({ view, line }: { view: OrderBenchView; line: Lin
         Take it out of the order
       </Button>
       <Problem>{removing.problem}</Problem>
-    </FormSlip>
+    </BenchForm>
   );
 }
 
@@ -74,13 +68,7 @@ export function ReturnSlip({ view, line }: { view: OrderBenchView; line: Line })
     },
   );
   return (
-    <FormSlip
-      label={nameOf(line)}
-      form={form}
-      verb="Note how it came back"
-      back={home(view)}
-      leave={LEAVE}
-    >
+    <BenchForm view={view} label={nameOf(line)} form={form} verb="Note how it came back">
       <SlipSub>
         sold for {format.money(line.price, line.currency)}
         {line.shippedAt && `, left ${format.day(line.shippedAt)}`}
@@ -99,6 +87,6 @@ export function ReturnSlip({ view, line }: { view: OrderBenchView; line: Line })
           before its number is printed again; a lost number is never printed again.
         </Small>
       )}
-    </FormSlip>
+    </BenchForm>
   );
 }

@@ -66,11 +66,12 @@ async function certificateOf(
     throw new Error(`line ${line.id} of order ${order.number} has no number`);
   const [work, numbering] = await Promise.all([
     getWork(db, workId),
-    numberingOf(db, editionId, series, impression),
+    numberingOf(db, { editionId, series, number: impression }),
   ]);
   if (!work || !numbering)
     throw new Error(`order ${order.number} is not ready for its certificate`);
-  const { declaration, hash } = numbering;
+  const { hash } = numbering;
+  const { declaration } = numbering.edition;
   const sheet = line.sheet ?? work;
   const pdf = await certificatePdf({
     studio: settings.studio || work.artist,

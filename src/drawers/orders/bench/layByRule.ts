@@ -1,5 +1,5 @@
 import { parcelFor, splitParcels } from '@/core/pack';
-import { beginParcel, getOrder, layLine, readSettings } from '@/data';
+import { beginParcel, getOrder, layLine } from '@/data';
 import type { Order, Writing } from '@/data';
 import { benchLines } from './benchLines';
 import { contentsOf, linesIn, packDesk } from './reckonParcel';
@@ -14,7 +14,7 @@ export async function layNewLines(
   at: string,
 ): Promise<void> {
   const order = (await getOrder(tx, number))!;
-  const [desk, settings] = await Promise.all([packDesk(tx, home), readSettings(tx)]);
+  const { materials, settings } = await packDesk(tx, home);
   const lines = await benchLines(tx, order.lines, settings);
   const parcels = isOpen(order).map((p) => ({
     id: p.id,
@@ -27,7 +27,7 @@ export async function layNewLines(
       ? { goods: goods[0] }
       : { print: prints[0] ?? { ...NO_SIZE, line: line.id } };
     const all = parcels.map((p) => p.contents);
-    const place = parcelFor(thing, all, desk.materials, desk.rules);
+    const place = parcelFor(thing, all, materials, settings.pack);
     let parcel = parcels[place];
     if (!parcel) {
       const id = await beginParcel(tx, order.id, at);
@@ -59,14 +59,14 @@ export async function splitAnew(
   order: Order,
   at: string,
 ): Promise<void> {
-  const [desk, settings] = await Promise.all([packDesk(tx, home), readSettings(tx)]);
+  const { materials, settings } = await packDesk(tx, home);
   const open = isOpen(order);
   const ids = new Set(open.map((p) => p.id));
   const loose = order.lines.filter(
     (l) => l.state === 'open' && (l.parcelId === null || ids.has(l.parcelId)),
   );
   const { prints, goods } = contentsOf(await benchLines(tx, loose, settings));
-  const split = splitParcels(prints, goods, desk.materials, desk.rules);
+  const split = splitParcels(prints, goods, materials, settings.pack);
   for (const [i, numbers] of split.entries()) {
     const parcelId = open[i]?.id ?? (await beginParcel(tx, order.id, at));
     for (const line of loose)

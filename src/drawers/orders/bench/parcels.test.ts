@@ -1,11 +1,4 @@
-import {
-  mkdirSync,
-  readFileSync,
-  readdirSync,
-  renameSync,
-  rmSync,
-  writeFileSync,
-} from 'node:fs';
+import { mkdirSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { layOutBench, packAll, tickAll } from '../../../../e2e/support/orderBench';
 import type { BenchOf } from '../../../../e2e/support/orderBench';
@@ -16,6 +9,7 @@ import { minor } from '@/core/units';
 import { addBooking, addPrice, listMaterials, moveStock } from '@/data';
 import { carriersOf } from '@/standins';
 import { voidLeftBookings } from '@/studio/open/voidLeftBookings';
+import { cancelOrder } from './lineActions';
 import { openAgain, seal, ship, tickPart, weigh } from './parcelActions';
 import { loadOrderBench } from './view';
 
@@ -240,9 +234,11 @@ it('what stands is said to stand, though printer or carrier do not answer', asyn
   rmSync(tray);
   renameSync(away, tray);
 
-  const entry = books().at(-1)!;
-  const book = join(here.open.home, 'carrier-books', String(entry));
-  const kept = readFileSync(book);
+  const bookOf = () => {
+    const entry = books().find((f) => String(f).includes(`${number}-`));
+    return join(here.open.home, 'carrier-books', String(entry));
+  };
+  const book = bookOf();
   rmSync(book);
   mkdirSync(join(book, 'in the way'), { recursive: true });
   expect(await openAgain(sent)).toEqual({
@@ -250,12 +246,26 @@ it('what stands is said to stand, though printer or carrier do not answer', asyn
     value: expect.stringMatching(/^Opened again\. Lantern Post could not be told/),
   });
   expect((await view(number)).picked!.sealed).toBeNull();
-  // A start at which the carrier is still away shuts nothing; the one after tells it.
-  await voidLeftBookings(here.open.home, here.open.db);
   rmSync(book, { recursive: true });
-  writeFileSync(book, kept);
+  await packAll(number);
+  const again = bookOf();
+  rmSync(again);
+  mkdirSync(join(again, 'in the way'), { recursive: true });
+  mkdirSync(join(book, 'in the way'), { recursive: true });
+  expect(await cancelOrder({ order: number, reason: 'moved abroad' })).toEqual({
+    ok: true,
+    value: expect.stringMatching(/^Cancelled; its numbers are free again\. Lantern Post/),
+  });
+  expect((await view(number)).order.state).toBe('cancelled');
+  // A start at which the carrier is still away shuts nothing; the one after tells it.
+  const voided = () =>
+    here.rows("SELECT id FROM booking_event WHERE kind = 'voided' AND why = 'cancelled'");
   await voidLeftBookings(here.open.home, here.open.db);
-  expect(books()).not.toContain(entry);
+  expect(await voided()).toEqual([]);
+  rmSync(book, { recursive: true });
+  rmSync(again, { recursive: true });
+  await voidLeftBookings(here.open.home, here.open.db);
+  expect(await voided()).toHaveLength(1);
 });
 
 it('a write that is refused leaves no booking', async () => {

@@ -1,18 +1,18 @@
 import { openParcelOf } from '@/core/pack';
-import type { Contents, Extra, PackRules, OpenParcel, PackingMaterial } from '@/core/pack';
+import type { Contents, Extra, OpenParcel, PackingMaterial } from '@/core/pack';
 import { grams, gsm, mm } from '@/core/units';
 import { listMaterials, readSettings } from '@/data';
-import type { Order, ParcelOf, Reading } from '@/data';
+import type { BenchSettings, Order, ParcelOf, Reading } from '@/data';
 import { quotesOf } from '@/standins';
 import type { Quote } from '@/standins';
 import { benchLines } from './benchLines';
 import type { BenchLine } from './benchLines';
 
-/** What packing is reckoned with: the shelf, and the rules in force. */
+/** What packing is reckoned with: the shelf, and the settings in force. */
 export interface PackDesk {
   home: string;
   materials: PackingMaterial[];
-  rules: PackRules;
+  settings: BenchSettings;
 }
 
 /** One parcel that is not sealed, reckoned from the facts of now. */
@@ -63,9 +63,9 @@ export function reckonParcel(
   lines: BenchLine[],
   extras: readonly Extra[],
   currency: string,
-  { home, materials, rules }: PackDesk,
+  { home, materials, settings }: PackDesk,
 ): ReckonedParcel {
-  const open = openParcelOf(contentsOf(lines, extras), parcel, materials, rules);
+  const open = openParcelOf(contentsOf(lines, extras), parcel, materials, settings.pack);
   const quotes = open.parcel ? quotesOf(home, open.parcel, currency) : [];
   return { lines, ...open, quotes };
 }
@@ -85,7 +85,7 @@ export function extrasIn(order: Order, parcelId: number): Extra[] {
 /** What packing is reckoned with now. */
 export async function packDesk(db: Reading, home: string): Promise<PackDesk> {
   const [materials, settings] = await Promise.all([listMaterials(db), readSettings(db)]);
-  return { home, materials, rules: settings.pack };
+  return { home, materials, settings };
 }
 
 /** One open parcel of an order, reckoned from what the database holds now. */
@@ -95,13 +95,13 @@ export async function reckonOf(
   order: Order,
   parcel: ParcelOf,
 ): Promise<ReckonedParcel> {
-  const [desk, settings] = await Promise.all([packDesk(db, home), readSettings(db)]);
-  const lines = await benchLines(db, linesIn(order.lines, parcel.id), settings);
+  const desk = await packDesk(db, home);
+  const lines = await benchLines(db, linesIn(order.lines, parcel.id), desk.settings);
   return reckonParcel(
     parcel,
     lines,
     extrasIn(order, parcel.id),
-    currencyOf(order, settings.currency),
+    currencyOf(order, desk.settings.currency),
     desk,
   );
 }

@@ -6,7 +6,7 @@ import type { Booking, Order, ParcelOf, Sealing } from '@/data';
 import { keepBytes } from '@/engine';
 import { bookQuote } from '@/standins';
 import type { Quote } from '@/standins';
-import { unbook } from '@/studio';
+import { unbookAll } from '@/studio';
 import type { ActionTools, Studio } from '@/studio';
 import type { BenchLine } from './benchLines';
 import { makeDocuments } from './documents';
@@ -134,7 +134,7 @@ export async function sealNow(
     });
   } catch (error) {
     // What cannot be voided now is voided at the next start.
-    await unbook(open, booking, 'notWritten').catch(() => undefined);
+    await unbookAll(open, [booking], 'notWritten');
     throw error;
   }
   return made.find((d) => d.kind === 'label')!;

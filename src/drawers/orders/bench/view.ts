@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { daysUntil } from '@/core/order';
 import { checkScales, ticked } from '@/core/pack';
 import type { SealedLine } from '@/core/pack';
-import { documentsOf, getOrder, readSettings, voidedOf } from '@/data';
+import { documentsOf, getOrder, voidedOf } from '@/data';
 import type { DocumentRow, Order, ParcelOf, Reading } from '@/data';
 import { now, rowId, studio } from '@/studio';
 import { addingLine } from '../addingLine';
@@ -112,9 +112,9 @@ export async function loadOrderBench(
   const order = await getOrder(db.read, number);
   if (!order) notFound();
   const today = now().slice(0, 10);
-  const settings = await readSettings(db.read);
-  const [desk, lines, documents, voided] = await Promise.all([
-    packDesk(db.read, home),
+  const desk = await packDesk(db.read, home);
+  const { settings } = desk;
+  const [lines, documents, voided] = await Promise.all([
     benchLines(db.read, order.lines, settings),
     documentsOf(db.read, order.id),
     voidedOf(db.read, order.id),
