@@ -18,9 +18,9 @@ import {
   readSettings,
   routesNow,
 } from '@/data';
-import { keepBytes } from '@/engine';
 import { TIDEWRACK } from '@/standins';
 import { proofOrder } from '@/stations/prepare/proofOrder';
+import { keeping } from '@/studio/keeping/keeping';
 import { handOver } from '@/studio/jobs/kinds/handOver';
 import type { Studio } from '@/studio/open/open';
 import { writeSheetFile } from '@/studio/jobs/kinds/sheet';
@@ -32,12 +32,15 @@ const never = new AbortController().signal;
 
 /** Keeps a printer's profile; answers its hash. */
 async function profile(open: Studio, { icc, name }: typeof COTTON, space: 'RGB' | 'CMYK') {
-  const sha256 = await keepBytes(open.home, icc);
   const at = daysAgo(360, 9);
-  await open.db.write((tx) =>
-    addProfile(tx, { sha256, name, deviceClass: 'prtr', space, bytes: icc.length, at }),
-  );
-  return sha256;
+  return keeping(open, async ({ keepBytes }) => {
+    const sha256 = await keepBytes(icc);
+    const bytes = icc.length;
+    await open.db.write((tx) =>
+      addProfile(tx, { sha256, name, deviceClass: 'prtr', space, bytes, at }),
+    );
+    return sha256;
+  });
 }
 
 /** The usual recipe with its output sharpening, and grain taken out where there is some. */

@@ -5,6 +5,7 @@ import { join, resolve } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { minor, mm } from '@/core/units';
 import {
+  FolderHeld,
   addBoardShot,
   addMaterial,
   addPaper,
@@ -17,6 +18,7 @@ import {
 import { hashFile, receive, runInWorker, startWorkersBy } from '@/engine';
 import { boardShot } from './capture/board';
 import { openStudio } from '@/studio/open/open';
+import { ANY_PICTURE } from '@/studio/wayIn/received';
 import type { Studio } from '@/studio/open/open';
 import { takeMaster } from '@/studio/jobs/takeMaster';
 import { ORIGINALS } from './originals';
@@ -158,7 +160,7 @@ async function main() {
   await pairs(ORIGINALS, async (o) => {
     const path = join(folder, o.file);
     await paint(o, path);
-    const received = await receive(home, createReadStream(path), 1e10);
+    const received = await receive(home, createReadStream(path), ANY_PICTURE);
     await takeMaster(open, received, works.get(o.name)!, o.file, {
       at: daysAgo(o.entered - 1, 15),
     });
@@ -177,5 +179,11 @@ async function main() {
 }
 
 startWorkersBy(() => new Worker(new URL('../scripts/worker.mjs', import.meta.url)));
-await main();
+await main().catch((error: unknown) => {
+  if (!(error instanceof FolderHeld)) throw error;
+  say(
+    `The demo is being served already: ${error.message}. Open that one, or stop it first.`,
+  );
+  process.exit(1);
+});
 process.exit(0);

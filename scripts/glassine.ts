@@ -4,7 +4,7 @@ import { chmod, mkdir, writeFile } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { Worker } from 'node:worker_threads';
-import { startWorkersBy } from '@/engine';
+import { startWorkersBy, unfinished } from '@/engine';
 import { SHORTEST, keepPassphrase } from '@/gate';
 import { exportEverything } from '@/studio/safekeeping/export';
 import { startJob } from '@/studio/jobs/startJob';
@@ -14,7 +14,7 @@ import { filesIn, inspectFile } from '@/studio/reads/inspectFiles';
 import { restoreBackup } from '@/studio/safekeeping/backup';
 import type { BackupResult } from '@/studio/jobs/kinds/backup';
 import type { CheckResult } from '@/studio/jobs/kinds/check';
-import { getJob } from '@/data';
+import { FolderHeld, getJob } from '@/data';
 
 const USAGE = `npm run -s glassine -- <command>
 
@@ -36,10 +36,16 @@ const need = (value: string | undefined, what: string): string => {
   return value;
 };
 
-async function existing(): Promise<Studio> {
+/** The studio, beside a server that may be at work in it; one command that `writes` at a time. */
+async function existing(writes: boolean): Promise<Studio> {
   if (!existsSync(join(home, 'studio.db')))
     throw new Stop(`There is no studio in ${home}. Set GLASSINE_HOME to its data folder.`);
-  return attachStudio(home);
+  return attachStudio(home, writes).catch((error: unknown) => {
+    if (!(error instanceof FolderHeld)) throw error;
+    throw new Stop(
+      `Another command is at work here: ${error.message}. Wait until it has ended.`,
+    );
+  });
 }
 
 /** Runs a job to its end with its progress on the terminal; answers what it found. */
@@ -60,15 +66,16 @@ async function run<T>(open: Studio, kind: 'backup' | 'check', spec: never): Prom
 async function backup(file: string): Promise<void> {
   const target = resolve(file);
   if (existsSync(target)) throw new Stop(`${target} is there already; name a new file.`);
-  const open = await existing();
-  const made = await run<BackupResult>(open, 'backup', { target, made: now() } as never);
+  const open = await existing(true);
+  const spec = { target, part: unfinished(target), made: now() };
+  const made = await run<BackupResult>(open, 'backup', spec as never);
   console.log(`${target}: ${made.files} files, ${(made.bytes / 1e6).toFixed(1)} MB`);
   if (made.damaged.length > 0)
     throw new Stop(`Left out, since damaged or missing: ${made.lost.join('; ')}.`);
 }
 
 async function check(): Promise<void> {
-  const found = await run<CheckResult>(await existing(), 'check', {} as never);
+  const found = await run<CheckResult>(await existing(true), 'check', {} as never);
   console.log(`${found.files} files, ${(found.bytes / 1e6).toFixed(1)} MB`);
   const bad = [
     ...found.missing.map((f) => `missing: ${f.what.join(', ')} (${f.sha256})`),
@@ -127,7 +134,7 @@ try {
     }
     case 'export': {
       const folder = resolve(need(first, 'The folder to write into'));
-      const counts = await exportEverything((await existing()).db.read, folder);
+      const counts = await exportEverything((await existing(false)).db.read, folder);
       for (const [name, rows] of Object.entries(counts)) console.log(`${name}: ${rows}`);
       break;
     }

@@ -6,6 +6,7 @@ import { join, resolve } from 'node:path';
 import next from 'next';
 import { keepPassphrase, openGate } from '../src/gate';
 import type { KeptPassphrase } from '../src/gate';
+import { FolderHeld, holdFolder } from '../src/data/hold';
 
 const home = resolve(process.env.GLASSINE_HOME ?? './var');
 const host = process.env.GLASSINE_BIND ?? '127.0.0.1';
@@ -41,6 +42,13 @@ async function passphraseOf(): Promise<KeptPassphrase | null> {
 
 const problem = unusable();
 if (problem) stop(problem);
+await holdFolder(home, 'server', new Date().toISOString()).catch((error: Error) =>
+  stop(
+    error instanceof FolderHeld
+      ? `Another Glassine serves this data folder: ${error.message}.\nUse that one, or stop it first; or set GLASSINE_HOME to another folder.`
+      : `Glassine cannot hold its data folder ${home}: ${error.message}`,
+  ),
+);
 const passphrase = await passphraseOf();
 if (network && passphrase === null)
   stop(

@@ -8,6 +8,7 @@ import { addMaster, currentMaster } from '@/data';
 import { receive, startWorkersBy } from '@/engine';
 import { takeMaster } from '@/studio/jobs/takeMaster';
 import { studio } from '@/studio/open/open';
+import { ANY_PICTURE } from '@/studio/wayIn/received';
 import type { Studio } from '@/studio/open/open';
 import { writeSamples } from './master';
 import { seedStudio } from './seedStudio';
@@ -75,7 +76,7 @@ export async function takePicture(
 ): Promise<number> {
   const path = join(open.home, 'slack.tif');
   await writeSamples(path, picture);
-  const received = await receive(open.home, createReadStream(path), 1e9);
+  const received = await receive(open.home, createReadStream(path), ANY_PICTURE);
   await takeMaster(open, received, workId, 'slack.tif');
   await idle(open);
   return (await currentMaster(open.db.read, workId))!.id;

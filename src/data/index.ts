@@ -1,4 +1,5 @@
 export * from './database';
+export * from './hold';
 export * from './refused';
 export * from './page';
 export * from './register';
@@ -46,6 +47,7 @@ export type {
   DocumentKind,
   EntryKind,
   JobKind,
+  Role,
   OrderEventKind,
   StockOf,
   VoidReason,

@@ -75,16 +75,18 @@ const refusalOf = (path: string) =>
 describe('store', () => {
   it('streams, hashes and keeps one copy of the same bytes', async () => {
     for (let i = 0; i < 2; i += 1) {
-      const got = await receive(folder, Readable.from([Buffer.from('abc')]), 100);
+      const got = await receive(folder, Readable.from([Buffer.from('abc')]), {
+        mostBytes: 100,
+      });
       expect(got.sha256).toBe(
         'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad',
       );
       await keep(folder, got);
       expect(await readFile(storePaths(folder).file(got.sha256), 'utf8')).toBe('abc');
     }
-    await expect(receive(folder, Readable.from([Buffer.alloc(200)]), 100)).rejects.toThrow(
-      'tooLarge',
-    );
+    await expect(
+      receive(folder, Readable.from([Buffer.alloc(200)]), { mostBytes: 100 }),
+    ).rejects.toThrow('tooLarge');
     expect(await readdir(join(folder, 'tmp'))).toEqual([]);
   });
 });

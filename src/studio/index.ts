@@ -29,4 +29,8 @@ export * from './reads/offered';
 export * from './words/logWords';
 export * from './reads/logContext';
 export * from './wayIn/received';
+export * from './keeping/keeping';
+export * from './keeping/unnamed';
+export * from './folders/named';
+export * from './running/oneAtATime';
 export * from './reads/targets';

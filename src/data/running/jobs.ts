@@ -1,13 +1,15 @@
 import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import { jobs } from '../schema';
-import type { JobKind } from '../schema';
+import type { JobKind, Role } from '../schema';
+
+const UNDER_WAY = ['queued', 'running'] as const;
 
 export type JobRow = typeof jobs.$inferSelect;
 
 export async function addJob(
   tx: Writing,
-  job: { kind: JobKind; workId: number | null; spec: unknown; at: string },
+  job: { kind: JobKind; workId: number | null; spec: unknown; at: string; by?: Role },
 ): Promise<JobRow> {
   const [row] = await tx
     .insert(jobs)
@@ -47,7 +49,7 @@ export const jobsToCome = (db: Reading, workId: number, kind: JobKind): Promise<
       and(
         eq(jobs.workId, workId),
         eq(jobs.kind, kind),
-        inArray(jobs.state, ['queued', 'running', 'cutOff']),
+        inArray(jobs.state, [...UNDER_WAY, 'cutOff']),
       ),
     );
 
@@ -62,13 +64,21 @@ export const recentJobs = (db: Reading, kind: JobKind, limit: number): Promise<J
 export const cutOffJobs = (db: Reading): Promise<JobRow[]> =>
   db.select().from(jobs).where(eq(jobs.state, 'cutOff')).orderBy(desc(jobs.id));
 
-/** Jobs that a stopped server left queued or running: marked as cut off. */
-export async function markCutOff(tx: Writing): Promise<void> {
+/** Jobs that stopped processes of these roles left queued or running: marked as cut off. */
+export async function markCutOff(tx: Writing, stopped: readonly Role[]): Promise<void> {
   await tx
     .update(jobs)
     .set({ state: 'cutOff', error: 'cut off: Glassine was stopped while it ran' })
-    .where(inArray(jobs.state, ['queued', 'running']));
+    .where(and(inArray(jobs.state, UNDER_WAY), inArray(jobs.by, [...stopped])));
 }
+
+/** The jobs of a kind that this server has under way, oldest first. */
+export const jobsUnderWay = (db: Reading, kind: JobKind): Promise<JobRow[]> =>
+  db
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.kind, kind), inArray(jobs.state, UNDER_WAY), eq(jobs.by, 'server')))
+    .orderBy(jobs.id);
 
 /** Keeps what a job found or made. */
 export async function saveResult(tx: Writing, id: number, result: unknown): Promise<void> {

@@ -10,12 +10,25 @@ export async function snapshotDatabase(db: Database, path: string): Promise<void
   await db.run(sql`VACUUM INTO ${path}`);
 }
 
-/** Hashes of every file of the store that some fact refers to, once each; which columns do, the register says. */
-export async function referredFiles(db: Reading): Promise<string[]> {
-  const columns = Object.entries(REGISTER).flatMap(([table, { files = [] }]) =>
+/** Every column that names stored files, as the register says. */
+const fileColumns = () =>
+  Object.entries(REGISTER).flatMap(([table, { files = [] }]) =>
     files.map((column) => ({ table, column })),
   );
-  const each = columns.map(
+
+/** Whether some fact refers to a file of the store. */
+export async function isNamed(db: Reading, sha256: string): Promise<boolean> {
+  const each = fileColumns().map(
+    ({ table, column }) =>
+      sql`SELECT 1 FROM ${sql.identifier(table)} WHERE ${sql.identifier(column)} = ${sha256}`,
+  );
+  const rows = await db.all(sql`${sql.join(each, sql` UNION ALL `)} LIMIT 1`);
+  return rows.length > 0;
+}
+
+/** Hashes of every file of the store that some fact refers to, once each; which columns do, the register says. */
+export async function referredFiles(db: Reading): Promise<string[]> {
+  const each = fileColumns().map(
     ({ table, column }) =>
       sql`SELECT ${sql.identifier(column)} AS sha256 FROM ${sql.identifier(table)} WHERE ${sql.identifier(column)} IS NOT NULL`,
   );
@@ -40,10 +53,13 @@ export async function storedBytes(db: Reading): Promise<{
   return row!;
 }
 
-/** A backup holds itself as a job that still runs; in the restored studio it does not. */
+/**
+ * A backup holds itself as a job that still runs; in the restored studio it does not. No backup
+ * of another folder is taken up again here, nor swept away.
+ */
 export async function settleRestored(tx: Writing): Promise<void> {
   await tx.run(sql`UPDATE job SET state = 'cancelled', error = 'restored from this backup'
-    WHERE kind = 'backup' AND state IN ('queued', 'running')`);
+    WHERE kind = 'backup' AND state IN ('queued', 'running', 'cutOff')`);
 }
 
 /** What is lost when a stored file is lost, in a few words each. */

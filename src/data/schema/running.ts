@@ -5,6 +5,9 @@ import { works } from './work';
 export type JobKind =
   'intake' | 'read' | 'inspect' | 'printFile' | 'sheet' | 'handOver' | 'backup' | 'check';
 
+/** Who runs long work in a data folder: the one server, or the command line beside it. */
+export type Role = 'server' | 'command';
+
 /** Long work. `spec` holds all that is needed to run it again. */
 export const jobs = sqliteTable(
   'job',
@@ -12,6 +15,7 @@ export const jobs = sqliteTable(
     id: id(),
     kind: text('kind').$type<JobKind>().notNull(),
     workId: integer('work_id').references(() => works.id),
+    by: text('by').$type<Role>().notNull().default('server'),
     spec: text('spec', { mode: 'json' }).$type<unknown>().notNull().default('{}'),
     state: text('state')
       .$type<'queued' | 'running' | 'done' | 'failed' | 'cancelled' | 'cutOff'>()

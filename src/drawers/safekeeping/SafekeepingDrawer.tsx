@@ -9,9 +9,9 @@ import { Empty, JobLine, Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { Sentence, Small, TableHead } from '@/shell/words';
-import { checkStore, makeBackup, setBackupFolder } from './actions';
+import { checkStore, makeBackup, setBackupFolder, takeUnnamedAway } from './actions';
 import type { SafekeepingView } from './view';
-import { backupSentence, checkWords, megabytes } from './words';
+import { backupSentence, checkWords, megabytes, unnamedWords } from './words';
 import { placeForm } from './placeForm';
 
 const Part = styled.section`
@@ -37,6 +37,8 @@ export function SafekeepingDrawer(view: SafekeepingView) {
   const format = useFormat();
   const backup = useAction(makeBackup);
   const checking = useAction(checkStore);
+  const away = useAction(takeUnnamedAway);
+  const unnamed = unnamedWords(view.unnamed, format);
   const place = useActionForm(
     setBackupFolder,
     { folder: view.chosenFolder },
@@ -114,6 +116,21 @@ export function SafekeepingDrawer(view: SafekeepingView) {
               </Small>
             )}
             <Problem>{checking.problem}</Problem>
+            {unnamed && (
+              <>
+                <Sentence $tone="caution">{unnamed}</Sentence>
+                <Button
+                  $plain
+                  $small
+                  style={{ justifySelf: 'start' }}
+                  onPress={() => away.run({})}
+                  isDisabled={away.sending}
+                >
+                  Take them away
+                </Button>
+                <Problem>{away.problem}</Problem>
+              </>
+            )}
           </Part>
           <Part>
             <TableHead>Going back to a backup</TableHead>

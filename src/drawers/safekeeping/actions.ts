@@ -1,34 +1,32 @@
 'use server';
-import { access, constants, mkdir } from 'node:fs/promises';
-import { isAbsolute, join } from 'node:path';
 import { saveSettings } from '@/data';
-import { act, backupFolder, backupName, refuse, startJob } from '@/studio';
+import {
+  act,
+  backupFolder,
+  dropAllUnnamed,
+  folderFault,
+  refuse,
+  startBackup,
+  startJob,
+} from '@/studio';
 import type { Answer } from '@/core/input';
 import { defineForm } from '@/core/input';
 import { placeForm } from './placeForm';
 
 const nothing = defineForm({});
 
-/** Makes the folder where it is not there yet; answers in words why it cannot be used. */
-async function unusable(folder: string): Promise<string | null> {
-  try {
-    await mkdir(folder, { recursive: true });
-    await access(folder, constants.W_OK);
-    return null;
-  } catch (error) {
-    const { code } = error as NodeJS.ErrnoException;
-    return `Backups go to: ${folder} cannot be written to (${code}). Connect the disk, or name another folder.`;
-  }
+/** Why backups cannot go to a folder, in a sentence; null when they can. */
+async function placeFault(home: string, folder: string): Promise<string | null> {
+  const fault = await folderFault(home, folder);
+  return fault && `Backups go to: ${fault}`;
 }
 
-/** Starts a backup of everything into the backup folder. */
+/** Starts a backup of everything into the backup folder, or joins the one that is under way. */
 export async function makeBackup(): Promise<Answer<number>> {
   return act(nothing, {}, {}, async (_, { studio, at }) => {
     const folder = await backupFolder(studio);
-    const problem = await unusable(folder);
-    if (problem) return refuse(problem);
-    const spec = { target: join(folder, backupName(at)), made: at };
-    return (await startJob(studio, { kind: 'backup', workId: null, spec, at })).id;
+    const problem = await placeFault(studio.home, folder);
+    return problem ? refuse(problem) : startBackup(studio, folder, at);
   });
 }
 
@@ -40,14 +38,15 @@ export async function checkStore(): Promise<Answer<number>> {
   });
 }
 
+/** Takes the stored files away that belong to nothing any more; answers how many. */
+export async function takeUnnamedAway(): Promise<Answer<number>> {
+  return act(nothing, {}, {}, (_, { studio }) => dropAllUnnamed(studio));
+}
+
 /** Sets the folder that backups go to; empty for one beside the data. */
 export async function setBackupFolder(typed: unknown): Promise<Answer<null>> {
-  return act(placeForm, typed, {}, async ({ folder }, { write }) => {
-    if (folder !== '' && !isAbsolute(folder)) {
-      const message = `Backups go to: “${folder}” is not a full path. Give it from the root, such as /media/disk/glassine.`;
-      return refuse(message, { folder: message });
-    }
-    const problem = folder === '' ? null : await unusable(folder);
+  return act(placeForm, typed, {}, async ({ folder }, { studio, write }) => {
+    const problem = folder === '' ? null : await placeFault(studio.home, folder);
     if (problem) return refuse(problem, { folder: problem });
     await write((tx) => saveSettings(tx, { backupFolder: folder }));
     return null;

@@ -1,13 +1,21 @@
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { loadTable } from '@/drawers/table/view';
-import { backupName, restoreBackup } from '@/studio';
-import { checkStore, makeBackup, setBackupFolder } from './actions';
+import { storePaths } from '@/engine';
+import { backupName, namedFile, restoreBackup, startBackup } from '@/studio';
+import { checkStore, makeBackup, setBackupFolder, takeUnnamedAway } from './actions';
 import { loadSafekeeping } from './view';
-import { backupSentence, checkWords } from './words';
+import { backupSentence, checkWords, unnamedWords } from './words';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
@@ -52,6 +60,122 @@ it('a backup and a check are jobs that are shown while they are under way', asyn
   ]);
   for (const answer of [made, checked])
     here.open.jobs.cancel((answer as { value: number }).value);
+});
+
+it('a backup that is asked for while one is under way is that one; another has its own name', async () => {
+  const [first, second] = (await Promise.all([makeBackup(), makeBackup()])) as {
+    value: number;
+  }[];
+  expect(second).toEqual(first);
+  here.open.jobs.cancel(first!.value);
+  while (
+    (
+      await here.rows(
+        "SELECT id FROM job WHERE kind = 'backup' AND state IN ('queued', 'running')",
+      )
+    ).length > 0
+  )
+    await new Promise((r) => setTimeout(r, 20));
+  const at = '2026-11-24T09:08:07.000Z';
+  const { folder } = await loadSafekeeping();
+  writeFileSync(join(folder, backupName(at)), 'the one of this second');
+  const id = await startBackup(here.open, folder, at);
+  const [row] = await here.rows<{ spec: string }>(`SELECT spec FROM job WHERE id = ${id}`);
+  const { target, part } = JSON.parse(row!.spec) as { target: string; part: string };
+  expect(target).toBe(join(folder, 'glassine-2026-11-24-090807-2.zip'));
+  expect(part).toMatch(/\.part$/);
+  here.open.jobs.cancel(id);
+});
+
+it('what lies in the data folder is swept, so no backup goes there, by whatever name', async () => {
+  const { home } = here.open;
+  const link = join(place, 'link');
+  symlinkSync(home, link);
+  for (const folder of [
+    join(home, 'tmp'),
+    home,
+    join(home, 'files', 'aa'),
+    join(link, 'arrivals'),
+    `${home}/backups/../derived`,
+  ])
+    expect(await setBackupFolder({ folder })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('lies in the data folder'),
+    });
+  expect(existsSync(join(home, 'files', 'aa'))).toBe(false);
+  expect(await setBackupFolder({ folder: join(link, 'backups') })).toMatchObject({
+    ok: true,
+  });
+  expect(await setBackupFolder({ folder: '' })).toMatchObject({ ok: true });
+});
+
+it.each(['/proc/backups/here', '/sys/backups', '/proc/self/fd/x'])(
+  'answers at once that %s is no place for files',
+  async (folder) => {
+    expect(await setBackupFolder({ folder })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/is no place for files|cannot be written to/),
+    });
+  },
+);
+
+it('on a network only what the owner of the machine listed can be named', async () => {
+  const listed = join(place, 'listed');
+  mkdirSync(listed);
+  symlinkSync('/etc', join(listed, 'out'));
+  process.env.GLASSINE_NETWORK = '1';
+  try {
+    for (const folder of [place, '/etc', join(listed, 'x'), '/nowhere/at/all'])
+      expect(await setBackupFolder({ folder })).toMatchObject({
+        ok: false,
+        message: expect.stringContaining('GLASSINE_ROOTS'),
+      });
+    process.env.GLASSINE_ROOTS = ` relative : ${listed}`;
+    expect(await setBackupFolder({ folder: join(listed, 'x') })).toMatchObject({
+      ok: true,
+    });
+    for (const folder of [join(listed, '..'), `${listed}x`, join(listed, 'out', 'y')])
+      expect(await setBackupFolder({ folder })).toMatchObject({
+        ok: false,
+        message: expect.stringContaining('GLASSINE_ROOTS'),
+      });
+    // What is there and what is not are answered alike.
+    const [there, not] = await Promise.all(
+      ['/etc/passwd', '/etc/nothing'].map((path) => namedFile(here.open.home, path)),
+    );
+    const words = (f: typeof there, path: string) =>
+      'fault' in f! ? f.fault.replace(path, '') : null;
+    expect(words(there, '/etc/passwd')).toBe(words(not, '/etc/nothing'));
+    expect(words(there, '/etc/passwd')).toContain('cannot be named from here');
+    expect(await setBackupFolder({ folder: '' })).toMatchObject({ ok: true });
+  } finally {
+    delete process.env.GLASSINE_NETWORK;
+    delete process.env.GLASSINE_ROOTS;
+  }
+});
+
+it('files that belong to nothing are said, and taken away when asked; what a row names stays', async () => {
+  const { open } = here;
+  const bytes = (fill: string) => {
+    const sha256 = fill.repeat(64);
+    mkdirSync(dirname(storePaths(open.home).file(sha256)), { recursive: true });
+    writeFileSync(storePaths(open.home).file(sha256), 'bytes');
+    return sha256;
+  };
+  const stray = bytes('c');
+  const named = bytes('a');
+  open.unnamed = [
+    { sha256: stray, bytes: 5 },
+    { sha256: named, bytes: 5 },
+  ];
+  const format = { number: String } as never;
+  expect(unnamedWords((await loadSafekeeping()).unnamed, format)).toMatch(
+    /^2 stored files/,
+  );
+  expect(await takeUnnamedAway()).toMatchObject({ ok: true });
+  expect(existsSync(storePaths(open.home).file(stray))).toBe(false);
+  expect(existsSync(storePaths(open.home).file(named))).toBe(true);
+  expect(unnamedWords((await loadSafekeeping()).unnamed, format)).toBeNull();
 });
 
 it('says what the age and place of the last backup mean', () => {

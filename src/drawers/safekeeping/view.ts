@@ -52,6 +52,7 @@ export async function loadSafekeeping() {
     check: checked?.result ? { at: checked.at, ...(checked.result as CheckResult) } : null,
     making,
     checking,
+    unnamed: open.unnamed,
   };
 }
 

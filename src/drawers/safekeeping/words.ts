@@ -17,6 +17,18 @@ export function backupSentence(daysOld: number | null, sameDisk: boolean): strin
     : `Saved ${daysOld} ${daysOld === 1 ? 'day' : 'days'} ago, on another disk.`;
 }
 
+/** What to make of stored files that belong to nothing; null where there are none. */
+export const unnamedWords = (
+  files: readonly { bytes: number }[],
+  format: Format,
+): string | null =>
+  files.length === 0
+    ? null
+    : `${files.length} stored ${files.length === 1 ? 'file belongs' : 'files belong'} to nothing (${megabytes(
+        files.reduce((sum, f) => sum + f.bytes, 0),
+        format,
+      )}): a process was stopped before it wrote down what they are. No work, order or sheet needs them.`;
+
 /** What a check found: one sentence, and a line for each file that is not what it was. */
 export function checkWords(
   check: CheckResult & { at: string },

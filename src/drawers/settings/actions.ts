@@ -23,7 +23,7 @@ export async function setSwitches(typed: unknown) {
 
 /** The bench's settings and the rules of thumb in force. */
 export async function saveBench(typed: unknown) {
-  return act(benchForm, typed, {}, async (v, { write, settings, undoable }) => {
+  return act(benchForm, typed, {}, async (v, { write, undoable }) => {
     const { seen, ...asked } = v;
     const { locale } = asked;
     let known = false;
@@ -36,9 +36,9 @@ export async function saveBench(typed: unknown) {
       const message = `Language of figures and dates: “${locale}” is not known here. Give one such as en-GB or de-DE.`;
       return { ok: false as const, message, fields: { locale: message } };
     }
-    const after = benchAsked(asked, settings);
     return write(async (tx) => {
       const stored = await readSettings(tx);
+      const after = benchAsked(asked, stored);
       const own = benchWritten({ ...stored, ...after });
       const stale = staleForm(seen, benchWritten(stored), own, benchForm.titles);
       if (stale) return stale;

@@ -5,6 +5,7 @@ import { readProfile } from '../colour/colourEngine';
 import type { ProfileFacts } from '../colour/colourEngine';
 import { FileRefusal } from '../fileRefusal';
 import { openPicture } from '../sharpSetup';
+import { HEAD_BYTES } from '../store/store';
 
 export const MAX_MEGAPIXELS = Number(process.env.GLASSINE_MAX_MEGAPIXELS ?? 1000);
 /** An interlaced picture is held whole by its decoder: beyond this it is refused. */
@@ -13,14 +14,15 @@ export const MAX_BYTES = Number(process.env.GLASSINE_MAX_GIGABYTES ?? 16) * 1e9;
 
 async function headOf(path: string): Promise<Uint8Array> {
   const file = await open(path, 'r');
-  const buffer = Buffer.alloc(65536);
+  const buffer = Buffer.alloc(HEAD_BYTES);
   const { bytesRead } = await file.read(buffer, 0, buffer.length, 0);
   await file.close();
   return buffer.subarray(0, bytesRead);
 }
 
-async function formatOf(path: string): Promise<MasterFacts['format']> {
-  const kind = sniff(await headOf(path));
+/** The format of a picture by its first bytes. Throws FileRefusal where it is none that is read. */
+export function formatOfHead(head: Uint8Array): MasterFacts['format'] {
+  const kind = sniff(head);
   if (kind === 'empty') throw new FileRefusal({ code: 'empty' });
   if (kind === 'animatedPng') throw new FileRefusal({ code: 'animated', frames: 0 });
   if (kind === 'tiff' || kind === 'jpeg' || kind === 'png') return kind;
@@ -49,7 +51,7 @@ export async function readMaster(
   path: string,
   bytes: number,
 ): Promise<{ facts: MasterFacts; icc: Uint8Array | null }> {
-  const format = await formatOf(path);
+  const format = formatOfHead(await headOf(path));
   const meta = await openPicture(path)
     .metadata()
     .catch((error: unknown) => {

@@ -1,11 +1,12 @@
 import { createHash } from 'node:crypto';
 import { mkdir, mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
-import { createWriteStream } from 'node:fs';
+import { createWriteStream, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import yazl from 'yazl';
 import { BadArchive, MANIFEST, checkStored, packArchive, unpackArchive } from './archive';
+import type { ArchiveEntry } from './archive';
 
 let home: string;
 beforeEach(async () => {
@@ -126,4 +127,27 @@ it('checks stored files against their hashes', async () => {
   await mkdir(join(home, 'x'));
   const found = await checkStored({ files: [good, bad, gone] }, silent);
   expect(found).toEqual({ missing: [gone.sha256], damaged: [bad.sha256], bytes: 9 });
+});
+
+it('is not done before it reads back as its manifest says, and never over another', async () => {
+  const { entries, target } = await backup();
+  const before = await readFile(target);
+  const part = join(home, 'part');
+  const again = { entries, target, part, made: 'x' };
+  await expect(packArchive(again, silent)).rejects.toMatchObject({ code: 'EEXIST' });
+  expect((await readFile(target)).equals(before)).toBe(true);
+  // A file that changes between its hash and its packing.
+  const changed: ArchiveEntry = {
+    name: entries[1]!.name,
+    path: entries[1]!.path,
+    sha256: null,
+  };
+  const late = join(home, 'out', 'late.zip');
+  const atOnce = (stage: string) => {
+    if (stage === 'checking what is stored') writeFileSync(changed.path, 'owe');
+  };
+  await expect(
+    packArchive({ entries: [changed], target: late, part, made: 'x' }, atOnce),
+  ).rejects.toThrow(/does not read back: .* is damaged/);
+  expect(await readdir(join(home, 'out'))).toEqual(['b.zip']);
 });

@@ -7,11 +7,13 @@ import {
   hashFile,
   isWhole,
   keep,
+  placeNew,
   receive,
   settle,
   storePaths,
   sweepLeftovers,
   unfinished,
+  unnamedFiles,
 } from './store';
 
 let home: string;
@@ -33,7 +35,7 @@ const there = (path: string) =>
   );
 
 it('keeps a file under its hash, under no name from outside', async () => {
-  const got = await receive(home, bytes('abc'), 100);
+  const got = await receive(home, bytes('abc'), { mostBytes: 100 });
   expect(got).toMatchObject({ sha256: ABC, bytes: 3 });
   expect(got.path.startsWith(storePaths(home).tmp)).toBe(true);
   await keep(home, got);
@@ -44,14 +46,14 @@ it('keeps a file under its hash, under no name from outside', async () => {
 });
 
 it('leaves a good copy as it is, and heals a damaged one with the good bytes', async () => {
-  await keep(home, await receive(home, bytes('abc'), 100));
+  await keep(home, await receive(home, bytes('abc'), { mostBytes: 100 }));
   const path = storePaths(home).file(ABC);
   const before = (await stat(path)).mtimeMs;
-  await keep(home, await receive(home, bytes('abc'), 100));
+  await keep(home, await receive(home, bytes('abc'), { mostBytes: 100 }));
   expect((await stat(path)).mtimeMs).toBe(before);
   await writeFile(path, 'abX');
   expect(await isWhole(home, ABC)).toBe(false);
-  await keep(home, await receive(home, bytes('abc'), 100));
+  await keep(home, await receive(home, bytes('abc'), { mostBytes: 100 }));
   expect(await isWhole(home, ABC)).toBe(true);
   expect(await readdir(storePaths(home).tmp)).toEqual([]);
 });
@@ -62,7 +64,7 @@ it('a source that breaks leaves nothing, and its own reason', async () => {
     await Promise.resolve();
     throw new Error('the line went dead');
   }
-  await expect(receive(home, Readable.from(broken()), 100)).rejects.toThrow(
+  await expect(receive(home, Readable.from(broken()), { mostBytes: 100 })).rejects.toThrow(
     'the line went dead',
   );
   expect(await readdir(storePaths(home).tmp)).toEqual([]);
@@ -76,13 +78,15 @@ it('one that is too large is read to its end, so that its sender hears the answe
       yield Buffer.alloc(10);
     }
   }
-  await expect(receive(home, Readable.from(large()), 35)).rejects.toThrow('tooLarge');
+  await expect(receive(home, Readable.from(large()), { mostBytes: 35 })).rejects.toThrow(
+    'tooLarge',
+  );
   expect(sent).toBe(500);
   expect(await readdir(storePaths(home).tmp)).toEqual([]);
 });
 
 it('takes a file of no bytes as what it is', async () => {
-  const got = await receive(home, Readable.from([]), 10);
+  const got = await receive(home, Readable.from([]), { mostBytes: 10 });
   expect(got.bytes).toBe(0);
   expect(got.sha256).toMatch(/^e3b0c442/);
 });
@@ -101,20 +105,75 @@ it('sweeps what a stopped server left, and nothing that is still wanted', async 
   const [wanted, orphan] = ['1'.repeat(64), '2'.repeat(64)];
   await put(join(paths.tmp, 'half.v'), 'x');
   await put(join(paths.tmp, 'folder', 'deep'), 'x');
+  const theirs = `4711-copy.db`;
+  await put(join(paths.tmp, theirs), 'x');
   await put(paths.arrival(wanted), 'x');
   await put(paths.arrival(orphan), 'x');
   await put(paths.file(ABC), 'abc');
   await put(paths.preview(ABC), 'jpeg');
   const archive = join(home, 'elsewhere', 'kept.zip');
   await put(archive, 'whole');
-  await put(unfinished(archive), 'half');
-  expect(await sweepLeftovers(home, new Set([wanted]), [archive])).toBe(4);
+  const part = unfinished(archive);
+  await put(part, 'half');
+  expect(await sweepLeftovers(home, { arrivals: [wanted], writers: [4711] }, [part])).toBe(
+    4,
+  );
   expect(await readdir(join(home, 'elsewhere'))).toEqual(['kept.zip']);
-  expect(await readdir(paths.tmp)).toEqual([]);
+  expect(await readdir(paths.tmp)).toEqual([theirs]);
   expect(await readdir(paths.arrivals)).toEqual([wanted]);
   expect(await there(paths.file(ABC))).toBe(true);
   expect(await there(paths.preview(ABC))).toBe(true);
   // Nothing to sweep is no fault.
   rmSync(paths.tmp, { recursive: true });
-  expect(await sweepLeftovers(home, new Set([wanted]))).toBe(0);
+  expect(await sweepLeftovers(home, { arrivals: [wanted], writers: [] })).toBe(0);
+});
+
+it('finds stored files that nothing names, and not what was put there just now', async () => {
+  const named = 'a'.repeat(64);
+  const other = 'b'.repeat(64);
+  for (const sha256 of [named, other]) await put(storePaths(home).file(sha256), '12345');
+  const soon = Date.now() + 60_000;
+  expect(await unnamedFiles(home, new Set([named]), soon)).toEqual([
+    { sha256: other, bytes: 5 },
+  ]);
+  expect(await unnamedFiles(home, new Set([named]), Date.now() - 60_000)).toEqual([]);
+});
+
+it('no path is made of what is no hash', () => {
+  const paths = storePaths(home);
+  for (const bad of ['../../etc/passwd', 'A'.repeat(64), '', `${'a'.repeat(64)}\n`])
+    for (const path of [
+      paths.file,
+      paths.derived,
+      paths.pixels,
+      paths.preview,
+      paths.tiles,
+    ])
+      expect(() => path(bad)).toThrow('no hash');
+});
+
+it('takes a name that is free, and never one that is not', async () => {
+  const [part, target] = [join(home, 'part'), join(home, 'target')];
+  await put(part, 'new');
+  await placeNew(part, target);
+  expect(await readdir(home)).toEqual(['target']);
+  await put(part, 'newer');
+  await expect(placeNew(part, target)).rejects.toMatchObject({ code: 'EEXIST' });
+  expect(await readFile(target, 'utf8')).toBe('new');
+});
+
+it('what is not wanted is told by its first bytes, and the rest of it is not kept', async () => {
+  let sent = 0;
+  function* large() {
+    for (; sent < 40; sent += 1) yield Buffer.alloc(100_000, 7);
+  }
+  const recognise = jest.fn(() => {
+    throw new Error('not this');
+  });
+  await expect(
+    receive(home, Readable.from(large()), { mostBytes: 1e9, recognise }),
+  ).rejects.toThrow('not this');
+  expect(recognise.mock.calls).toHaveLength(1);
+  expect((recognise.mock.calls as unknown as [Buffer][])[0]![0]).toHaveLength(65536);
+  expect(await readdir(storePaths(home).tmp)).toEqual([]);
 });

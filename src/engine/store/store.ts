@@ -1,26 +1,40 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream } from 'node:fs';
-import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
+import { link, mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
-import { Readable } from 'node:stream';
+import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+
+/** What a SHA-256 looks like, in lower-case hexadecimal. */
+export const SHA256 = /^[0-9a-f]{64}$/;
+
+/** Whatever becomes a path is a hash, wherever it was read. Throws RangeError for anything else. */
+function hashOnly(sha256: string): string {
+  if (!SHA256.test(sha256)) throw new RangeError('a file is asked for by what is no hash');
+  return sha256;
+}
 
 /** Folders of the data folder. */
 export const storePaths = (home: string) => ({
   /** Originals and generated files by SHA-256; never modified. */
-  file: (sha256: string) => join(home, 'files', sha256.slice(0, 2), sha256),
+  file: (sha256: string) => join(home, 'files', hashOnly(sha256).slice(0, 2), sha256),
+  files: join(home, 'files'),
   /** Everything derived from a master; can be made again. */
-  derived: (sha256: string) => join(home, 'derived', sha256),
-  pixels: (sha256: string) => join(home, 'derived', sha256, 'pixels.v'),
-  preview: (sha256: string) => join(home, 'derived', sha256, 'preview.jpg'),
+  derived: (sha256: string) => join(home, 'derived', hashOnly(sha256)),
+  pixels: (sha256: string) => join(home, 'derived', hashOnly(sha256), 'pixels.v'),
+  preview: (sha256: string) => join(home, 'derived', hashOnly(sha256), 'preview.jpg'),
   /** Darkest and lightest values over a grid, for overlays. */
-  extremes: (sha256: string) => join(home, 'derived', sha256, 'extremes.bin'),
-  tiles: (sha256: string) => join(home, 'derived', sha256, 'tiles'),
-  /** A new name to write under until the thing is whole; swept when its writer died. */
-  temporary: (extension = '') => join(home, 'tmp', `${randomUUID()}${extension}`),
+  extremes: (sha256: string) => join(home, 'derived', hashOnly(sha256), 'extremes.bin'),
+  tiles: (sha256: string) => join(home, 'derived', hashOnly(sha256), 'tiles'),
+  /**
+   * A new name to write under until the thing is whole; it says which process writes, and is
+   * swept once that one has died.
+   */
+  temporary: (extension = '') =>
+    join(home, 'tmp', `${process.pid}-${randomUUID()}${extension}`),
   tmp: join(home, 'tmp'),
   /** A received file that waits to be decoded; kept over a restart, so that it can go on. */
-  arrival: (sha256: string) => join(home, 'arrivals', sha256),
+  arrival: (name: string) => join(home, 'arrivals', name),
   arrivals: join(home, 'arrivals'),
 });
 
@@ -33,15 +47,26 @@ export interface Received {
 /** Bytes of a refused source that are still read, so that whoever sends them hears the answer. */
 const MOST_DISCARDED = 4e9;
 
+/** First bytes of a file by which it is recognised. */
+export const HEAD_BYTES = 65536;
+
+/** What a source may be. */
+export interface Limits {
+  mostBytes: number;
+  /** Throws where the first bytes of a source say that it is not wanted. */
+  recognise?: (head: Uint8Array) => void;
+}
+
 /**
  * Streams a source to a temporary file, hashing on the way, and syncs it to disk. The caller
- * keeps it with `keep` or removes it. A broken source, or one that finds no room, leaves
- * nothing behind; the rest of it is read and thrown away before the error is.
+ * keeps it with `keep` or removes it. A broken source, one that is not wanted, or one that
+ * finds no room, leaves nothing behind; the rest of it is read and thrown away before the
+ * error is.
  */
 export async function receive(
   home: string,
   source: Readable,
-  limitBytes: number,
+  { mostBytes, recognise }: Limits,
 ): Promise<Received> {
   const path = storePaths(home).temporary();
   await mkdir(dirname(path), { recursive: true });
@@ -50,6 +75,18 @@ export async function receive(
   let bytes = 0;
   let discarded = 0;
   let failure: unknown = null;
+  let head: Buffer | null = recognise ? Buffer.alloc(0) : null;
+  const look = (more: Buffer | null) => {
+    if (head === null || failure !== null) return;
+    if (more) head = Buffer.concat([head, more]);
+    if (more && head.length < HEAD_BYTES) return;
+    try {
+      recognise!(head.subarray(0, HEAD_BYTES));
+    } catch (error) {
+      failure = error;
+    }
+    head = null;
+  };
   try {
     for await (const chunk of source as AsyncIterable<Buffer>) {
       if (failure !== null) {
@@ -59,12 +96,14 @@ export async function receive(
       }
       bytes += chunk.length;
       hash.update(chunk);
-      if (bytes > limitBytes) failure = new RangeError('tooLarge');
-      else
+      look(chunk);
+      if (bytes > mostBytes) failure = new RangeError('tooLarge');
+      if (failure === null)
         await file.writeFile(chunk).catch((error: unknown) => {
           failure = error;
         });
     }
+    look(null);
     if (failure === null) await file.sync();
   } catch (error) {
     failure ??= error;
@@ -86,6 +125,27 @@ export async function settle(temporary: string, final: string): Promise<void> {
   await folder.sync().finally(() => folder.close());
 }
 
+/** What file systems say that cannot give a file a second name. */
+const NO_LINKS = new Set(['EPERM', 'ENOTSUP', 'EOPNOTSUPP', 'ENOSYS', 'EMLINK']);
+
+/**
+ * Gives a finished file its name, unless something has that name: then it throws `EEXIST` and
+ * what is there stays. Both lie on one file system.
+ */
+export async function placeNew(part: string, target: string): Promise<void> {
+  try {
+    await link(part, target);
+    await rm(part);
+  } catch (error) {
+    if (!NO_LINKS.has((error as NodeJS.ErrnoException).code ?? '')) throw error;
+    // Such a disk has one name for a file: taken first, then filled.
+    await (await open(target, 'wx')).close();
+    await rename(part, target);
+  }
+  const folder = await open(dirname(target), 'r');
+  await folder.sync().finally(() => folder.close());
+}
+
 /**
  * Keeps a received file under its hash; if it is there already, the new copy goes. One that
  * was damaged from outside is replaced by the good copy.
@@ -93,13 +153,6 @@ export async function settle(temporary: string, final: string): Promise<void> {
 export async function keep(home: string, received: Received): Promise<void> {
   if (await isWhole(home, received.sha256)) await rm(received.path, { force: true });
   else await settle(received.path, storePaths(home).file(received.sha256));
-}
-
-/** Keeps what was made in memory; answers its hash. */
-export async function keepBytes(home: string, bytes: Uint8Array): Promise<string> {
-  const received = await receive(home, Readable.from([bytes]), Infinity);
-  await keep(home, received);
-  return received.sha256;
 }
 
 /** Whether a stored file is there with the bytes that its hash stands for. */
@@ -118,25 +171,63 @@ export async function hashFile(path: string): Promise<string> {
 
 const namesIn = (folder: string): Promise<string[]> => readdir(folder).catch(() => []);
 
-/** Where an archive grows: beside its place, since that may be on another disk. */
+/** Where an archive grows: beside its place, since that may be on another disk; a new name each time. */
 export const unfinished = (target: string): string =>
-  join(dirname(target), `.${basename(target)}.part`);
+  join(dirname(target), `.${basename(target)}.${randomUUID()}.part`);
+
+/** What a sweep leaves alone. */
+export interface Wanted {
+  /** Names of arrivals that a cut-off job takes up again. */
+  arrivals: readonly string[];
+  /** Processes that are at work in this folder beside the one that sweeps. */
+  writers: readonly number[];
+}
 
 /**
  * Removes what a stopped server left half-made: temporary files, arrivals that no cut-off
- * job will take up again, and archives that were cut off. Answers how many.
+ * job will take up again, and the archives that were cut off (`parts`). Answers how many.
  */
 export async function sweepLeftovers(
   home: string,
-  wantedArrivals: ReadonlySet<string>,
-  cutOffArchives: readonly string[] = [],
+  { arrivals, writers }: Wanted,
+  parts: readonly string[] = [],
 ): Promise<number> {
   const paths = storePaths(home);
-  const left = (await namesIn(paths.tmp)).map((name) => join(paths.tmp, name));
-  for (const sha256 of await namesIn(paths.arrivals))
-    if (!wantedArrivals.has(sha256)) left.push(paths.arrival(sha256));
-  for (const part of cutOffArchives.map(unfinished))
+  const theirs = (name: string) => writers.some((pid) => name.startsWith(`${pid}-`));
+  const left = (await namesIn(paths.tmp))
+    .filter((name) => !theirs(name))
+    .map((name) => join(paths.tmp, name));
+  for (const name of await namesIn(paths.arrivals))
+    if (!arrivals.includes(name)) left.push(paths.arrival(name));
+  for (const part of parts)
     if ((await namesIn(dirname(part))).includes(basename(part))) left.push(part);
   await Promise.all(left.map((path) => rm(path, { recursive: true, force: true })));
   return left.length;
+}
+
+/** A stored file that was found by its name. */
+export interface FoundFile {
+  sha256: string;
+  bytes: number;
+}
+
+/**
+ * Stored files that are not among `named` and were put there before an instant (ms since 1970):
+ * what no row names, though nothing is being written any more that would.
+ */
+export async function unnamedFiles(
+  home: string,
+  named: ReadonlySet<string>,
+  beforeMs: number,
+): Promise<FoundFile[]> {
+  const { file, files } = storePaths(home);
+  const found: FoundFile[] = [];
+  for (const folder of await namesIn(files))
+    for (const sha256 of await namesIn(join(files, folder))) {
+      if (named.has(sha256)) continue;
+      const there = await stat(file(sha256)).catch(() => null);
+      if (there?.isFile() && there.ctimeMs < beforeMs)
+        found.push({ sha256, bytes: there.size });
+    }
+  return found;
 }

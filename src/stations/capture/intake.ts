@@ -1,10 +1,8 @@
 import { createReadStream } from 'node:fs';
-import { stat } from 'node:fs/promises';
-import { isAbsolute } from 'node:path';
-import type { Readable } from 'node:stream';
+import { Readable } from 'node:stream';
 import { worksOfFile } from '@/data';
-import { isWhole, keep } from '@/engine';
-import { no, receiveFor, shownName, takeMaster } from '@/studio';
+import { MAX_BYTES, isWhole, keep, readMaster } from '@/engine';
+import { namedFile, no, receiveFor, shownName, studio, takeMaster } from '@/studio';
 import type { IntakeAnswer } from '@/studio';
 
 /** Streams bytes to disk, reads them and takes them as a work's master. */
@@ -29,22 +27,20 @@ export const receiveMaster = (
     return { ok: true, name };
   });
 
+/** The bytes of a named file, if it is a picture that can be taken: nothing of another is copied. */
+async function* lookedAt({ path, bytes }: { path: string; bytes: number }) {
+  await readMaster(path, bytes);
+  if (bytes > MAX_BYTES) throw new RangeError('tooLarge');
+  yield* createReadStream(path);
+}
+
 /** The same for a file named on this machine; the file there is only read. */
 export async function receiveNamedFile(
   workId: string,
   path: string,
 ): Promise<IntakeAnswer> {
-  const name = shownName(path);
-  if (!isAbsolute(path))
-    return no(
-      `File on this machine: “${path}” is not a full path. Give it from the root, such as /home/me/scans/work.tif.`,
-    );
-  const found = await stat(path).catch(() => null);
-  if (!found)
-    return no(`File on this machine: there is nothing at ${path}. Check the path.`);
-  if (!found.isFile())
-    return no(
-      `File on this machine: ${path} is a folder, not a file. Name one file in it.`,
-    );
-  return receiveMaster(workId, name, createReadStream(path));
+  const found = await namedFile((await studio()).home, path);
+  return 'fault' in found
+    ? no(`File on this machine: ${found.fault}`)
+    : receiveMaster(workId, shownName(path), Readable.from(lookedAt(found)));
 }

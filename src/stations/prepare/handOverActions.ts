@@ -11,7 +11,7 @@ import {
   profilesNow,
 } from '@/data';
 import { TIDEWRACK } from '@/standins';
-import { act, dropFolder, folderRefusal, refuse, startJob } from '@/studio';
+import { act, dropFault, refuse, startJob } from '@/studio';
 import type { Answer } from '@/core/input';
 import { defineForm, json, whole } from '@/core/input';
 import { routeForm } from './prepareForms';
@@ -32,7 +32,7 @@ export async function keepRoute(typed: unknown): Promise<Answer<number>> {
           'Colours: this profile is not in the store any more. Choose another.';
         return refuse(message, { [field]: message });
       }
-    const refused = await folderRefusal(dropFolder(studio.home, v));
+    const refused = await dropFault(studio.home, v);
     if (refused) return refuse(refused, { folder: refused });
     const wants = {
       leastPpi: v.leastPpi,
@@ -80,7 +80,7 @@ export async function handOverFiles(typed: unknown): Promise<Answer<number>> {
     const db = studio.db.read;
     const to = await getRoute(db, routeId);
     if (!to) return refuse('Route: it is not there any more. Choose another.');
-    const refused = await folderRefusal(dropFolder(studio.home, to));
+    const refused = await dropFault(studio.home, to);
     if (refused) return refuse(refused);
     const names = new Set<string>();
     for (const item of items) {

@@ -2,7 +2,7 @@
 import { nominalSize, ownSizeFault, ownSizeKey } from '@/core/size';
 import { formatLength } from '@/core/units';
 import type { Millimetres } from '@/core/units';
-import { saveSettings, storedSettings } from '@/data';
+import { readSettings, saveSettings, storedSettings } from '@/data';
 import type { BenchSettings } from '@/data';
 import { act, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
@@ -12,24 +12,29 @@ import { standingForm } from './standingForm';
 import { OWN_SIZE_WORDS } from './words';
 import { ownSizeForm } from './sizeForms';
 
-/** Keeps settings of the studio, as a step that can be taken back. */
-async function keepSettings(
+/**
+ * Changes settings of the studio, from what they are inside the write, as a step that can be
+ * taken back. Null, or why not.
+ */
+const changeSettings = (
   { write, undoable }: ActionTools,
-  after: Partial<BenchSettings>,
   label: string,
-): Promise<void> {
-  await write(async (tx) => {
+  change: (now: BenchSettings) => Partial<BenchSettings> | Answer<never>,
+): Promise<null | Answer<never>> =>
+  write(async (tx) => {
+    const after = change(await readSettings(tx));
+    if ('ok' in after) return after as Answer<never>;
     const before = await storedSettings(tx, Object.keys(after));
     await saveSettings(tx, after);
     await undoable(tx, label, { kind: 'settings', before, after });
+    return null;
   });
-}
 
 /** Adds a size of the studio's own to every ladder. Answers its key. */
 export async function addOwnSize(typed: unknown): Promise<Answer<string>> {
   return act(ownSizeForm, typed, {}, async ({ size }, tools) => {
     const at = (message: string) => refuse(message, { size: message });
-    const { units, locale, ownSizes } = tools.settings;
+    const { units, locale } = tools.settings;
     const read = parseSize(size, units);
     if (!read)
       return at(
@@ -42,9 +47,12 @@ export async function addOwnSize(typed: unknown): Promise<Answer<string>> {
       );
     const key = ownSizeKey(read.width, read.height, read.unit);
     const label = nominalSize(key)?.label ?? size;
-    if (ownSizes.includes(key)) return at(`Own size: ${label} is on the ladder already.`);
-    await keepSettings(tools, { ownSizes: [...ownSizes, key] }, `adding ${label}`);
-    return key;
+    const refused = await changeSettings(tools, `adding ${label}`, ({ ownSizes }) =>
+      ownSizes.includes(key)
+        ? at(`Own size: ${label} is on the ladder already.`)
+        : { ownSizes: [...ownSizes, key] },
+    );
+    return refused ?? key;
   });
 }
 
@@ -53,20 +61,20 @@ const remove = defineForm({ key: text('Own size', { max: 60 }) });
 /** Takes an own size off the ladders; where it is on offer, it stays so. */
 export async function removeOwnSize(typed: unknown): Promise<Answer<null>> {
   return act(remove, typed, {}, async ({ key }, tools) => {
-    const { ownSizes } = tools.settings;
-    if (!ownSizes.includes(key)) return refuse('This size is not on the ladder any more.');
-    const left = ownSizes.filter((k) => k !== key);
     const label = nominalSize(key)?.label ?? key;
-    await keepSettings(tools, { ownSizes: left }, `taking ${label} off the ladder`);
-    return null;
+    return changeSettings(tools, `taking ${label} off the ladder`, ({ ownSizes }) =>
+      ownSizes.includes(key)
+        ? { ownSizes: ownSizes.filter((k) => k !== key) }
+        : refuse('This size is not on the ladder any more.'),
+    );
   });
 }
 
 /** Keeps where people stand as the studio's rule, for every work. */
 export async function keepStanding(typed: unknown): Promise<Answer<null>> {
-  return act(standingForm, typed, {}, async (rule, tools) => {
-    const size = { ...tools.settings.size, ...rule };
-    await keepSettings(tools, { size }, 'the rule of where people stand');
-    return null;
-  });
+  return act(standingForm, typed, {}, (rule, tools) =>
+    changeSettings(tools, 'the rule of where people stand', ({ size }) => ({
+      size: { ...size, ...rule },
+    })),
+  );
 }

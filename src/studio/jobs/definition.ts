@@ -13,8 +13,8 @@ export interface JobDefinition<Spec> {
     progress: Progress,
     signal: AbortSignal,
   ): Promise<{ following?: JobRow; result?: unknown } | void>;
-  /** Hashes of received files that it needs when it is run again. */
+  /** Names of arrivals that it needs when it is run again. */
   needsArrivals?(spec: Spec): string[];
-  /** Archives that it was to write. */
-  writesArchives?(spec: Spec): string[];
+  /** Half-written files that it leaves outside the data folder when it is cut off. */
+  leavesParts?(spec: Spec): string[];
 }

@@ -35,5 +35,5 @@ export const jobKind = (kind: string): JobDefinition<unknown> =>
 /** What jobs that were cut off need when they are run again. */
 export const neededBy = (rows: readonly Pick<JobRow, 'kind' | 'spec'>[]) => ({
   arrivals: rows.flatMap((r) => jobKind(r.kind).needsArrivals?.(r.spec) ?? []),
-  archives: rows.flatMap((r) => jobKind(r.kind).writesArchives?.(r.spec) ?? []),
+  parts: rows.flatMap((r) => jobKind(r.kind).leavesParts?.(r.spec) ?? []),
 });

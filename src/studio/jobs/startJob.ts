@@ -38,7 +38,7 @@ export async function startJob<K extends keyof JobSpecs>(
   open: Studio,
   job: { kind: K; workId: number | null; spec: JobSpecs[K]; at: string },
 ): Promise<{ id: number; ended: Promise<EndedJob> }> {
-  const row = await open.db.write((tx) => noteJob(tx, job));
+  const row = await open.db.write((tx) => addJob(tx, { ...job, by: open.role }));
   return { id: row.id, ended: queueJob(open, row) };
 }
 

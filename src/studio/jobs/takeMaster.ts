@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { currentMaster } from '@/data';
 import type { Master } from '@/data';
 import { readMaster, settle, storePaths } from '@/engine';
@@ -19,8 +20,10 @@ export async function takeMaster(
 ): Promise<Master> {
   const { sha256, bytes } = received;
   const { facts } = await readMaster(received.path, bytes);
-  await settle(received.path, storePaths(open.home).arrival(sha256));
-  const spec = { workId, sha256, bytes, name, facts, at };
+  // A name of its own: the same file may arrive for another work, or once more for this one.
+  const arrival = randomUUID();
+  await settle(received.path, storePaths(open.home).arrival(arrival));
+  const spec = { workId, sha256, arrival, bytes, name, facts, at };
   const { id, ended } = await startJob(open, { kind: 'intake', workId, spec, at });
   const cancel = () => open.jobs.cancel(id);
   stop?.addEventListener('abort', cancel);

@@ -1,36 +1,57 @@
-import { cutOffJobs, dataFolder, markCutOff, openDatabase, saveJob } from '@/data';
-import type { OpenDatabase } from '@/data';
+import {
+  cutOffJobs,
+  dataFolder,
+  holdFolder,
+  markCutOff,
+  openDatabase,
+  saveJob,
+  whoHolds,
+} from '@/data';
+import type { OpenDatabase, Role } from '@/data';
 import { JobQueue, WORKERS, sweepLeftovers } from '@/engine';
 import { neededBy } from '../jobs/jobKinds';
+import { lookForUnnamed } from '../keeping/unnamed';
 import { voidLeftBookings } from './voidLeftBookings';
+import { now } from '../running/studio';
 import type { Studio } from '../running/studio';
 
 export { now } from '../running/studio';
 export type { Studio } from '../running/studio';
 
-function running(home: string, db: OpenDatabase): Studio {
+function running(home: string, role: Role, db: OpenDatabase): Studio {
   const jobs = new JobQueue({
     atOnce: WORKERS,
     clock: () => performance.now(),
     save: (job) => db.write((tx) => saveJob(tx, job)),
   });
-  return { home, db, jobs };
+  return { home, role, db, jobs, unnamed: [] };
 }
 
-/** Opens a data folder: migrates, marks what a stopped server left, sweeps half-made files. */
+/**
+ * Opens a data folder as its one server: holds it, migrates, marks what a stopped server left,
+ * sweeps half-made files. A command that is at work in it keeps what it has. Throws FolderHeld.
+ */
 export async function openStudio(home: string): Promise<Studio> {
+  await holdFolder(home, 'server', now());
+  const command = await whoHolds(home, 'command');
   const db = await openDatabase(home);
-  await db.write(markCutOff);
-  const cutOff = await cutOffJobs(db.read);
-  const { arrivals, archives } = neededBy(cutOff);
-  await sweepLeftovers(home, new Set(arrivals), archives);
+  await db.write((tx) => markCutOff(tx, command ? ['server'] : ['server', 'command']));
+  const { arrivals, parts } = neededBy(await cutOffJobs(db.read));
+  await sweepLeftovers(home, { arrivals, writers: command ? [command.pid] : [] }, parts);
   await voidLeftBookings(home, db);
-  return running(home, db);
+  const open = running(home, 'server', db);
+  await lookForUnnamed(open);
+  return open;
 }
 
-/** Opens a data folder beside a server that may be at work in it: nothing is marked or swept. */
-export const attachStudio = async (home: string): Promise<Studio> =>
-  running(home, await openDatabase(home));
+/**
+ * Opens a data folder beside a server that may be at work in it: nothing is marked or swept.
+ * One command at a time, where it `writes`. Throws FolderHeld.
+ */
+export async function attachStudio(home: string, writes: boolean): Promise<Studio> {
+  if (writes) await holdFolder(home, 'command', now());
+  return running(home, 'command', await openDatabase(home));
+}
 
 const held = globalThis as { glassineStudio?: Promise<Studio> };
 

@@ -1,18 +1,24 @@
 import { mkdir, readdir, rename, rm } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
 import {
+  FolderHeld,
   checkLedger,
   dependants,
+  holdFolder,
+  jobsUnderWay,
   lastDone,
+  letGo,
   openDatabase,
   readSettings,
   referredFiles,
   settleRestored,
 } from '@/data';
 import type { Reading } from '@/data';
-import { BadArchive, runInWorker } from '@/engine';
+import { BadArchive, SHA256, runInWorker, unfinished } from '@/engine';
 import type { Manifest, Progress } from '@/engine';
 import type { BackupResult } from '../jobs/kinds/backup';
+import { noteJob, queueJob } from '../jobs/startJob';
+import { now } from '../running/studio';
 import type { Studio } from '../running/studio';
 import { storedName } from './archiveNames';
 
@@ -27,6 +33,32 @@ export async function backupFolder(open: Studio): Promise<string> {
 /** Name of a backup made at an instant; sorts by time. */
 export const backupName = (at: string): string =>
   `glassine-${at.slice(0, 10)}-${at.slice(11, 19).replaceAll(':', '')}.zip`;
+
+/**
+ * Starts a backup of everything into a folder; one at a time, so while one is under way that
+ * one is answered. Its number as a job.
+ */
+export async function startBackup(
+  open: Studio,
+  folder: string,
+  at: string,
+): Promise<number> {
+  const name = backupName(at);
+  const there = new Set(await readdir(folder));
+  const stem = name.slice(0, -'.zip'.length);
+  let free = name;
+  for (let n = 2; there.has(free); n += 1) free = `${stem}-${n}.zip`;
+  const target = join(folder, free);
+  const { row, joined } = await open.db.write(async (tx) => {
+    const [before] = await jobsUnderWay(tx, 'backup');
+    if (before) return { row: before, joined: true };
+    const spec = { target, part: unfinished(target), made: at };
+    const row = await noteJob(tx, { kind: 'backup', workId: null, spec, at });
+    return { row, joined: false };
+  });
+  if (!joined) void queueJob(open, row);
+  return row.id;
+}
 
 /** When the last backup was made and what it holds; null when there is none. */
 export async function lastBackup(
@@ -52,6 +84,13 @@ export async function restoreBackup(
       `${home} is not empty, and nothing is ever restored over something. Name a new folder.`,
     );
   const folder = `${resolve(home)}.restoring`;
+  const lock = `${folder}.lock`;
+  await holdFolder(lock, 'restore', now()).catch((error: unknown) => {
+    if (!(error instanceof FolderHeld)) throw error;
+    throw new BadArchive(
+      `another restore into ${home} is at work; wait until it has ended`,
+    );
+  });
   await rm(folder, { recursive: true, force: true });
   await mkdir(folder, { recursive: true });
   try {
@@ -65,10 +104,12 @@ export async function restoreBackup(
     });
     const db = await openDatabase(folder);
     try {
+      const named = await referredFiles(db.read);
+      const odd = named.find((h) => !SHA256.test(h));
+      if (odd !== undefined)
+        throw new BadArchive(`it names a file by “${odd.slice(0, 80)}”, which is no hash`);
       const names = new Set([...manifest.files.map((f) => f.name), ...manifest.leftOut]);
-      const absent = (await referredFiles(db.read)).filter(
-        (h) => !names.has(storedName(h)),
-      );
+      const absent = named.filter((h) => !names.has(storedName(h)));
       const [first] = await dependants(db.read, absent);
       if (absent.length > 0) throw new BadArchive(`it lacks ${first?.what ?? absent[0]}`);
       const ledger = await checkLedger(db.read);
@@ -85,5 +126,8 @@ export async function restoreBackup(
   } catch (error) {
     await rm(folder, { recursive: true, force: true });
     throw error;
+  } finally {
+    letGo(lock, 'restore');
+    await rm(lock, { recursive: true, force: true });
   }
 }

@@ -13,7 +13,8 @@ beforeAll(async () => {
 });
 afterAll(() => here.end());
 
-const body = (words = 'some bytes') => Readable.from([Buffer.from(words)]);
+/** Ten bytes that begin as a JPEG does. */
+const body = () => Readable.from([Buffer.from('ffd8ffe0000104f00d00', 'hex')]);
 
 /** Every file below the data folder, but for the database. */
 async function kept(): Promise<string[]> {

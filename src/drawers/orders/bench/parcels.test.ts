@@ -118,12 +118,54 @@ it('ships nothing that has no label', async () => {
   });
 });
 
-it('of two who seal at once one has it; one booking stays, and it is that of the parcel', async () => {
-  const both = await Promise.all([
-    seal({ ...bench.sent, ...label }),
-    seal({ ...bench.sent, ...label }),
-  ]);
-  expect(both.map((a) => a.ok).sort()).toEqual([false, true]);
+/** Names of the stored files. */
+function stored(): string[] {
+  const folder = join(here.open.home, 'files');
+  mkdirSync(folder, { recursive: true });
+  const all = readdirSync(folder, { recursive: true }).map(String);
+  return all.filter((name) => name.length > 60);
+}
+
+it.each([
+  [
+    'a line unticked',
+    () => tickPart({ ...bench.sent, part: 'note', count: 'second', on: 'no' }),
+    /counted twice/,
+  ],
+  ['90 kg noted', () => weigh({ ...bench.sent, grams: '90000' }), /Look again/],
+  [
+    'another weight within what the scales allow',
+    async () =>
+      weigh({ ...bench.sent, grams: String((await view()).picked!.weighed! + 1) }),
+    /changed while/,
+  ],
+])(
+  'with %s while it is sealed it is not sealed, and nothing of it is left',
+  async (_, meanwhile, words) => {
+    const before = stored();
+    const [answer, done] = await Promise.all([
+      seal({ ...bench.sent, ...label }),
+      meanwhile(),
+    ]);
+    expect(done).toMatchObject({ ok: true });
+    expect(answer).toMatchObject({ ok: false, message: expect.stringMatching(words) });
+    expect([await sealed(), books(), stored()]).toEqual([[], [], before]);
+    await tickAll(bench);
+    expect(await weigh({ ...bench.sent, grams: '' })).toMatchObject({ ok: true });
+  },
+);
+
+it('of eight who seal at once one has it; one booking stays, and no document of the others', async () => {
+  const all = await Promise.all(
+    Array.from({ length: 8 }, () => seal({ ...bench.sent, ...label })),
+  );
+  expect(all.filter((a) => a.ok)).toHaveLength(1);
+  const documents = await here.rows<{ sha256: string }>('SELECT sha256 FROM document');
+  expect(
+    stored()
+      .map((name) => name.slice(3))
+      .sort(),
+  ).toEqual(documents.map((d) => d.sha256).sort());
   expect(await sealed()).toHaveLength(1);
   expect(books()).toHaveLength(1);
   const rows = await here.rows<{ n: number }>('SELECT count(*) AS n FROM sealed_parcel');

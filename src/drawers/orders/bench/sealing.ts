@@ -2,26 +2,16 @@ import { randomUUID } from 'node:crypto';
 import { sealFault, takenFrom } from '@/core/pack';
 import type { SealedLine } from '@/core/pack';
 import { Refused, addBooking, sealParcel } from '@/data';
-import type { Booking, Order, ParcelOf, Sealing } from '@/data';
-import { keepBytes } from '@/engine';
+import type { Booking, Order, ParcelOf, Reading, Sealing } from '@/data';
 import { bookQuote } from '@/standins';
 import type { Quote } from '@/standins';
-import { unbookAll } from '@/studio';
+import { keeping, unbookAll } from '@/studio';
 import type { ActionTools, Studio } from '@/studio';
 import type { BenchLine } from './benchLines';
 import { makeDocuments } from './documents';
 import type { MadeDocument } from './documents';
 import { openParcel, theOrder } from './openedOrder';
 import { currencyOf, reckonOf } from './reckonParcel';
-import type { ReckonedParcel } from './reckonParcel';
-
-type Ready = ReckonedParcel & { parcel: NonNullable<ReckonedParcel['parcel']> };
-
-/** Whether a parcel may be sealed as it stands. Throws Refused, by the rule that forbids it. */
-function ready(reckoned: ReckonedParcel): asserts reckoned is Ready {
-  const fault = sealFault(reckoned, reckoned.lines.length);
-  if (fault) throw new Refused(fault);
-}
 
 const sealedLine = (l: BenchLine): SealedLine => ({
   line: l.id,
@@ -35,9 +25,47 @@ const sealedLine = (l: BenchLine): SealedLine => ({
   currency: l.currency,
 });
 
-/** The same parts, of the same weight, to the same address: what was promised is what is sealed. */
-const promiseOf = (order: Order, { parcel }: Ready): string =>
-  JSON.stringify([parcel.parts, order.to]);
+/** What is asked to be sealed, as the page that asks for it showed it. */
+interface Asked {
+  order: string;
+  parcel: number;
+  carrier: string;
+  service: string;
+  cost: number;
+}
+
+/**
+ * A parcel that may be sealed as it stands, as the page promised it. Throws Refused, by the
+ * rule that forbids it. Asked before anything is booked, and again inside the write.
+ */
+async function sealable(db: Reading, home: string, asked: Asked) {
+  const order = await theOrder(db, asked.order);
+  const parcel = openParcel(order, asked.parcel);
+  if (order.state === 'cancelled') throw new Refused('cancelled');
+  const reckoned = await reckonOf(db, home, order, parcel);
+  const fault = sealFault(reckoned, reckoned.lines.length);
+  if (fault) throw new Refused(fault);
+  const quote = reckoned.quotes.find(
+    (q) => q.carrier === asked.carrier && q.service === asked.service,
+  );
+  if (!quote || quote.refused) throw new Refused('notTaken');
+  if (quote.cost !== asked.cost) throw new Refused('otherCost');
+  const { chosen, lines, quotes, scales } = reckoned;
+  return { order, parcel, lines, quotes, quote, chosen, scales, packed: reckoned.parcel! };
+}
+
+type Sealable = Awaited<ReturnType<typeof sealable>>;
+
+/** Everything that the documents say: while it is the same, they are true of what is sealed. */
+const saidOf = ({ order, parcel, lines, packed }: Sealable): string =>
+  JSON.stringify([
+    packed.parts,
+    packed.total,
+    parcel.weighed,
+    lines.map((l) => [sealedLine(l), l.impression]),
+    order.to,
+    order.parcels.length,
+  ]);
 
 async function booked(
   open: Studio,
@@ -66,70 +94,49 @@ async function booked(
  */
 export async function sealNow(
   { studio: open, settings, at }: Pick<ActionTools, 'studio' | 'settings' | 'at'>,
-  asked: { order: string; parcel: number; carrier: string; service: string; cost: number },
+  asked: Asked,
 ): Promise<MadeDocument> {
   const db = open.db.read;
-  const order = await theOrder(db, asked.order);
-  const parcel = openParcel(order, asked.parcel);
-  if (order.state === 'cancelled') throw new Refused('cancelled');
-  const reckoned = await reckonOf(db, open.home, order, parcel);
-  ready(reckoned);
-  const quote = reckoned.quotes.find(
-    (q) => q.carrier === asked.carrier && q.service === asked.service,
-  );
-  if (!quote || quote.refused) throw new Refused('notTaken');
-  if (quote.cost !== asked.cost) throw new Refused('otherCost');
-  const promised = promiseOf(order, reckoned);
+  const before = await sealable(db, open.home, asked);
+  const { order, parcel, lines, packed, quote } = before;
+  const { carrier, service, cost } = quote;
   const booking = await booked(open, { order, parcel, quote, at });
   let made: MadeDocument[];
   try {
     const { tracking } = await bookQuote(open.home, quote, booking.reference);
-    made = await makeDocuments(db, settings, {
+    const { parts, total } = packed;
+    const today = at.slice(0, 10);
+    const sending = {
       order,
       parcel,
-      lines: reckoned.lines,
-      parts: reckoned.parcel.parts,
-      total: reckoned.parcel.total,
-      carrier: quote.carrier,
-      service: quote.service,
+      lines,
+      parts,
+      total,
+      carrier,
+      service,
       tracking,
-      today: at.slice(0, 10),
-    });
-    const documents: Sealing['documents'] = [];
-    for (const { pdf, ...document } of made)
-      documents.push({ ...document, sha256: await keepBytes(open.home, pdf) });
-    await open.db.write(async (tx) => {
-      const now = await theOrder(tx, asked.order);
-      const still = openParcel(now, asked.parcel);
-      const again = await reckonOf(tx, open.home, now, still);
-      ready(again);
-      if (promiseOf(now, again) !== promised) throw new Refused('changedMeanwhile');
-      const { chosen } = again;
-      const { parts, total, width, height, depth } = again.parcel;
-      await sealParcel(tx, now, still, {
-        carrier: quote.carrier,
-        service: quote.service,
-        tracking,
-        cost: quote.cost,
-        currency: currencyOf(now, ''),
-        weighed: still.weighed,
-        contents: {
-          way: chosen.packing!.way,
-          notFlat: 'notFlat' in chosen ? chosen.notFlat : [],
-          spare: chosen.packing!.spare,
-          parts,
-          total,
-          outside: { width, height, depth },
-          tolerance: again.scales!.tolerance,
-          lines: again.lines.map(sealedLine),
-          to: now.to,
-          quotes: again.quotes,
-          note: now.note,
-        },
-        documents,
-        used: takenFrom(chosen.packing!),
-        booking,
-        at,
+      today,
+    };
+    made = await makeDocuments(db, settings, sending);
+    await keeping(open, async ({ keepBytes }) => {
+      const documents: Sealing['documents'] = [];
+      for (const { pdf, ...document } of made)
+        documents.push({ ...document, sha256: await keepBytes(pdf) });
+      await open.db.write(async (tx) => {
+        const now = await sealable(tx, open.home, asked);
+        if (saidOf(now) !== saidOf(before)) throw new Refused('changedMeanwhile');
+        const contents = contentsOf(now);
+        const used = takenFrom(now.chosen.packing!);
+        const { weighed } = now.parcel;
+        const currency = currencyOf(now.order, '');
+        const sealed = { carrier, service, tracking, cost, currency, weighed, contents };
+        await sealParcel(tx, now.order, now.parcel, {
+          ...sealed,
+          documents,
+          used,
+          booking,
+          at,
+        });
       });
     });
   } catch (error) {
@@ -138,4 +145,29 @@ export async function sealNow(
     throw error;
   }
   return made.find((d) => d.kind === 'label')!;
+}
+
+/** What is written down of a parcel that is sealed. */
+function contentsOf({
+  order,
+  lines,
+  quotes,
+  chosen,
+  scales,
+  packed,
+}: Sealable): Sealing['contents'] {
+  const { parts, total, width, height, depth } = packed;
+  return {
+    way: chosen.packing!.way,
+    notFlat: 'notFlat' in chosen ? chosen.notFlat : [],
+    spare: chosen.packing!.spare,
+    parts,
+    total,
+    outside: { width, height, depth },
+    tolerance: scales!.tolerance,
+    lines: lines.map(sealedLine),
+    to: order.to,
+    quotes,
+    note: order.note,
+  };
 }

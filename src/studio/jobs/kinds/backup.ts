@@ -1,7 +1,7 @@
 import { mkdir, rm } from 'node:fs/promises';
-import { basename, dirname } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { dependants, referredFiles, snapshotDatabase } from '@/data';
-import { partOf, runInWorker, storePaths, unfinished } from '@/engine';
+import { partOf, runInWorker, storePaths } from '@/engine';
 import type { PackResult, Progress } from '@/engine';
 import type { Studio } from '../../running/studio';
 import { DATABASE, storedName } from '../../safekeeping/archiveNames';
@@ -10,6 +10,8 @@ import type { JobDefinition } from '../definition';
 export interface BackupSpec {
   /** The archive to write. */
   target: string;
+  /** Where it grows, beside its place; a name that no other has. */
+  part: string;
   /** ISO 8601 instant. */
   made: string;
 }
@@ -28,13 +30,12 @@ export interface BackupResult extends PackResult {
  */
 async function backupRun(
   open: Studio,
-  { target, made }: BackupSpec,
+  { target, part, made }: BackupSpec,
   progress: Progress,
   signal: AbortSignal,
 ): Promise<{ result: BackupResult }> {
   const paths = storePaths(open.home);
   const copy = paths.temporary('.db');
-  const part = unfinished(target);
   await mkdir(paths.tmp, { recursive: true });
   try {
     progress('copying the database', 0);
@@ -65,8 +66,12 @@ async function backupRun(
   }
 }
 
+/** Whether a path is where this archive would grow: nothing else is ever swept away for it. */
+const isPartOf = (target: string, part: string): boolean =>
+  part === join(dirname(target), basename(part)) && /^\..+\.part$/.test(basename(part));
+
 export const backup: JobDefinition<BackupSpec> = {
   called: 'Making a backup',
   run: backupRun,
-  writesArchives: ({ target }) => [target],
+  leavesParts: ({ target, part }) => (isPartOf(target, part) ? [part] : []),
 };

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { constants } from 'node:fs';
 import {
-  access,
   copyFile,
   mkdir,
   open as openFile,
@@ -11,7 +10,7 @@ import {
   stat,
   writeFile,
 } from 'node:fs/promises';
-import { isAbsolute, join } from 'node:path';
+import { join } from 'node:path';
 import { stringify } from 'csv-stringify/sync';
 import { guardCell } from '@/core/csv';
 import { MANIFEST_COLUMNS, ppiOf, slug } from '@/core/prepare';
@@ -33,6 +32,7 @@ import { nominalSize } from '@/core/size';
 import { mmOf } from '@/core/units';
 import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
+import { folderFault } from '../../folders/named';
 import type { JobDefinition } from '../definition';
 
 /** Files on their way to who prints them, of one work or of several. */
@@ -55,18 +55,13 @@ export const dropFolder = (
   route: { name: string; folder: string },
 ): string => (route.folder === '' ? join(home, 'drop', slug(route.name)) : route.folder);
 
-/** Why nothing can be put into a folder, in a sentence; null when it can. */
-export async function folderRefusal(folder: string): Promise<string | null> {
-  if (!isAbsolute(folder))
-    return `Drop folder: “${folder}” is not a full path. Give it from the root, such as /home/me/to-the-lab.`;
-  try {
-    await mkdir(folder, { recursive: true });
-    await access(folder, constants.W_OK);
-    return null;
-  } catch (error) {
-    const { code } = error as NodeJS.ErrnoException;
-    return `Drop folder: ${folder} cannot be written to (${code ?? 'unknown reason'}). Nothing was handed over. Check that it is there, mounted and yours, or give the route another folder.`;
-  }
+/** Why nothing can be put into the folder of a route, in a sentence; null when it can. */
+export async function dropFault(
+  home: string,
+  route: { name: string; folder: string },
+): Promise<string | null> {
+  const fault = await folderFault(home, dropFolder(home, route));
+  return fault && `Drop folder: ${fault} Nothing was handed over.`;
 }
 
 /** Manifest of an errand as it lies beside the files: CSV for people, JSON for programs. */
@@ -166,7 +161,7 @@ export async function handOver(
   ]);
   if (!route) throw new Error('the route is not there any more');
   const folder = dropFolder(studio.home, route);
-  const refused = await folderRefusal(folder);
+  const refused = await dropFault(studio.home, route);
   if (refused) throw new Error(refused);
   const papers = await paperNames(
     db,

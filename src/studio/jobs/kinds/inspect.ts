@@ -37,8 +37,11 @@ async function inspectRun(
   await mkdir(dirname(part), { recursive: true });
   await writeFile(part, extremes);
   await settle(part, target);
-  if (!known)
-    await open.db.write((tx) => saveReading(tx, { sha256, reading, workId, at: now() }));
+  await open.db.write(async (tx) => {
+    // The same file may have been read for another work meanwhile.
+    if (!(await masterReading(tx, sha256)))
+      await saveReading(tx, { sha256, reading, workId, at: now() });
+  });
 }
 
 export const inspectMaster: JobDefinition<InspectSpec> = {

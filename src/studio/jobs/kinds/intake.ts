@@ -1,9 +1,10 @@
 import { rm } from 'node:fs/promises';
 import type { MasterFacts } from '@/core/image';
-import { addJob, addMaster } from '@/data';
+import { addJob, addMaster, worksOfFile } from '@/data';
 import type { JobRow } from '@/data';
-import { keep, partOf, runInWorker, settle, storePaths } from '@/engine';
+import { partOf, runInWorker, settle, storePaths } from '@/engine';
 import type { Progress } from '@/engine';
+import { keeping } from '../../keeping/keeping';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
 
@@ -11,11 +12,15 @@ import type { JobDefinition } from '../definition';
 export interface IntakeSpec {
   workId: number;
   sha256: string;
+  /** Under which name it waits; orders of before have their file under its hash. */
+  arrival?: string;
   bytes: number;
   name: string;
   facts: MasterFacts;
   at: string;
 }
+
+const arrivalOf = ({ arrival, sha256 }: IntakeSpec): string => arrival ?? sha256;
 
 /**
  * Decodes a received file once whole into the working copy (which refuses what breaks off),
@@ -27,10 +32,10 @@ async function intakeRun(
   spec: IntakeSpec,
   progress: Progress,
   signal: AbortSignal,
-): Promise<{ following: JobRow }> {
+): Promise<{ following?: JobRow }> {
   const { workId, sha256, name, facts, at } = spec;
   const paths = storePaths(open.home);
-  const arrival = paths.arrival(sha256);
+  const arrival = paths.arrival(arrivalOf(spec));
   const part = paths.temporary('.v');
   const target = paths.temporary('.v');
   try {
@@ -38,11 +43,16 @@ async function intakeRun(
     await runInWorker('decode', decode, partOf(progress, 0, 0.95), signal);
     progress('keeping', 0.95);
     await settle(target, paths.pixels(sha256));
-    await keep(open.home, { path: arrival, sha256, bytes: spec.bytes });
-    return await open.db.write(async (tx) => {
-      await addMaster(tx, { workId, sha256, name, at, assumedSpace: null }, facts);
-      const read = { sha256, assumedSpace: null, workId };
-      return { following: await addJob(tx, { kind: 'read', workId, spec: read, at }) };
+    return await keeping(open, async ({ keep }) => {
+      await keep({ path: arrival, sha256, bytes: spec.bytes });
+      return open.db.write(async (tx) => {
+        // The same file may have become its master while this one was decoded: that one counts.
+        const had = await worksOfFile(tx, sha256);
+        if (had.some((h) => h.workId === workId)) return {};
+        await addMaster(tx, { workId, sha256, name, at, assumedSpace: null }, facts);
+        const read = { sha256, assumedSpace: null, workId };
+        return { following: await addJob(tx, { kind: 'read', workId, spec: read, at }) };
+      });
     });
   } finally {
     await Promise.all([part, target, arrival].map((path) => rm(path, { force: true })));
@@ -52,5 +62,5 @@ async function intakeRun(
 export const intake: JobDefinition<IntakeSpec> = {
   called: 'Taking in the master',
   run: intakeRun,
-  needsArrivals: ({ sha256 }) => [sha256],
+  needsArrivals: (spec) => [arrivalOf(spec)],
 };

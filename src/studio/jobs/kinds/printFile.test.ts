@@ -15,7 +15,8 @@ import type { Recipe } from '@/core/prepare';
 import { fitToSheet, plainLayout } from '@/core/size';
 import { mm, size } from '@/core/units';
 import { addJob, addProfile, getPrintFile } from '@/data';
-import { Cancelled, keepBytes, storePaths } from '@/engine';
+import { Cancelled, storePaths } from '@/engine';
+import { keeping } from '../../keeping/keeping';
 import { targetFor } from '../../reads/targets';
 import { nameOfFile, writePrintFile } from './printFile';
 import type { PrintFileOrder } from './printFile';
@@ -63,17 +64,20 @@ const failed = (file: { checks: { check: string; passed: boolean }[] }) =>
 
 it('a pair in light and in ink has one number, and all checks passed', async () => {
   const { open } = here;
-  const sha256 = await keepBytes(open.home, OFFSET.icc);
-  await open.db.write((tx) =>
-    addProfile(tx, {
-      sha256,
-      name: OFFSET.name,
-      deviceClass: 'prtr',
-      space: 'CMYK',
-      bytes: OFFSET.icc.length,
-      at,
-    }),
-  );
+  const sha256 = await keeping(open, async ({ keepBytes }) => {
+    const kept = await keepBytes(OFFSET.icc);
+    await open.db.write((tx) =>
+      addProfile(tx, {
+        sha256: kept,
+        name: OFFSET.name,
+        deviceClass: 'prtr',
+        space: 'CMYK',
+        bytes: OFFSET.icc.length,
+        at,
+      }),
+    );
+    return kept;
+  });
   const ink: Recipe = {
     ...recipe,
     convert: { ...recipe.convert, target: `icc:${sha256}` },

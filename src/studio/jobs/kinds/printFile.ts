@@ -3,9 +3,10 @@ import { checksumCheck, fileName, ppiOf, verifyPrintFile } from '@/core/prepare'
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { addPrintFile, filesOf, getMaster, getRecipe, getWork, jobsToCome } from '@/data';
 import type { PrintFile, Reading } from '@/data';
-import { fillPrintFile, keep, partOf, runInWorker, storePaths } from '@/engine';
+import { fillPrintFile, partOf, runInWorker, storePaths } from '@/engine';
 import type { PrintTarget, Progress } from '@/engine';
 import { colourOf, ensureWorkingCopy } from '../picture';
+import { keeping } from '../../keeping/keeping';
 import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
@@ -182,29 +183,31 @@ export async function writePrintFile(
     progress('taking its checksum', 0.97);
     const sha256 = await runInWorker('hash', { path: target }, silent, signal);
     const { size: bytes } = await stat(target);
-    await keep(open.home, { path: target, sha256, bytes });
-    const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
-    checks.push(checksumCheck(sha256, kept));
-    return await open.db.write((tx) =>
-      addPrintFile(tx, {
-        workId,
-        sizeKey,
-        masterId: master.id,
-        version: named.version,
-        name: named.name,
-        sha256,
-        bytes,
-        width: plan.width,
-        height: plan.height,
-        kind,
-        channels: into.channels,
-        factor: plan.factor,
-        recipe,
-        recipeId: order.recipeId ?? null,
-        checks,
-        at,
-      }),
-    );
+    return await keeping(open, async ({ keep }) => {
+      await keep({ path: target, sha256, bytes });
+      const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
+      checks.push(checksumCheck(sha256, kept));
+      return open.db.write((tx) =>
+        addPrintFile(tx, {
+          workId,
+          sizeKey,
+          masterId: master.id,
+          version: named.version,
+          name: named.name,
+          sha256,
+          bytes,
+          width: plan.width,
+          height: plan.height,
+          kind,
+          channels: into.channels,
+          factor: plan.factor,
+          recipe,
+          recipeId: order.recipeId ?? null,
+          checks,
+          at,
+        }),
+      );
+    });
   } catch (error) {
     await rm(target, { force: true });
     throw error;

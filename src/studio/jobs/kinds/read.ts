@@ -4,6 +4,7 @@ import type { JobRow } from '@/data';
 import { cutTiles, masterColourOf, partOf, pixelSize, storePaths } from '@/engine';
 import type { Progress } from '@/engine';
 import { now } from '../../running/studio';
+import { oneAtATime } from '../../running/oneAtATime';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
 import { ensureWorkingCopy, isThere, pictureOf } from '../picture';
@@ -12,8 +13,11 @@ import type { PictureSpec } from '../picture';
 /** A master whose tiles and preview are to be cut. */
 export type ReadSpec = PictureSpec & { workId?: number };
 
-/** Cuts tiles and preview of one picture. */
-async function cut(
+/** Cuts tiles and preview of one picture; not twice at once, since both lie at one place. */
+const cut = (...work: Parameters<typeof cutOne>): Promise<void> =>
+  oneAtATime(`tiles of ${pictureOf(work[1])}`, () => cutOne(...work));
+
+async function cutOne(
   open: Studio,
   spec: PictureSpec,
   progress: Progress,

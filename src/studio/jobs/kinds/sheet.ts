@@ -10,9 +10,10 @@ import type { Conversion, PixelRect, SheetContent } from '@/core/prepare';
 import { mmOf } from '@/core/units';
 import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
 import { rasterPdf } from '@/documents';
-import { keep, keepBytes, partOf, runInWorker, storePaths } from '@/engine';
+import { partOf, runInWorker, storePaths } from '@/engine';
 import type { Progress, SheetPart, SheetWords } from '@/engine';
 import { colourOf, ensureWorkingCopy } from '../picture';
+import { keeping } from '../../keeping/keeping';
 import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
@@ -114,32 +115,35 @@ export async function writeSheetFile(
     const shape = { path: drawnTo, width, height, channels: into.channels, bits };
     const deflated = await runInWorker('deflatedSamples', shape, silent, signal);
     const page = { width, height, ppi, channels: into.channels, deflated, icc: into.icc };
-    const pdfSha256 = await keepBytes(open.home, await rasterPdf(page, about));
+    const pdf = await rasterPdf(page, about);
     progress('taking its checksum', 0.97);
     const sha256 = await runInWorker('hash', { path }, silent, signal);
     const { size: bytes } = await stat(path);
-    await keep(open.home, { path, sha256, bytes });
-    const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
-    checks.push(checksumCheck(sha256, kept));
-    return await open.db.write(async (tx) =>
-      addSheetFile(
-        tx,
-        {
-          kind: content.kind,
-          name: nameOf(order, work.title, 1 + (await sheetFilesOf(tx, workId)).length),
-          sha256,
-          pdfSha256,
-          bytes,
-          width,
-          height,
-          ppi,
-          content,
-          checks,
-          at,
-        },
-        [{ workId, masterId }],
-      ),
-    );
+    return await keeping(open, async ({ keep, keepBytes }) => {
+      const pdfSha256 = await keepBytes(pdf);
+      await keep({ path, sha256, bytes });
+      const kept = await runInWorker('hash', { path: paths.file(sha256) }, silent, signal);
+      checks.push(checksumCheck(sha256, kept));
+      return open.db.write(async (tx) =>
+        addSheetFile(
+          tx,
+          {
+            kind: content.kind,
+            name: nameOf(order, work.title, 1 + (await sheetFilesOf(tx, workId)).length),
+            sha256,
+            pdfSha256,
+            bytes,
+            width,
+            height,
+            ppi,
+            content,
+            checks,
+            at,
+          },
+          [{ workId, masterId }],
+        ),
+      );
+    });
   } catch (error) {
     await rm(path, { force: true });
     throw error;

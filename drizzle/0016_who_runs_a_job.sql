@@ -1,0 +1,1 @@
+ALTER TABLE `job` ADD `by` text DEFAULT 'server' NOT NULL;
