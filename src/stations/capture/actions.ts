@@ -11,7 +11,7 @@ import {
   currentMaster,
   masterReading,
 } from '@/data';
-import type { Master } from '@/data';
+import type { Master, Writing } from '@/data';
 import { act, noteJob, pictureKey, queueJob, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
 import type { ActionTools } from '@/studio';
@@ -31,102 +31,102 @@ export async function takeNamedFile(typed: unknown): Promise<Answer<null>> {
   });
 }
 
+type Change = Partial<Pick<Master, 'assumedSpace' | 'derivation'>>;
+
 /**
- * Appends a master row that differs from the one of now in its space or in what is derived
- * from it, and makes its picture.
+ * Appends a master row that differs from the one inside the write in its space or in what is
+ * derived from it, and makes its picture. Null, or why not.
  */
 async function changeMaster(
   { studio, write, at }: ActionTools,
-  master: Master,
-  change: Partial<Pick<Master, 'assumedSpace' | 'derivation'>>,
+  workId: number,
   what: 'master.space' | 'master.derived',
-): Promise<void> {
-  const { workId, sha256, name, file } = master;
-  const { assumedSpace, derivation } = { ...master, ...change };
-  const picture = pictureKey(sha256, derivation, assumedSpace);
+  changeOf: (master: Master, tx: Writing) => Promise<Change | Answer<never>>,
+): Promise<null | Answer<never>> {
   const job = await write(async (tx) => {
+    const master = await currentMaster(tx, workId);
+    if (!master) return refuse(NO_MASTER);
+    const change = await changeOf(master, tx);
+    if ('ok' in change) return change;
+    const { sha256, name, file } = master;
+    const { assumedSpace, derivation } = { ...master, ...change };
+    const picture = pictureKey(sha256, derivation, assumedSpace);
     const row = { workId, sha256, name, assumedSpace, derivation, picture, at };
     await addMaster(tx, row, file, what);
     const spec = { sha256, assumedSpace, derivation, picture: picture ?? sha256, workId };
     return noteJob(tx, { kind: 'read', workId, spec, at });
   });
+  if ('ok' in job) return job;
   void queueJob(studio, job);
+  return null;
 }
 
 /** A derivation with one part of it changed; null when nothing is left of it. */
-function derived(master: Master, change: Partial<Derivation>): Derivation | null {
+function derived(master: Master, change: Partial<Derivation>): Pick<Master, 'derivation'> {
   const next = { corners: null, flatField: null, ...master.derivation, ...change };
-  return next.corners || next.flatField ? next : null;
+  return { derivation: next.corners || next.flatField ? next : null };
 }
 
 /** Notes which colour space an untagged master was saved in, and cuts its tiles anew. */
 export async function sayColourSpace(typed: unknown): Promise<Answer<null>> {
-  return act(spaceForm, typed, {}, async ({ workId, space: assumedSpace }, tools) => {
-    const master = await currentMaster(tools.studio.db.read, workId);
-    if (!master) return refuse(NO_MASTER);
-    await changeMaster(tools, master, { assumedSpace }, 'master.space');
-    return null;
-  });
+  return act(spaceForm, typed, {}, ({ workId, space: assumedSpace }, tools) =>
+    changeMaster(tools, workId, 'master.space', () => Promise.resolve({ assumedSpace })),
+  );
 }
 
 const ofWork = defineForm({ workId });
 
 /** Takes the crop that the reading proposes; the file stays as it is. */
 export async function acceptCrop(typed: unknown): Promise<Answer<null>> {
-  return act(ofWork, typed, {}, async ({ workId }, tools) => {
-    const { read } = tools.studio.db;
-    const master = await currentMaster(read, workId);
-    if (!master) return refuse(NO_MASTER);
-    const corners = (await masterReading(read, master.sha256))?.geometry.proposal;
-    if (!corners) return refuse('No crop is proposed for this master.');
-    const derivation = derived(master, { corners });
-    await changeMaster(tools, master, { derivation }, 'master.derived');
-    return null;
-  });
+  return act(ofWork, typed, {}, ({ workId }, tools) =>
+    changeMaster(tools, workId, 'master.derived', async (master, tx) => {
+      const corners = (await masterReading(tx, master.sha256))?.geometry.proposal;
+      return corners
+        ? derived(master, { corners })
+        : refuse('No crop is proposed for this master.');
+    }),
+  );
 }
 
-async function drop(typed: unknown, change: Partial<Derivation>): Promise<Answer<null>> {
-  return act(ofWork, typed, {}, async ({ workId }, tools) => {
-    const master = await currentMaster(tools.studio.db.read, workId);
-    if (!master?.derivation) return refuse('It was taken back already.');
-    const derivation = derived(master, change);
-    await changeMaster(tools, master, { derivation }, 'master.derived');
-    return null;
-  });
-}
+const drop = (typed: unknown, change: Partial<Derivation>): Promise<Answer<null>> =>
+  act(ofWork, typed, {}, ({ workId }, tools) =>
+    changeMaster(tools, workId, 'master.derived', (master) =>
+      Promise.resolve(
+        master.derivation ? derived(master, change) : refuse('It was taken back already.'),
+      ),
+    ),
+  );
 
 /** Prints are made from the whole file again. */
 export async function dropCrop(typed: unknown): Promise<Answer<null>> {
   return drop(typed, { corners: null });
 }
 
+/** The change that divides by the newest board shot; or why there is none. */
+async function byBoardShot(master: Master, tx: Writing): Promise<Change | Answer<never>> {
+  const shot = await boardShotOf(tx, master.workId);
+  if (!shot) return refuse('There is no board shot yet. Bring one first.');
+  const proportion = shot.width / shot.height / (master.file.width / master.file.height);
+  if (Math.abs(proportion - 1) > 0.02)
+    return refuse(
+      'The board shot has another proportion than the master: it is not of the same framing. Photograph the board as the work was photographed, uncropped.',
+    );
+  const light = Float64Array.from(shot.grid.light);
+  const fitted = fitFlatField({ ...shot.grid, light });
+  if (!fitted.ok)
+    return refuse(
+      fitted.because === 'dark'
+        ? 'The board shot is all but black: there is no light in it to divide by.'
+        : 'The board shot is not of a plain board: something else is in it. Photograph the bare board.',
+    );
+  return derived(master, { flatField: fitted.field });
+}
+
 /** Divides by the newest board shot, in linear light. */
 export async function acceptFlatField(typed: unknown): Promise<Answer<null>> {
-  return act(ofWork, typed, {}, async ({ workId }, tools) => {
-    const { read } = tools.studio.db;
-    const [master, shot] = await Promise.all([
-      currentMaster(read, workId),
-      boardShotOf(read, workId),
-    ]);
-    if (!master) return refuse(NO_MASTER);
-    if (!shot) return refuse('There is no board shot yet. Bring one first.');
-    const proportion = shot.width / shot.height / (master.file.width / master.file.height);
-    if (Math.abs(proportion - 1) > 0.02)
-      return refuse(
-        'The board shot has another proportion than the master: it is not of the same framing. Photograph the board as the work was photographed, uncropped.',
-      );
-    const light = Float64Array.from(shot.grid.light);
-    const fitted = fitFlatField({ ...shot.grid, light });
-    if (!fitted.ok)
-      return refuse(
-        fitted.because === 'dark'
-          ? 'The board shot is all but black: there is no light in it to divide by.'
-          : 'The board shot is not of a plain board: something else is in it. Photograph the bare board.',
-      );
-    const derivation = derived(master, { flatField: fitted.field });
-    await changeMaster(tools, master, { derivation }, 'master.derived');
-    return null;
-  });
+  return act(ofWork, typed, {}, ({ workId }, tools) =>
+    changeMaster(tools, workId, 'master.derived', byBoardShot),
+  );
 }
 
 /** Prints are made in the light as it was again. */

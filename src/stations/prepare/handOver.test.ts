@@ -6,10 +6,10 @@ import { inProcess, SIZE, startRealWorkers } from '../../../e2e/support/inProces
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { plainRecipe } from '@/core/prepare';
-import type { Check } from '@/core/prepare';
+import type { Check, HandOverManifest } from '@/core/prepare';
 import { addPrintFile, addWork, errandsOf } from '@/data';
 import { minor, mm } from '@/core/units';
-import { storePaths } from '@/engine';
+import { hashFile, storePaths } from '@/engine';
 import type { LabAnswer } from '@/standins';
 import { askLab, handOverFiles, keepRoute } from './handOverActions';
 import { reasonWords } from './handOverWords';
@@ -111,8 +111,11 @@ it('a route asks for what can be written, and its folder can be written to', asy
   expect(await route({ folder: 'to-the-lab' })).toMatchObject({
     fields: { folder: expect.stringMatching(/is not a full path/) },
   });
-  writeFileSync(join(here.open.home, 'a file'), '');
-  expect(await route({ folder: join(here.open.home, 'a file', 'drop') })).toMatchObject({
+  mkdirSync(join(here.open.home, 'drop'));
+  writeFileSync(join(here.open.home, 'drop', 'a file'), '');
+  expect(
+    await route({ folder: join(here.open.home, 'drop', 'a file', 'x') }),
+  ).toMatchObject({
     fields: { folder: expect.stringMatching(/cannot be written to \(ENOTDIR\)/) },
   });
   expect(await route({ target: `icc:${'a'.repeat(64)}` })).toMatchObject({
@@ -217,19 +220,31 @@ it('only a route that answers is asked, and the station says so', async () => {
   expect((await errandsOf(here.open.db.read, 1))[0]!.answer).toBeNull();
 });
 
-it('of two errands at once each has its own number and folder', async () => {
-  const [name] = Object.keys(ids);
-  const both = await Promise.all([hand([item(name!)]), hand([item(name!)])]);
-  for (const job of both)
+it('of a dozen errands at once each has its own number, its own folder, and in it what it says', async () => {
+  const [one, other] = Object.keys(ids);
+  const pairs = Array.from({ length: 12 }, (_, i) => hand([item(i % 2 ? one! : other!)]));
+  for (const job of await Promise.all(pairs))
     expect(await ended((job as { value: number }).value)).toEqual({
       state: 'done',
       error: null,
     });
-  const rows = await here.rows<{ number: string; folder: string }>(
-    'SELECT number, folder FROM errand',
+  const rows = await here.rows<{ number: string; folder: string; manifest: string }>(
+    'SELECT number, folder, manifest FROM errand ORDER BY id DESC LIMIT 12',
   );
-  expect(new Set(rows.map((r) => r.number)).size).toBe(rows.length);
-  expect(new Set(rows.map((r) => r.folder)).size).toBe(rows.length);
+  expect(new Set(rows.map((r) => r.number)).size).toBe(12);
+  expect(new Set(rows.map((r) => r.folder)).size).toBe(12);
+  for (const { number, folder, manifest } of rows) {
+    const { errand, items } = JSON.parse(manifest) as HandOverManifest;
+    expect(errand).toBe(number);
+    expect(readdirSync(folder).sort()).toEqual(
+      [...items.map((i) => i.file), 'manifest.csv', 'manifest.json'].sort(),
+    );
+    for (const { file, sha256 } of items)
+      expect(await hashFile(join(folder, file))).toBe(sha256);
+    expect(JSON.parse(readFileSync(join(folder, 'manifest.json'), 'utf8'))).toEqual(
+      JSON.parse(manifest),
+    );
+  }
 });
 
 it('nothing half-made is left, and nothing that failed goes out', async () => {

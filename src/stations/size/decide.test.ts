@@ -211,6 +211,16 @@ it('what must stay is marked, marked anew and freed; each a further fact', async
 });
 
 describe('sizes of the studio’s own', () => {
+  it('twenty own sizes at once are all kept', async () => {
+    const sizes = Array.from({ length: 20 }, (_, i) => `${300 + i} x ${401 + i} mm`);
+    const answers = await Promise.all(sizes.map((size) => addOwnSize({ size })));
+    const keys = answers.map((a) => (a.ok ? a.value : null));
+    const kept = async () => (await readSettings(here.open.db.read)).ownSizes;
+    expect(await kept()).toEqual(expect.arrayContaining(keys));
+    await Promise.all(keys.map((key) => removeOwnSize({ key })));
+    expect((await kept()).filter((key) => keys.includes(key))).toEqual([]);
+  });
+
   it('are added in any unit, once, and taken off again', async () => {
     const added = await addOwnSize({ size: '60 x 42 cm' });
     expect(added).toMatchObject({ ok: true, value: 'own-42x60cm' });
