@@ -1,6 +1,7 @@
 import { dirname, relative, resolve } from 'node:path';
 import nextPlugin from '@next/eslint-plugin-next';
 import hooks from 'eslint-plugin-react-hooks';
+import regexp from 'eslint-plugin-regexp';
 import tseslint from 'typescript-eslint';
 
 /** Floors, from the ground up: what each folder may import through `@/`. */
@@ -182,6 +183,16 @@ export default tseslint.config(
     },
   },
   ...Object.entries(FLOORS).map(([floor, allowed]) => floorRule(floor, allowed)),
+  {
+    // What is typed or sent is read by expressions that take time in proportion to its length.
+    files: ['src/**/*.{ts,tsx}', 'scripts/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential' }],
+    },
+  },
   {
     files: ['src/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts', '**/*.test.tsx'],

@@ -30,7 +30,8 @@ export class FolderHeld extends Error {
 
 const held = globalThis as { glassineHeld?: Map<string, Transaction> };
 /** What this process holds; once, however often this file is loaded into it. */
-const ours = () => (held.glassineHeld ??= new Map());
+const ours = (): Map<string, Transaction> =>
+  (held.glassineHeld ??= new Map<string, Transaction>());
 
 const running = (home: string) => join(home, 'running');
 

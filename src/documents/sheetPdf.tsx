@@ -10,6 +10,7 @@ import {
 } from '@react-pdf/renderer';
 import type { DrawnLine, LineKind, TilePlan } from '@/core/size';
 import { PAGE_MARGIN, PAGE_OVERLAP, clipped } from '@/core/size';
+import { xmlText } from '@/core/text';
 import { SANS, SERIF, pt, registerFonts } from './fonts';
 
 /** A figure or word of a drawing, mm; `upright` reads from below. */
@@ -244,11 +245,6 @@ export async function drawingPdf(
   );
 }
 
-const escaped = (text: string) =>
-  text.replace(
-    /[&<>"]/g,
-    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!,
-  );
 const figure = (n: number) => String(Number(n.toFixed(3)));
 
 /** The same drawing as SVG, in mm. */
@@ -261,11 +257,11 @@ export function drawingSvg({ title, area, lines, texts }: DrawingContent): strin
   const words = texts.map((t) => {
     const turn = t.upright ? ` transform="rotate(-90 ${figure(t.x)} ${figure(t.y)})"` : '';
     const face = t.pencilled ? ' font-family="serif" font-style="italic"' : '';
-    return `<text x="${figure(t.x)}" y="${figure(t.y + TEXT_MM / 3)}"${turn}${face}>${escaped(t.text)}</text>`;
+    return `<text x="${figure(t.x)}" y="${figure(t.y + TEXT_MM / 3)}"${turn}${face}>${xmlText(t.text)}</text>`;
   });
   return `<?xml version="1.0" encoding="UTF-8"?>
 <svg xmlns="http://www.w3.org/2000/svg" width="${figure(area.width)}mm" height="${figure(area.height)}mm" viewBox="${[area.left, area.top, area.width, area.height].map(figure).join(' ')}">
-<title>${escaped(title)}</title>
+<title>${xmlText(title)}</title>
 <g fill="none">
 ${drawn.join('\n')}
 </g>

@@ -4,6 +4,7 @@ export * from './wayIn/rowId';
 export * from './wayIn/action';
 export * from './words/faults';
 export * from './wayIn/stale';
+export * from './wayIn/sizeAsked';
 export * from './jobs/startJob';
 export * from './jobs/orderFiles';
 export * from './words/refusalWords';

@@ -1,4 +1,5 @@
 import type { Field, InputContext } from './fields';
+import { foreignCharacter, isBlank, keptCharacters } from '../text';
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- what a field writes is its own
 type Fields = Record<string, Field<any>>;
@@ -28,10 +29,16 @@ export interface FormDefinition<T> {
   titles: Record<string, string>;
 }
 
+/** What was typed, as it is said back: its beginning, and of characters that are not kept, none. */
+const quoted = (typed: string) => {
+  const kept = keptCharacters(typed);
+  return `“${kept.length > 60 ? `${kept.slice(0, 60)}…` : kept}”`;
+};
+
 const unreadable = (field: Field<unknown>, typed: string) =>
   typed.trim() === ''
     ? `${field.title}: is empty. Give ${field.example}.`
-    : `${field.title}: “${typed}” cannot be read. Give ${field.example}.`;
+    : `${field.title}: ${quoted(typed)} cannot be read. Give ${field.example}.`;
 
 function numberFault(field: Field<unknown>, value: number, c: InputContext): string | null {
   const limits = field.schema;
@@ -43,7 +50,7 @@ function numberFault(field: Field<unknown>, value: number, c: InputContext): str
     return too('little', 'more than #', limits.exclusiveMinimum);
   if (limits.maximum !== undefined && value > limits.maximum)
     return too('much', '# or less', limits.maximum);
-  const broken = limits.type === 'integer' && !Number.isInteger(value);
+  const broken = limits.type === 'integer' && !Number.isSafeInteger(value);
   return broken || !Number.isFinite(value)
     ? `${field.title}: ${field.say(value, c)} is not right. Give ${field.example}.`
     : null;
@@ -52,10 +59,14 @@ function numberFault(field: Field<unknown>, value: number, c: InputContext): str
 function textFault(field: Field<unknown>, value: string): string | null {
   const { minLength = 0, maxLength = Infinity, enum: of } = field.schema;
   if (of && !of.includes(value))
-    return `${field.title}: “${value}” is not one of ${field.example}.`;
+    return `${field.title}: ${quoted(value)} is not one of ${field.example}.`;
+  const foreign = field.verbatim ? null : foreignCharacter(value);
+  if (foreign !== null)
+    return `${field.title}: it holds a character that is not seen (${foreign}), which files and labels stumble over. Type it again instead of pasting it.`;
   // Characters as people count them, which is how JSON Schema counts them, too.
   const length = [...value].length;
-  if (length < minLength) return `${field.title}: is empty. Give ${field.example}.`;
+  if (length < minLength || (minLength > 0 && isBlank(value)))
+    return `${field.title}: is empty. Give ${field.example}.`;
   return length > maxLength
     ? `${field.title}: is longer than ${maxLength} characters. Shorten it.`
     : null;
@@ -75,6 +86,11 @@ export function readField<T>(
   typed: string,
   context: InputContext,
 ): { ok: true; value: T } | { ok: false; fault: string } {
+  if (typed.length > field.longest)
+    return {
+      ok: false,
+      fault: `${field.title}: ${typed.length} characters are too many to be read. Give ${field.example}.`,
+    };
   if (field.optional && typed.trim() === '') return { ok: true, value: null as T };
   const value = field.read(typed, context) as T | null | undefined;
   const fault =

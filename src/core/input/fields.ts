@@ -4,6 +4,7 @@ import { isDay } from './isDay';
 import { parseLength } from './parseLength';
 import { parseMoney } from './parseMoney';
 import { parseNumber } from './parseNumber';
+import { visibleText } from '../text';
 import { writeAmount, writeLength, writeNumber, writePercent } from './writeAmount';
 
 /** How the reader's bench is set, as far as reading needs it. */
@@ -35,6 +36,10 @@ export interface Field<T> {
   /** It goes along with the form and is not asked for. */
   hidden?: boolean;
   optional?: boolean;
+  /** Its words are not names or notes but a path, a list: taken as they are. */
+  verbatim?: boolean;
+  /** Most characters that are looked at at all; what is longer is refused unread. */
+  longest: number;
   read(text: string, context: InputContext): unknown;
   /** What a good answer looks like, for the error's sentence. */
   example: string;
@@ -55,20 +60,36 @@ interface Range {
   max?: number;
 }
 
-const limits = ({ min, above, max }: Range) => ({
-  ...(min === undefined ? {} : { minimum: min }),
-  ...(above === undefined ? {} : { exclusiveMinimum: above }),
-  ...(max === undefined ? {} : { maximum: max }),
+/** Beyond this a whole number is not told from the next one, by the database neither. */
+const SAFE = Number.MAX_SAFE_INTEGER;
+/** No number that anybody types is longer. */
+const LONGEST_NUMBER = 60;
+
+const limits = ({ min, above, max = SAFE }: Range) => ({
+  ...(above === undefined ? { minimum: min ?? -SAFE } : { exclusiveMinimum: above }),
+  maximum: max,
 });
 
 /** Words: trimmed, and of `min` to `max` characters. */
 export const text = (title: string, { min = 1, max = 200 } = {}): Field<string> => ({
   title,
   schema: { type: 'string', minLength: min, maxLength: max },
-  read: (typed) => typed.trim(),
+  longest: 4 * max + 100,
+  read: visibleText,
   example: 'a few words',
   say: String,
   write: String,
+});
+
+/** Words that are taken as they are, but for blanks around them: a path, a list, JSON. */
+export const verbatim = (
+  title: string,
+  range: { min?: number; max?: number },
+): Field<string> => ({
+  ...text(title, range),
+  verbatim: true,
+  longest: (range.max ?? 200) + 100,
+  read: (typed) => typed.trim(),
 });
 
 /** One of some words. */
@@ -78,6 +99,7 @@ export const choice = <const T extends string>(
 ): Field<T> => ({
   title,
   schema: { type: 'string', enum: [...of] },
+  longest: 200,
   read: (typed) => typed.trim(),
   example: of.join(', '),
   say: String,
@@ -88,6 +110,7 @@ export const choice = <const T extends string>(
 export const length = (title: string, range: Range): Field<Millimetres> => ({
   title,
   schema: { type: 'number', ...limits(range) },
+  longest: LONGEST_NUMBER,
   read: (typed, c) => parseLength(typed, c.units),
   example: '300 mm, 30 cm or 12in',
   say: (value, c) => formatLength(mm(value), c.units, c.locale),
@@ -98,6 +121,7 @@ export const length = (title: string, range: Range): Field<Millimetres> => ({
 export const money = (title: string, range: Range): Field<Minor> => ({
   title,
   schema: { type: 'integer', ...limits(range) },
+  longest: LONGEST_NUMBER,
   read: (typed, c) => parseMoney(typed, c.currency),
   example: '85 or 85.50',
   say: (value, c) => formatMoney(minor(value), c.currency, c.locale),
@@ -109,6 +133,7 @@ export const money = (title: string, range: Range): Field<Minor> => ({
 export const whole = (title: string, range: Range, unit = ''): Field<number> => ({
   title,
   schema: { type: 'integer', ...limits(range) },
+  longest: LONGEST_NUMBER,
   read: parseNumber,
   example: 'a whole number',
   say: sayNumber,
@@ -125,6 +150,7 @@ export const decimal = (
 ): Field<number> => ({
   title,
   schema: { type: 'number', ...limits(range) },
+  longest: LONGEST_NUMBER,
   read: parseNumber,
   example: 'a number',
   say: (value, c) => sayNumber(value, c) + (unit && `${THIN}${unit}`),
@@ -145,6 +171,7 @@ export const percent = (title: string, range: Range, unit = '%'): Field<number> 
         max: share(range.max),
       }),
     },
+    longest: LONGEST_NUMBER,
     read: (typed) => {
       const value = parseNumber(typed.replace('%', ''));
       return value === null ? null : value / 100;
@@ -160,6 +187,7 @@ export const percent = (title: string, range: Range, unit = '%'): Field<number> 
 export const day = (title: string): Field<string> => ({
   title,
   schema: { type: 'string', format: 'date' },
+  longest: LONGEST_NUMBER,
   read: (typed) => (isDay(typed.trim()) ? typed.trim() : null),
   example: 'a day such as 2026-11-23',
   say: String,
@@ -176,7 +204,10 @@ export const rowNumber = (title: string): Field<number> => ({
 });
 
 /** What a form was filled with when it was opened: sent along, not asked for. */
-export const formSeen: Field<string> = { ...text('Form', { max: 8000 }), hidden: true };
+export const formSeen: Field<string> = {
+  ...verbatim('Form', { max: 8000 }),
+  hidden: true,
+};
 
 /** The same field, but it may be left empty: then it is null. */
 export const optional = <T>(field: Field<T>): Field<T | null> => ({

@@ -53,7 +53,9 @@ export function parseSize(
   text: string,
   mode: UnitMode,
 ): { width: Millimetres; height: Millimetres; unit: SizeUnit } | null {
-  const parts = text.trim().split(/\s*(?:[×*]|\bx\b|(?<=[\d\s"″a-z])x(?=[\s\d.,]))\s*/i);
+  const parts = text
+    .split(/[×*]|\bx\b|(?<=[\d\s"″a-z])x(?=[\s\d.,])/i)
+    .map((part) => part.trim());
   const [first = '', second = ''] = parts;
   if (parts.length !== 2) return null;
   const last = unitOf(second) ?? (mode === 'metric' ? 'cm' : 'in');

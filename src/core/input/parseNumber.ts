@@ -14,7 +14,7 @@ export function parseNumber(text: string): number | null {
     return whole.startsWith('-') ? Number(whole) - part : Number(whole) + part;
   }
   const compact = trimmed.replace(/\s/g, '');
-  if (!/^-?[\d.,]*\d[\d.,]*$/.test(compact)) return null;
+  if (!/^-?[\d.,]+$/.test(compact) || !/\d/.test(compact)) return null;
   const lastComma = compact.lastIndexOf(',');
   const lastPoint = compact.lastIndexOf('.');
   const mark = lastComma > lastPoint ? ',' : '.';

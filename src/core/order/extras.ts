@@ -1,4 +1,5 @@
 import { parseNumber } from '../input';
+import { foreignCharacter, visibleText } from '../text';
 import type { Field } from '../input';
 import type { Extra } from '../pack';
 import { grams } from '../units';
@@ -14,7 +15,8 @@ export const readExtras = (typed: string): Extra[] =>
     .map((part) => part.trim())
     .filter(Boolean)
     .map((part) => {
-      const [, name = part, weight = ''] = /^(.+?)\s+(\d+(?:\.\d+)?)\s*g$/.exec(part) ?? [];
+      const [, weight = ''] = /(?<=\s)(\d{1,9}(?:\.\d{1,9})?)\s?g$/.exec(part) ?? [];
+      const name = weight ? part.slice(0, part.lastIndexOf(weight)).trim() : part;
       return { name, mass: grams(parseNumber(weight) ?? 0) };
     });
 
@@ -38,8 +40,11 @@ export const extrasField = (
       },
     },
   },
+  longest: MOST.items * (MOST.name + 20),
   read(typed) {
-    const extras = readExtras(typed);
+    const words = visibleText(typed);
+    if (foreignCharacter(words) !== null) return null;
+    const extras = readExtras(words);
     const fits = extras.every((e) => e.name.length <= MOST.name && e.mass <= MOST.mass);
     return fits && extras.length <= MOST.items ? extras : null;
   },

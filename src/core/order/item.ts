@@ -55,6 +55,7 @@ export const itemField = (
       sizeKey: key,
     },
   },
+  longest: 200,
   read: readItem,
   say: String,
   write: (item) =>

@@ -12,7 +12,7 @@ export function slug(title: string): string {
     .replace(/[øØ]/g, 'o')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
+    .replace(/^-|-$/g, '')
     .slice(0, 48);
   return plain === '' ? 'untitled' : plain;
 }
@@ -65,10 +65,12 @@ export function namePatternProblem(pattern: string): NameProblem | null {
   const bad = FORBIDDEN.exec(bare) ?? /[{}]/.exec(bare);
   if (bad) return { code: 'forbidden', character: bad[0] };
   if (!pattern.startsWith('{size}')) return { code: 'sizeFirst' };
-  return pattern.length > MOST ? { code: 'tooLong' } : null;
+  return pattern.length > MOST || leastLength(pattern) > LONGEST - 5
+    ? { code: 'tooLong' }
+    : null;
 }
 
-const sizeInName = (label: string) => label.replace(/\s*×\s*/g, 'x').replace(/\s+/g, '');
+const sizeInName = (label: string) => label.replace(/×/g, 'x').replace(/\s+/g, '');
 
 /** What a name of ours ends with, by the file's form. */
 export const EXTENSIONS: Record<FileFormat, string> = {
@@ -77,23 +79,56 @@ export const EXTENSIONS: Record<FileFormat, string> = {
   jpeg: 'jpg',
 };
 
-/** Name of a file: the size comes first, so that no one orders the wrong one. */
+/** Longest name in bytes, with its ending: every file system takes it, with room for a folder. */
+const LONGEST = 180;
+/** How long the words of a name may be, the longest that fits first. */
+const WORD_LENGTHS = [48, 24, 12, 6];
+const SHORTEST_WORD = WORD_LENGTHS.at(-1)!;
+
+/** Room that a part takes at least. */
+const LEAST: Record<keyof NameValues, number> = {
+  size: 24,
+  title: SHORTEST_WORD,
+  artist: SHORTEST_WORD,
+  ppi: 5,
+  version: 5,
+  space: SHORTEST_WORD,
+  recipe: SHORTEST_WORD,
+  date: 10,
+};
+
+const leastLength = (pattern: string): number =>
+  pattern.replace(/\{([a-z]+)\}/g, (_, part: string) =>
+    'x'.repeat(LEAST[part as keyof NameValues] ?? 0),
+  ).length;
+
+/**
+ * Name of a file: the size comes first, so that no one orders the wrong one. Long words of it
+ * are shortened until the name is one that every file system takes.
+ */
 export function fileName(pattern: string, format: FileFormat, values: NameValues): string {
-  const said: Record<keyof NameValues, string> = {
-    size: sizeInName(values.size),
-    title: slug(values.title),
-    artist: slug(values.artist),
-    ppi: String(values.ppi),
-    version: String(values.version),
-    space: slug(values.space),
-    recipe: slug(values.recipe),
-    date: values.date,
+  const ending = `.${EXTENSIONS[format]}`;
+  const most = LONGEST - ending.length;
+  const withWords = (length: number) => {
+    const word = (text: string) => slug(text).slice(0, length).replace(/-$/, '');
+    const said: Record<keyof NameValues, string> = {
+      size: sizeInName(values.size),
+      title: word(values.title),
+      artist: word(values.artist),
+      ppi: String(values.ppi),
+      version: String(values.version),
+      space: word(values.space),
+      recipe: word(values.recipe),
+      date: values.date,
+    };
+    return pattern.replace(
+      /\{([a-z]+)\}/g,
+      (_, part: string) => said[part as keyof NameValues] ?? '',
+    );
   };
-  const name = pattern.replace(
-    /\{([a-z]+)\}/g,
-    (_, part: string) => said[part as keyof NameValues] ?? '',
-  );
-  return `${name}.${EXTENSIONS[format]}`;
+  const names = WORD_LENGTHS.map(withWords);
+  const name = names.find((n) => n.length <= most) ?? names.at(-1)!.slice(0, most);
+  return `${name}${ending}`;
 }
 
 /**

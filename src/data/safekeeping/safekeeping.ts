@@ -1,4 +1,5 @@
 import { getTableColumns, getTableName, inArray, is, sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
 import { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Database, Reading, Writing } from '../reading';
 import { REGISTER } from '../register';
@@ -114,12 +115,33 @@ const tables = (): SQLiteTable[] =>
 
 const EXPORT_ROWS = 1000;
 
+/** A value that cannot be given out as it is stored, and where it stands. */
+export interface OddValue {
+  table: string;
+  row: number;
+  column: string;
+  value: string;
+}
+
 export interface ExportedTable {
   name: string;
   columns: string[];
-  /** Rows in order, some at a time; JSON columns as they are stored. */
+  /**
+   * Rows in order, some at a time; JSON columns as they are stored. A whole number beyond what
+   * programs tell apart comes as its digits, bytes as hexadecimal.
+   */
   rows: () => AsyncGenerator<Record<string, string | number | null>[]>;
+  /** Those values, each with its row. */
+  odd: () => Promise<OddValue[]>;
 }
+
+const MOST_EXACT = sql.raw(String(Number.MAX_SAFE_INTEGER));
+
+const isOdd = (column: SQL) =>
+  sql`(typeof(${column}) = 'blob' OR (typeof(${column}) = 'integer' AND ${column} NOT BETWEEN -${MOST_EXACT} AND ${MOST_EXACT}))`;
+
+const asText = (column: SQL) =>
+  sql`CASE typeof(${column}) WHEN 'blob' THEN hex(${column}) ELSE CAST(${column} AS TEXT) END`;
 
 /** Every table of facts, to be written out. */
 export const exportTables = (db: Reading): ExportedTable[] =>
@@ -127,16 +149,37 @@ export const exportTables = (db: Reading): ExportedTable[] =>
     .map((table) => ({ table, name: getTableName(table) }))
     .filter(({ name }) => REGISTER[name]?.exported)
     .sort((a, b) => (a.name < b.name ? -1 : 1))
-    .map(({ table, name }) => ({
-      name,
-      columns: Object.values(getTableColumns(table)).map((c) => c.name),
-      async *rows() {
-        for (let from = 0; ; from += EXPORT_ROWS) {
-          const part = await db.all<Record<string, string | number | null>>(
-            sql`SELECT * FROM ${table} ORDER BY rowid LIMIT ${EXPORT_ROWS} OFFSET ${from}`,
-          );
-          if (part.length > 0) yield part;
-          if (part.length < EXPORT_ROWS) return;
-        }
-      },
-    }));
+    .map(({ table, name }) => {
+      const columns = Object.values(getTableColumns(table)).map((c) => c.name);
+      const each = columns.map((column) => ({
+        column,
+        at: sql`${sql.identifier(column)}`,
+      }));
+      const asked = each.map(
+        ({ column, at }) =>
+          sql`CASE WHEN ${isOdd(at)} THEN ${asText(at)} ELSE ${at} END AS ${sql.identifier(column)}`,
+      );
+      return {
+        name,
+        columns,
+        async *rows() {
+          for (let from = 0; ; from += EXPORT_ROWS) {
+            const part = await db.all<Record<string, string | number | null>>(
+              sql`SELECT ${sql.join(asked, sql`, `)} FROM ${table} ORDER BY rowid LIMIT ${EXPORT_ROWS} OFFSET ${from}`,
+            );
+            if (part.length > 0) yield part;
+            if (part.length < EXPORT_ROWS) return;
+          }
+        },
+        odd: () =>
+          db.all<OddValue>(
+            sql.join(
+              each.map(
+                ({ column, at }) =>
+                  sql`SELECT ${name} AS "table", rowid AS "row", ${column} AS "column", ${asText(at)} AS "value" FROM ${table} WHERE ${isOdd(at)}`,
+              ),
+              sql` UNION ALL `,
+            ),
+          ),
+      };
+    });

@@ -136,7 +136,7 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
           </Sentence>
           <Button
             $small
-            onPress={() => void verify().then(setHeld)}
+            onPress={() => void verify().then((a) => a.ok && setHeld(a.value))}
             style={{ alignSelf: 'flex-start' }}
           >
             Check every entry

@@ -1,8 +1,10 @@
 'use server';
+import type { ChainCheck } from '@/core/edition';
+import type { Answer } from '@/core/input';
 import { checkLedger } from '@/data';
 import { studio } from '@/studio';
 
 /** Walks the whole ledger. */
-export async function verify() {
-  return checkLedger((await studio()).db.read);
+export async function verify(): Promise<Answer<ChainCheck>> {
+  return { ok: true, value: await checkLedger((await studio()).db.read) };
 }

@@ -78,8 +78,7 @@ export async function editPaper(typed: unknown): Promise<Answer<number>> {
 /** Notes that a paper is no longer made, and what takes its place; or that it is made again. */
 export async function discontinuePaper(typed: unknown): Promise<Answer<null>> {
   return act(discontinueForm, typed, WORDS, async (value, { write, at, undoable }) => {
-    const { paperId, discontinued } = value;
-    const replacementId = Number(value.replacementId) || null;
+    const { paperId, discontinued, replacementId } = value;
     return write(async (tx) => {
       const paper = await getPaper(tx, paperId);
       if (!paper) return refuse(WORDS.gone!);

@@ -1,5 +1,5 @@
 import { choice, decimal, defineForm, formSeen, hinted, length } from '@/core/input';
-import { money, optional, rowNumber, text, whole } from '@/core/input';
+import { money, optional, rowNumber, text, verbatim, whole } from '@/core/input';
 import type { InputContext, Typed, ValueOf } from '@/core/input';
 import type { NewPaper } from '@/data';
 import { BASES, SURFACES } from './kinds';
@@ -45,7 +45,7 @@ export const removePaperForm = defineForm({ paperId });
 export const discontinueForm = defineForm({
   paperId,
   discontinued: choice('Discontinued', ['yes', 'no']),
-  replacementId: text('Replaced by', { min: 0, max: 15 }),
+  replacementId: optional({ ...rowNumber('Replaced by'), hidden: false }),
 });
 
 /** Sheets that came in, or went out. */
@@ -55,7 +55,7 @@ export const movePaperForm = defineForm({
   reason: text('Why', { max: 120 }),
 });
 
-export const bringForm = defineForm({ list: text('List', { max: 2_000_000 }) });
+export const bringForm = defineForm({ list: verbatim('List', { max: 2_000_000 }) });
 
 /** What a new paper usually is. */
 export const usualPaper = (context: InputContext): Typed =>

@@ -1,6 +1,6 @@
-import { defineForm, text } from '@/core/input';
+import { defineForm, verbatim } from '@/core/input';
 
 /** The folder that backups go to; empty for one beside the data. */
 export const placeForm = defineForm({
-  folder: text('Backups go to', { min: 0, max: 4000 }),
+  folder: verbatim('Backups go to', { min: 0, max: 4000 }),
 });

@@ -17,6 +17,7 @@ import type { Lcms } from 'lcms-wasm';
 import { matrixShaper, readMatrixProfile } from '@/core/colour';
 import type { Shaper } from '@/core/colour';
 import { intoEightBits } from '@/core/image';
+import { keptCharacters } from '@/core/text';
 import type { Intent } from '@/core/prepare';
 
 export interface ConvertOptions {
@@ -66,7 +67,7 @@ export async function readProfile(bytes: Uint8Array): Promise<ProfileFacts | nul
   const space = cms.cmsGetColorSpaceASCII(profile);
   cms.cmsCloseProfile(profile);
   return {
-    description: description.replace(/\0.*$/s, '').trim(),
+    description: keptCharacters(description.split('\0', 1)[0]!).slice(0, 200),
     space,
     deviceClass: String.fromCharCode(...bytes.subarray(12, 16)),
   };

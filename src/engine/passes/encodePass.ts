@@ -1,6 +1,6 @@
 import type { FileWish } from '@/core/prepare';
 import { houseFont } from '../fonts';
-import { escaped } from '../markup';
+import { xmlText } from '@/core/text';
 import { openPicture, sharp } from '../sharpSetup';
 import { xmpOf } from '../tiff/tiffFields';
 import type { FileAbout } from '../tiff/tiffFields';
@@ -23,7 +23,7 @@ const COVERS = 0.55;
 /** The words as a picture, as high as a share of the shorter side of what they are laid over. */
 async function drawn(words: string, colour: 'white' | 'black', shorter: number) {
   const text = {
-    text: `<span foreground="${colour}">${escaped(words)}</span>`,
+    text: `<span foreground="${colour}">${xmlText(words)}</span>`,
     ...houseFont(12),
     rgba: true,
     dpi: Math.max(20, Math.round((shorter * LETTERS * 72) / 12)),

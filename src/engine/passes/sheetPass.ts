@@ -5,7 +5,7 @@ import { createDeflate } from 'node:zlib';
 import { intoEightBits } from '@/core/image';
 import type { PixelRect, PrintPlan, Recipe } from '@/core/prepare';
 import { houseFont } from '../fonts';
-import { escaped } from '../markup';
+import { xmlText } from '@/core/text';
 import type { MasterColour } from '../colour/masterColour';
 import { pictureRows } from './printFilePass';
 import type { PrintTarget } from '../colour/printTarget';
@@ -109,7 +109,7 @@ class SheetSurface {
 /** Words as amounts of ink, row by row. */
 async function drawnWords({ text, points, wide }: SheetWords, ppi: number) {
   const { data, info } = await sharp({
-    text: { text: escaped(text), ...houseFont(points), dpi: ppi },
+    text: { text: xmlText(text), ...houseFont(points), dpi: ppi },
   })
     .raw()
     .toBuffer({ resolveWithObject: true });

@@ -1,5 +1,5 @@
 import type { Compression } from '@/core/prepare';
-import { escaped } from '../markup';
+import { keptCharacters, xmlText } from '@/core/text';
 
 /** What a file says of the picture in it. */
 export interface FileAbout {
@@ -57,18 +57,18 @@ const bytes = (tag: number, type: FieldType, data: Buffer): Field => ({
 });
 
 const words = (tag: number, said: string): Field[] =>
-  said === '' ? [] : [bytes(tag, 2, Buffer.from(`${said}\0`, 'utf8'))];
+  said === '' ? [] : [bytes(tag, 2, Buffer.from(`${keptCharacters(said)}\0`, 'utf8'))];
 
 /** The same words as an XMP packet (ISO 16684-1), which holds any letters. */
 export function xmpOf({ title, artist, copyright }: FileAbout): string {
   const alt = (name: string, said: string) =>
-    `<dc:${name}><rdf:Alt><rdf:li xml:lang="x-default">${escaped(said)}</rdf:li></rdf:Alt></dc:${name}>`;
+    `<dc:${name}><rdf:Alt><rdf:li xml:lang="x-default">${xmlText(said)}</rdf:li></rdf:Alt></dc:${name}>`;
   return [
     '<?xpacket begin="\uFEFF" id="W5M0MpCehiHzreSzNTczkc9d"?>',
     '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">',
     '<rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/">',
     alt('title', title),
-    `<dc:creator><rdf:Seq><rdf:li>${escaped(artist)}</rdf:li></rdf:Seq></dc:creator>`,
+    `<dc:creator><rdf:Seq><rdf:li>${xmlText(artist)}</rdf:li></rdf:Seq></dc:creator>`,
     alt('rights', copyright),
     '</rdf:Description></rdf:RDF></x:xmpmeta><?xpacket end="r"?>',
   ].join('');

@@ -9,6 +9,7 @@ import {
   addSpeckVerdict,
   boardShotOf,
   currentMaster,
+  getDevice,
   masterReading,
 } from '@/data';
 import type { Master, Writing } from '@/data';
@@ -169,8 +170,15 @@ export async function noteSignature(typed: unknown): Promise<Answer<null>> {
 
 /** Keeps the largest print that is wanted, and with what it is to be captured. */
 export async function keepPrintWish(typed: unknown): Promise<Answer<null>> {
-  return act(wishForm, typed, {}, async (value, { write, at }) => {
-    await write((tx) => addPrintWish(tx, { ...value, at }));
-    return null;
-  });
+  return act(wishForm, typed, {}, async (value, { write, at }) =>
+    write(async (tx) => {
+      const { deviceId } = value;
+      if (deviceId !== null && !(await getDevice(tx, deviceId))) {
+        const message = 'Device: it is not on the list any more. Choose another.';
+        return refuse(message, { deviceId: message });
+      }
+      await addPrintWish(tx, { ...value, at });
+      return null;
+    }),
+  );
 }

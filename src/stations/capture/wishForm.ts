@@ -7,7 +7,7 @@ import {
   length,
   optional,
   rowNumber,
-  text,
+  verbatim,
 } from '@/core/input';
 
 const workId = rowNumber('Work');
@@ -31,7 +31,7 @@ export const wishForm = defineForm({
 export const namedForm = defineForm({
   workId,
   path: hinted(
-    text('File on this machine', { max: 4000 }),
+    verbatim('File on this machine', { max: 4000 }),
     'its full path, instead of dropping it',
   ),
 });

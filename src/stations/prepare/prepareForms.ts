@@ -1,4 +1,5 @@
-import { choice, defineForm, hinted, optional, rowNumber, text, whole } from '@/core/input';
+import { choice, defineForm, hinted, optional, rowNumber, text } from '@/core/input';
+import { verbatim, whole } from '@/core/input';
 import { FORMATS, ROUTE_KIND_IDS } from '@/core/prepare';
 import { RECIPE } from './recipeInput';
 
@@ -7,7 +8,7 @@ export const routeForm = defineForm({
   name: text('Name', { max: 60 }),
   kind: optional(choice('What they are', ROUTE_KIND_IDS)),
   folder: hinted(
-    text('Drop folder', { min: 0, max: 400 }),
+    verbatim('Drop folder', { min: 0, max: 400 }),
     'a full path; empty: a folder beside your data',
   ),
   leastPpi: whole('Asks at least', { min: 72, max: 720 }, 'ppi'),

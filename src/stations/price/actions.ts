@@ -1,7 +1,7 @@
 'use server';
 import { reckonPrice } from '@/core/price';
 import { addPrice } from '@/data';
-import { act, refuse } from '@/studio';
+import { act, refuse, sizeFault } from '@/studio';
 import type { Answer } from '@/core/input';
 import { NOTHING_LEFT, keepPriceForm } from './priceForm';
 
@@ -11,8 +11,10 @@ export async function keepPrice(typed: unknown): Promise<Answer<null>> {
     const { workId, sizeKey, ...values } = v;
     const { cost, sale } = reckonPrice(values);
     if (!sale) return refuse(NOTHING_LEFT, { margin: NOTHING_LEFT });
-    await write((tx) =>
-      addPrice(tx, {
+    return write(async (tx) => {
+      const fault = await sizeFault(tx, workId, sizeKey);
+      if (fault) return fault;
+      await addPrice(tx, {
         workId,
         sizeKey,
         channel: values.channel,
@@ -23,8 +25,8 @@ export async function keepPrice(typed: unknown): Promise<Answer<null>> {
         price: sale.gross,
         net: sale.net,
         at,
-      }),
-    );
-    return null;
+      });
+      return null;
+    });
   });
 }

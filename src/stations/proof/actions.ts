@@ -1,7 +1,7 @@
 'use server';
 import { nextRound, verdictFault } from '@/core/proof';
 import { addProofReturn, addProofRound, getPaper, proofsOf } from '@/data';
-import { act, refuse } from '@/studio';
+import { act, refuse, sizeFault } from '@/studio';
 import type { Answer } from '@/core/input';
 import { backForm, sendForm } from './proofForms';
 
@@ -15,6 +15,8 @@ export async function sendProof(typed: unknown): Promise<Answer<number>> {
     }
     const sentAt = v.sentOn === at.slice(0, 10) ? at : `${v.sentOn}T12:00:00.000Z`;
     return write(async (tx) => {
+      const fault = await sizeFault(tx, workId, sizeKey);
+      if (fault) return fault;
       const rounds = await proofsOf(tx, workId);
       const { round, out } = nextRound(rounds, { paperId, sizeKey });
       if (out)

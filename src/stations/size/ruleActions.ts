@@ -23,7 +23,7 @@ const changeSettings = (
 ): Promise<null | Answer<never>> =>
   write(async (tx) => {
     const after = change(await readSettings(tx));
-    if ('ok' in after) return after as Answer<never>;
+    if ('ok' in after) return after;
     const before = await storedSettings(tx, Object.keys(after));
     await saveSettings(tx, after);
     await undoable(tx, label, { kind: 'settings', before, after });

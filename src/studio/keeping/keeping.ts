@@ -11,9 +11,9 @@ const awaited = new Map<string, number>();
 
 /** Puts files into the store for the rows that are about to name them. */
 export interface Keeper {
-  keep(received: Received): Promise<void>;
+  keep: (received: Received) => Promise<void>;
   /** The same for what was made in memory; answers its hash. */
-  keepBytes(bytes: Uint8Array): Promise<string>;
+  keepBytes: (bytes: Uint8Array) => Promise<string>;
 }
 
 /** Takes a stored file away that no row names and no write is about to name. */

@@ -1,15 +1,19 @@
-import { mkdir, open } from 'node:fs/promises';
+import { mkdir, open, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { stringify } from 'csv-stringify/sync';
 import { guardCell } from '@/core/csv';
 import { exportTables } from '@/data';
-import type { Reading } from '@/data';
+import type { OddValue, Reading } from '@/data';
+
+/** The list of values that stand in the tables in another form than they are stored in. */
+export const ODD = 'values-in-another-form.csv';
 
 type Row = Record<string, string | number | null>;
 
 /**
  * Writes every table of facts into a folder, as CSV (RFC 4180, UTF-8, guarded against
- * formulas) and as JSON (one array of objects, values as stored). Answers the row counts.
+ * formulas) and as JSON (one array of objects, values as stored). Values that cannot be given
+ * out as they are stored are named in a list of their own. Answers the row counts.
  */
 export async function exportEverything(
   db: Reading,
@@ -17,7 +21,9 @@ export async function exportEverything(
 ): Promise<Record<string, number>> {
   await mkdir(folder, { recursive: true });
   const counts: Record<string, number> = {};
-  for (const { name, columns, rows } of exportTables(db)) {
+  const found: OddValue[] = [];
+  for (const { name, columns, rows, odd } of exportTables(db)) {
+    found.push(...(await odd()));
     const csv = await open(join(folder, `${name}.csv`), 'w');
     const json = await open(join(folder, `${name}.json`), 'w');
     let count = 0;
@@ -42,5 +48,7 @@ export async function exportEverything(
     }
     counts[name] = count;
   }
+  if (found.length > 0)
+    await writeFile(join(folder, ODD), stringify(found, { header: true }));
   return counts;
 }

@@ -1,6 +1,7 @@
 import { rm } from 'node:fs/promises';
 import { basename } from 'node:path';
 import type { Readable } from 'node:stream';
+import { keptCharacters } from '@/core/text';
 import { getWork } from '@/data';
 import { Cancelled, FileRefusal, MAX_BYTES, formatOfHead, receive } from '@/engine';
 import type { Limits, Received } from '@/engine';
@@ -16,9 +17,9 @@ export const no = (message: string): IntakeAnswer => ({ ok: false, message });
 
 /** An outside name as it may be shown and kept: its last part, no control characters. */
 export const shownName = (name: string): string =>
-  basename(name.replaceAll('\\', '/'))
-    .replace(/\p{Cc}/gu, '')
-    .slice(0, 200) || 'file without a name';
+  [...keptCharacters(basename(name.slice(-4000).replaceAll('\\', '/')))]
+    .slice(0, 200)
+    .join('') || 'file without a name';
 
 /** A file that has arrived; its bytes are kept only if whoever takes it keeps them. */
 export interface ArrivedFile {

@@ -1,6 +1,14 @@
 /** Codes of the system and of the database, and what each means for the user. */
 const FAULTS: [RegExp, string][] = [
   [
+    /SQLITE_CONSTRAINT_FOREIGNKEY|FOREIGN KEY constraint failed/i,
+    'What this is about is not there any more. Nothing of it was kept: reload the page, then try again.',
+  ],
+  [
+    /SQLITE_CONSTRAINT_(?:UNIQUE|PRIMARYKEY)|UNIQUE constraint failed/i,
+    'The same was written from elsewhere at this moment. Nothing of this was kept: reload the page, then try again.',
+  ],
+  [
     /ENOSPC|SQLITE_FULL|database or disk is full|no space left/i,
     'The disk with the data folder is full. Nothing of this was kept, and what you typed is still here: make room, then try again.',
   ],

@@ -1,0 +1,2 @@
+export * from './visibleText';
+export * from './xmlText';
