@@ -4,7 +4,7 @@ import { createServer } from 'node:http';
 import { hostname, networkInterfaces } from 'node:os';
 import { join, resolve } from 'node:path';
 import next from 'next';
-import { keepPassphrase, openGate } from '../src/gate';
+import { guard, keepPassphrase, noUpgrades, openGate } from '../src/gate';
 import type { KeptPassphrase } from '../src/gate';
 import { FolderHeld, holdFolder } from '../src/data/hold';
 
@@ -61,31 +61,29 @@ const known = [hostname().toLowerCase(), `${hostname().toLowerCase()}.local`];
 const mayPass = openGate({
   network,
   known: network
-    ? [...known, ...(process.env.GLASSINE_HOSTS ?? '').toLowerCase().split(',')].filter(
-        Boolean,
-      )
+    ? [
+        ...known,
+        ...(process.env.GLASSINE_HOSTS ?? '')
+          .toLowerCase()
+          .split(',')
+          .map((name) => name.trim()),
+      ].filter(Boolean)
     : [],
-  passphrase: network ? passphrase : null,
+  passphrase,
   // Not the time of day: a clock that is set back must not lengthen a session.
   clock: () => performance.now(),
 });
 
 process.env.GLASSINE_HOME = home;
 process.env.GLASSINE_GATED = '1';
+if (network) process.env.GLASSINE_NETWORK = '1';
 const app = next({ dev: false, dir: process.cwd(), hostname: host, port });
 await app.prepare();
 const handle = app.getRequestHandler();
 
-const server = createServer((request, response) => {
-  mayPass(request, response).then(
-    (may) => (may ? handle(request, response) : undefined),
-    () => {
-      if (!response.headersSent) response.statusCode = 500;
-      response.end('Something went wrong. Nothing stored was changed.');
-    },
-  );
-});
-// Large files come in slowly; a stalled one is given up after a minute without a byte.
+const server = createServer(guard(mayPass, handle));
+noUpgrades(server);
+// Large files come in slowly; the guard gives a stalled one up after a minute without a byte.
 server.requestTimeout = 0;
 server.headersTimeout = 20_000;
 server.on('error', (error: NodeJS.ErrnoException) =>
@@ -104,6 +102,8 @@ server.listen(port, host, () => {
     ? addresses.join('  ')
     : `http://${host}:${port}`;
   console.log(`\nGlassine: ${where}   data folder: ${home}   (Ctrl-C stops it)`);
+  if (passphrase !== null && !network)
+    console.log('It asks for the passphrase that was set, here too.');
   if (network)
     console.log(
       'It listens to the network and asks everyone for the passphrase. The connection is not encrypted: use it on a network you trust, or put a TLS proxy before it.',

@@ -7,6 +7,7 @@ export type RefusedFile =
   | { code: 'cmyk' }
   | { code: 'otherModel'; model: string }
   | { code: 'tooManyPixels'; megapixels: number; limit: number }
+  | { code: 'tooLong'; edge: number; limit: number }
   | { code: 'interlaced'; megapixels: number; limit: number }
   | { code: 'tooLarge'; limitGigabytes: number }
   | { code: 'broken'; detail: string };

@@ -23,6 +23,14 @@ p{margin:0;color:#8f1d12}
 ${problem === '' ? '' : `<p role="alert">${escape(problem)}</p>`}
 <button>Enter</button></form></body></html>`;
 
-/** A path of our own to go on to; anything else leads to the table. */
+/**
+ * A plain path of our own to go on to; anything else (another host, steps upwards, signs that
+ * no address of ours has) leads to the table.
+ */
 export const ownPath = (next: string | null): string =>
-  next !== null && /^\/(?![/\\])[^\r\n]*$/.test(next) ? next : '/';
+  next !== null &&
+  next.length <= 2000 &&
+  /^\/(?:[\w%~-][\w%.~/-]*)?(?:\?[\w%.~&=+,:;@!$'()*/?-]*)?$/.test(next) &&
+  !/\/[/.]/.test(next.split('?', 1)[0]!)
+    ? next
+    : '/';

@@ -3,15 +3,16 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { enterPage, ownPath } from './enterPage';
 import { SAFE_HEADERS, contentPolicy } from './headers';
 import { refusalOf } from './origin';
-import { Sessions, TryLimit, isPassphrase } from './passphrase';
+import { AllTries, Sessions, TryLimit, isPassphrase } from './passphrase';
 import type { KeptPassphrase } from './passphrase';
+import type { Misshapen } from './shape';
 
 export interface GateOptions {
   /** Whether it listens to other machines. */
   network: boolean;
   /** Names under which other machines know this one. */
   known: readonly string[];
-  /** Needed on a network; null when only this machine can ask. */
+  /** Asked of everybody where there is one. */
   passphrase: KeptPassphrase | null;
   clock: () => number;
 }
@@ -52,6 +53,13 @@ function answer(
   response.end(body);
 }
 
+/** Says no with the headers that every answer has. */
+export function sayNo(response: ServerResponse, { status, words }: Misshapen): void {
+  for (const [name, value] of Object.entries(SAFE_HEADERS)) response.setHeader(name, value);
+  response.setHeader('content-security-policy', contentPolicy(''));
+  answer(response, status, words);
+}
+
 /**
  * Stands before every request: the Host and Origin rules, the headers of every answer with
  * a nonce of its own, and the passphrase on a network. Answers whether the request may go on;
@@ -60,6 +68,7 @@ function answer(
 export function openGate(options: GateOptions) {
   const sessions = new Sessions(options.clock);
   const limit = new TryLimit(options.clock);
+  const all = new AllTries(options.clock);
 
   async function enter(request: IncomingMessage, response: ServerResponse, nonce: string) {
     const address = request.socket.remoteAddress ?? '';
@@ -71,11 +80,12 @@ export function openGate(options: GateOptions) {
     }
     const form = await formOf(request);
     const next = ownPath(form.get('next'));
-    const wait = limit.wait(address);
+    const wait = Math.max(limit.wait(address), all.wait());
     if (wait > 0)
       return refuse(429, `Too many wrong tries. Try again in ${wait} seconds.`, next);
     // Counted before it is known to be right, so that tries side by side gain nothing.
     limit.wrong(address);
+    all.tried();
     if (!(await isPassphrase(options.passphrase!, form.get('passphrase') ?? '')))
       return refuse(401, 'This is not the passphrase of this studio.', next);
     limit.right(address);

@@ -1,4 +1,7 @@
 export * from './gate';
+export * from './guard';
+export * from './bodies';
+export * from './shape';
 export * from './passphrase';
 export * from './origin';
 export * from './headers';

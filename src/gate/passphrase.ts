@@ -88,3 +88,25 @@ export class TryLimit {
     this.tries.delete(address);
   }
 }
+
+const ALL_TRIES = 60;
+const ALL_WITHIN_MS = 10 * 60_000;
+
+/** Counts tries from all addresses together: whoever has many of them gains nothing. */
+export class AllTries {
+  private readonly at: number[] = [];
+
+  constructor(private readonly clock: () => number) {}
+
+  /** Seconds until anybody may try again; 0 when one may now. */
+  wait(): number {
+    const now = this.clock();
+    while (this.at.length > 0 && this.at[0]! + ALL_WITHIN_MS <= now) this.at.shift();
+    if (this.at.length < ALL_TRIES) return 0;
+    return Math.ceil((this.at[0]! + ALL_WITHIN_MS - now) / 1000);
+  }
+
+  tried(): void {
+    this.at.push(this.clock());
+  }
+}

@@ -8,6 +8,8 @@ import { openPicture } from '../sharpSetup';
 import { HEAD_BYTES } from '../store/store';
 
 export const MAX_MEGAPIXELS = Number(process.env.GLASSINE_MAX_MEGAPIXELS ?? 1000);
+/** Rows are held by the band: longer ones would take too much. The most that a JPEG has, too. */
+export const MAX_EDGE = 65_535;
 /** An interlaced picture is held whole by its decoder: beyond this it is refused. */
 const MAX_INTERLACED_MEGAPIXELS = 60;
 export const MAX_BYTES = Number(process.env.GLASSINE_MAX_GIGABYTES ?? 16) * 1e9;
@@ -68,6 +70,8 @@ export async function readMaster(
   const megapixels = (upright.width * upright.height) / 1e6;
   if (megapixels > MAX_MEGAPIXELS)
     throw new FileRefusal({ code: 'tooManyPixels', megapixels, limit: MAX_MEGAPIXELS });
+  const edge = Math.max(upright.width, upright.height);
+  if (edge > MAX_EDGE) throw new FileRefusal({ code: 'tooLong', edge, limit: MAX_EDGE });
   if (meta.isProgressive && megapixels > MAX_INTERLACED_MEGAPIXELS)
     throw new FileRefusal({
       code: 'interlaced',

@@ -13,6 +13,8 @@ const PREVIEW_LONGEST = 2000;
 /** Levels that are cut in stacks of columns side by side; the smaller ones follow in one. */
 const SPLIT_LEVELS = 2;
 const BAND = 64;
+/** Columns that are held at once, so that memory does not grow with the width either. */
+const MOST_COLUMNS = 8192;
 
 /** The working copy and its colour; where tiles and preview go, and a folder to make them in. */
 export interface TilesWork {
@@ -46,7 +48,10 @@ function layOut({ width, height, scratch }: TilesWork) {
   };
 }
 
-/** Makes the folders and divides the picture into at most `parts` stacks of whole tiles. */
+/**
+ * Makes the folders and divides the picture into stacks of whole tiles: at most `parts`, unless
+ * that would make them too wide to be held.
+ */
 export async function layOutTiles(work: TilesWork, parts: number): Promise<Columns[]> {
   const { upper, lower, folder, middle, step } = layOut(work);
   for (const { level } of [...upper, ...lower])
@@ -55,7 +60,8 @@ export async function layOutTiles(work: TilesWork, parts: number): Promise<Colum
   await file.truncate(lower[0]!.width * lower[0]!.height * 3);
   await file.close();
   const unit = TILE * step;
-  return sliceRows(Math.ceil(work.width / unit), parts, 1).map(({ from, to }) => ({
+  const stacks = Math.max(parts, Math.ceil(work.width / MOST_COLUMNS));
+  return sliceRows(Math.ceil(work.width / unit), stacks, 1).map(({ from, to }) => ({
     from: from * unit,
     to: Math.min(to * unit, work.width),
   }));

@@ -18,6 +18,11 @@ const CASES: [RefusedFile, RegExp, RegExp][] = [
   [{ code: 'cmyk' }, /colours are CMYK/, /Bring the RGB or grey original/],
   [{ code: 'otherModel', model: 'lab' }, /colour model \(lab\)/, /Export it as RGB TIFF/],
   [
+    { code: 'tooLong', edge: 4_000_000, limit: 65_535 },
+    /one edge has 4000000 pixels, over the limit of 65535/,
+    /Cut it into parts/,
+  ],
+  [
     { code: 'tooManyPixels', megapixels: 1200.4, limit: 1000 },
     /1200 megapixels are over the limit of 1000/,
     /Raise GLASSINE_MAX_MEGAPIXELS/,

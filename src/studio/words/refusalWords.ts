@@ -23,6 +23,8 @@ export function refusalWords(name: string, refused: RefusedFile): string {
       return `${name}: its colour model (${refused.model}) is neither RGB nor grey. Export it as RGB TIFF with its profile.`;
     case 'tooManyPixels':
       return `${name}: ${Math.round(refused.megapixels)} megapixels are over the limit of ${refused.limit}. Raise GLASSINE_MAX_MEGAPIXELS if the file is what you think it is.`;
+    case 'tooLong':
+      return `${name}: one edge has ${refused.edge} pixels, over the limit of ${refused.limit}; such a strip cannot be held in memory row by row. Cut it into parts that are less long.`;
     case 'interlaced':
       return `${name}: ${Math.round(refused.megapixels)} megapixels, saved interlaced (progressive), which has to be held in memory whole; the limit for that is ${refused.limit}. Save it again without interlacing.`;
     case 'tooLarge':
