@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { SERVER_ENV } from './scripts/serverEnv.mjs';
 
 const PORT = 4199;
 export const HOME = '/tmp/glassine-e2e';
@@ -34,8 +35,7 @@ export default defineConfig({
     env: {
       GLASSINE_HOME: HOME,
       PORT: String(PORT),
-      NODE_ENV: 'production',
-      NEXT_TELEMETRY_DISABLED: '1',
+      ...SERVER_ENV,
     },
     reuseExistingServer: false,
     timeout: 60_000,

@@ -1,6 +1,7 @@
 /** Serves the built application; what is missing is installed and built first. */
 import { spawn } from 'node:child_process';
 import { resolve } from 'node:path';
+import { SERVER_ENV } from './serverEnv.mjs';
 import { SERVER, build, packages } from './setup.mjs';
 
 export function serve(home) {
@@ -8,9 +9,8 @@ export function serve(home) {
     stdio: 'inherit',
     env: {
       ...process.env,
+      ...SERVER_ENV,
       GLASSINE_HOME: home,
-      NODE_ENV: 'production',
-      NEXT_TELEMETRY_DISABLED: '1',
     },
   });
   server.on('exit', (code) => process.exit(code ?? 0));

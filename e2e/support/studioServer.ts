@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import { createClient } from '@libsql/client';
 import type { Row } from '@libsql/client';
 import { join } from 'node:path';
+import { SERVER_ENV } from '../../scripts/serverEnv.mjs';
 
 interface Reference {
   filename: string;
@@ -60,8 +61,7 @@ export class StudioServer {
         ...process.env,
         GLASSINE_HOME: this.home,
         PORT: String(this.port),
-        NODE_ENV: 'production',
-        NEXT_TELEMETRY_DISABLED: '1',
+        ...SERVER_ENV,
         ...this.env,
       },
     });
@@ -94,6 +94,7 @@ export class StudioServer {
     file: string,
     name: string,
     typed: Record<string, string>,
+    headers: Record<string, string> = {},
   ): Promise<Answer<T> | null> {
     try {
       const response = await fetch(`${this.url}${page}`, {
@@ -102,6 +103,7 @@ export class StudioServer {
           'next-action': actionId(file, name),
           'content-type': 'text/plain;charset=UTF-8',
           accept: 'text/x-component',
+          ...headers,
         },
         body: JSON.stringify([typed]),
       });

@@ -8,6 +8,16 @@ export interface Misshapen {
 
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE'];
 
+/** Whether every escaped sign of an address stands for a character (RFC 3986, section 2.1). */
+function isReadable(url: string): boolean {
+  try {
+    decodeURIComponent(new URL(url, 'http://x').pathname);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /**
  * Whether a request is one that a page or a program of ours sends: a known method, a path of
  * this server, one Host line (RFC 9112, section 3). Null when it is.
@@ -18,7 +28,7 @@ export function misshapen(
   const { method = '', url = '', rawHeaders } = request;
   if (!METHODS.includes(method))
     return { status: 405, words: `${method} is not a method that this studio answers.` };
-  if (!/^\/(?![/\\])/.test(url) || !URL.canParse(url, 'http://x'))
+  if (!/^\/(?![/\\])/.test(url) || !isReadable(url))
     return { status: 400, words: 'This is not an address within this studio.' };
   const hosts = rawHeaders.filter((name, i) => i % 2 === 0 && /^host$/i.test(name));
   return hosts.length > 1

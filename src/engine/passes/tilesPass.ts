@@ -10,11 +10,13 @@ import type { Progress } from '../progress';
 import { Pyramid, TILE, jpeg } from './pyramid';
 
 const PREVIEW_LONGEST = 2000;
-/** Levels that are cut in stacks of columns side by side; the smaller ones follow in one. */
+/** Levels that are cut in stacks of columns side by side, at least; the smaller ones follow in one. */
 const SPLIT_LEVELS = 2;
+/** Columns of the largest level that is cut in one. */
+const MOST_IN_ONE = 8192;
 const BAND = 64;
 /** Columns that are held at once, so that memory does not grow with the width either. */
-const MOST_COLUMNS = 8192;
+const MOST_COLUMNS = 4096;
 
 /** The working copy and its colour; where tiles and preview go, and a folder to make them in. */
 export interface TilesWork {
@@ -36,7 +38,8 @@ export interface Columns {
 function layOut({ width, height, scratch }: TilesWork) {
   const levels = zoomLevels(width, height, TILE);
   const preview = levels.findIndex((l) => Math.max(l.width, l.height) <= PREVIEW_LONGEST);
-  const split = Math.min(SPLIT_LEVELS, preview);
+  const wide = Math.ceil(Math.log2(width / MOST_IN_ONE));
+  const split = Math.min(Math.max(SPLIT_LEVELS, wide), preview);
   return {
     upper: levels.slice(0, split),
     lower: levels.slice(split),

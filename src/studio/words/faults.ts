@@ -5,10 +5,6 @@ const FAULTS: [RegExp, string][] = [
     'What this is about is not there any more. Nothing of it was kept: reload the page, then try again.',
   ],
   [
-    /SQLITE_CONSTRAINT_(?:UNIQUE|PRIMARYKEY)|UNIQUE constraint failed/i,
-    'The same was written from elsewhere at this moment. Nothing of this was kept: reload the page, then try again.',
-  ],
-  [
     /ENOSPC|SQLITE_FULL|database or disk is full|no space left/i,
     'The disk with the data folder is full. Nothing of this was kept, and what you typed is still here: make room, then try again.',
   ],
