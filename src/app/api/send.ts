@@ -2,6 +2,7 @@ import { createReadStream } from 'node:fs';
 import { stat } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import { formatOfName } from '@/core/prepare';
+import { SHA256, storePaths } from '@/engine';
 
 /** Streams a file of the data folder; 404 when it is not there. */
 export async function sendFile(
@@ -24,12 +25,25 @@ export async function sendFile(
   return new Response(body, { headers });
 }
 
-/** A written picture, kept by its hash, under its own name. */
-export const sendPicture = (path: string, name: string): Promise<Response> =>
-  sendFile(path, `image/${formatOfName(name)}`, { download: name });
-
-export const SHA256 = /^[0-9a-f]{64}$/;
 export const notThere = () => new Response('Not there.', { status: 404 });
+
+/** A file of the store by its hash, under its own name; 404 for what is no hash. */
+export const sendStored = (
+  home: string,
+  sha256: string,
+  type: string,
+  name: string,
+): Promise<Response> =>
+  SHA256.test(sha256)
+    ? sendFile(storePaths(home).file(sha256), type, { download: name })
+    : Promise.resolve(notThere());
+
+/** A written picture, kept by its hash, under its own name. */
+export const sendPicture = (
+  home: string,
+  sha256: string,
+  name: string,
+): Promise<Response> => sendStored(home, sha256, `image/${formatOfName(name)}`, name);
 
 /** Sends what was made on the spot, to be kept under its name. */
 export const sendBytes = (made: {

@@ -18,6 +18,7 @@ import { BadArchive, SHA256, runInWorker, unfinished } from '@/engine';
 import type { Manifest, Progress } from '@/engine';
 import type { BackupResult } from '../jobs/kinds/backup';
 import { noteJob, queueJob } from '../jobs/startJob';
+import { oneAtATime } from '../running/oneAtATime';
 import { now } from '../running/studio';
 import type { Studio } from '../running/studio';
 import { storedName } from './archiveNames';
@@ -73,10 +74,17 @@ export async function lastBackup(
  * hash, the database opened, its ledger walked, before the folder appears under its name.
  * Throws BadArchive; then nothing is left.
  */
-export async function restoreBackup(
+export const restoreBackup = (
   archive: string,
   home: string,
   progress: Progress = silent,
+): Promise<Manifest> =>
+  oneAtATime(`restore into ${resolve(home)}`, () => restore(archive, home, progress));
+
+async function restore(
+  archive: string,
+  home: string,
+  progress: Progress,
 ): Promise<Manifest> {
   const there = await readdir(home).catch(() => null);
   if (there !== null && there.length > 0)

@@ -1,7 +1,7 @@
 import { mkdir, rm } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import { dependants, referredFiles, snapshotDatabase } from '@/data';
-import { partOf, runInWorker, storePaths } from '@/engine';
+import { SHA256, partOf, runInWorker, storePaths } from '@/engine';
 import type { PackResult, Progress } from '@/engine';
 import type { Studio } from '../../running/studio';
 import { DATABASE, storedName } from '../../safekeeping/archiveNames';
@@ -40,7 +40,8 @@ async function backupRun(
   try {
     progress('copying the database', 0);
     await snapshotDatabase(open.db.read, copy);
-    const hashes = await referredFiles(open.db.read);
+    const named = await referredFiles(open.db.read);
+    const hashes = named.filter((name) => SHA256.test(name));
     const entries = [
       { name: DATABASE, path: copy, sha256: null },
       ...hashes.map((sha256) => ({

@@ -1,6 +1,6 @@
 import type { ChainCheck } from '@/core/edition';
 import { checkLedger, dependants, referredFiles } from '@/data';
-import { runInWorker, storePaths } from '@/engine';
+import { SHA256, runInWorker, storePaths } from '@/engine';
 import type { Progress } from '@/engine';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
@@ -21,10 +21,17 @@ async function checkRun(
   signal: AbortSignal,
 ): Promise<{ result: CheckResult }> {
   const paths = storePaths(open.home);
-  const hashes = await referredFiles(open.db.read);
+  const all = await referredFiles(open.db.read);
+  const hashes = all.filter((name) => SHA256.test(name));
+  // What is named by something that is no hash is nowhere.
+  const odd = all.filter((name) => !SHA256.test(name));
   const files = hashes.map((sha256) => ({ sha256, path: paths.file(sha256) }));
   const found = await runInWorker('checkStored', { files }, progress, signal);
-  const words = await dependants(open.db.read, [...found.missing, ...found.damaged]);
+  const words = await dependants(open.db.read, [
+    ...odd,
+    ...found.missing,
+    ...found.damaged,
+  ]);
   const named = (list: string[]) =>
     list.map((sha256) => ({
       sha256,
@@ -34,7 +41,7 @@ async function checkRun(
     result: {
       files: files.length,
       bytes: found.bytes,
-      missing: named(found.missing),
+      missing: named([...odd, ...found.missing]),
       damaged: named(found.damaged),
       ledger: await checkLedger(open.db.read),
     },

@@ -10,7 +10,7 @@ import {
   stat,
   writeFile,
 } from 'node:fs/promises';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { stringify } from 'csv-stringify/sync';
 import { guardCell } from '@/core/csv';
 import { MANIFEST_COLUMNS, ppiOf, slug } from '@/core/prepare';
@@ -85,6 +85,8 @@ async function copyOut(
   folder: string,
   signal: AbortSignal,
 ): Promise<void> {
+  if (file.name !== basename(file.name))
+    throw new Error(`“${file.name}” is no name of a file. Write the file again`);
   const copy = join(folder, file.name);
   // Never over another file of the same name.
   const flags = constants.COPYFILE_FICLONE | constants.COPYFILE_EXCL;

@@ -1,7 +1,6 @@
 import { getDocument } from '@/data';
-import { storePaths } from '@/engine';
 import { rowId, studio } from '@/studio';
-import { notThere, sendFile } from '../../send';
+import { notThere, sendStored } from '../../send';
 
 /** A document of an order, as PDF. */
 export async function GET(
@@ -11,8 +10,6 @@ export async function GET(
   const open = await studio();
   const document = await getDocument(open.db.read, rowId((await params).id));
   return document
-    ? sendFile(storePaths(open.home).file(document.sha256), 'application/pdf', {
-        download: document.name,
-      })
+    ? sendStored(open.home, document.sha256, 'application/pdf', document.name)
     : notThere();
 }

@@ -1,6 +1,6 @@
-import { storePaths } from '@/engine';
+import { SHA256, storePaths } from '@/engine';
 import { studio } from '@/studio';
-import { SHA256, notThere, sendFile } from '../../send';
+import { notThere, sendFile } from '../../send';
 
 /** Darkest and lightest byte of every channel over a grid of squares of a stored master. */
 export async function GET(

@@ -1,6 +1,6 @@
-import { storePaths } from '@/engine';
+import { SHA256, storePaths } from '@/engine';
 import { pictureType, studio } from '@/studio';
-import { SHA256, notThere, sendFile } from '../../send';
+import { notThere, sendFile } from '../../send';
 
 /** A photograph of a print. */
 export async function GET(

@@ -1,6 +1,6 @@
-import { storePaths } from '@/engine';
+import { SHA256, storePaths } from '@/engine';
 import { studio } from '@/studio';
-import { SHA256, notThere, sendFile } from '../../send';
+import { notThere, sendFile } from '../../send';
 
 /** The preview of a stored master, sRGB JPEG. */
 export async function GET(

@@ -1,5 +1,4 @@
 import { getPrintFile } from '@/data';
-import { storePaths } from '@/engine';
 import { rowId, studio } from '@/studio';
 import { notThere, sendPicture } from '../../send';
 
@@ -10,7 +9,5 @@ export async function GET(
 ): Promise<Response> {
   const open = await studio();
   const file = await getPrintFile(open.db.read, rowId((await params).id));
-  return file
-    ? sendPicture(storePaths(open.home).file(file.sha256), file.name)
-    : notThere();
+  return file ? sendPicture(open.home, file.sha256, file.name) : notThere();
 }

@@ -1,7 +1,6 @@
 import { getSheetFile } from '@/data';
-import { storePaths } from '@/engine';
 import { rowId, studio } from '@/studio';
-import { notThere, sendFile, sendPicture } from '../../send';
+import { notThere, sendPicture, sendStored } from '../../send';
 
 /** A written sheet under its own name: the TIFF or PNG, or with `form=pdf` the PDF. */
 export async function GET(
@@ -11,10 +10,12 @@ export async function GET(
   const open = await studio();
   const file = await getSheetFile(open.db.read, rowId((await params).id));
   if (!file) return notThere();
-  const paths = storePaths(open.home);
   return new URL(request.url).searchParams.get('form') === 'pdf'
-    ? sendFile(paths.file(file.pdfSha256), 'application/pdf', {
-        download: file.name.replace(/\.\w+$/, '.pdf'),
-      })
-    : sendPicture(paths.file(file.sha256), file.name);
+    ? sendStored(
+        open.home,
+        file.pdfSha256,
+        'application/pdf',
+        file.name.replace(/\.\w+$/, '.pdf'),
+      )
+    : sendPicture(open.home, file.sha256, file.name);
 }

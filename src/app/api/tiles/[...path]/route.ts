@@ -1,7 +1,7 @@
 import { join } from 'node:path';
-import { storePaths } from '@/engine';
+import { SHA256, storePaths } from '@/engine';
 import { studio } from '@/studio';
-import { SHA256, notThere, sendFile } from '../../send';
+import { notThere, sendFile } from '../../send';
 
 /** One tile of a stored master: hash, level, `column_row.jpg`. */
 export async function GET(
