@@ -11,6 +11,7 @@ import { startJob } from '@/studio/jobs/startJob';
 import { attachStudio, now } from '@/studio/open/open';
 import type { Studio } from '@/studio/open/open';
 import { filesIn, inspectFile } from '@/studio/reads/inspectFiles';
+import { ledgerFaults } from '@/studio/words/ledgerWords';
 import { restoreBackup } from '@/studio/safekeeping/backup';
 import type { BackupResult } from '@/studio/jobs/kinds/backup';
 import type { CheckResult } from '@/studio/jobs/kinds/check';
@@ -80,7 +81,7 @@ async function check(): Promise<void> {
   const bad = [
     ...found.missing.map((f) => `missing: ${f.what.join(', ')} (${f.sha256})`),
     ...found.damaged.map((f) => `damaged: ${f.what.join(', ')} (${f.sha256})`),
-    ...(found.ledger.sound ? [] : [`ledger: broken at entry ${found.ledger.brokenAt}`]),
+    ...ledgerFaults(found.ledger).map((fault) => `ledger: ${fault}`),
   ];
   if (bad.length > 0) throw new Stop(bad.join('\n'));
   console.log('All are as they were stored; the ledger holds.');

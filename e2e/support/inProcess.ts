@@ -125,6 +125,8 @@ export async function inProcess(
       await Promise.all(threads.map((thread) => thread.terminate()));
       await endRealWorkers();
       open.db.close();
+      // The next one of this process is opened anew.
+      (globalThis as { glassineStudio?: unknown }).glassineStudio = undefined;
       rmSync(home, { recursive: true });
     },
   };

@@ -4,7 +4,7 @@ import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { carryOver } from './carry/carryOver';
-import type { OpenDatabase } from './reading';
+import type { Database, OpenDatabase } from './reading';
 import * as schema from './schema';
 
 export type { Database, OpenDatabase, Reading, Writing } from './reading';
@@ -22,6 +22,16 @@ const migrationsFolder = () =>
 function isFault(error: unknown): boolean {
   const codes = [error, (error as Error).cause].map((e) => (e as { code?: string })?.code);
   return codes.some((c) => c?.startsWith('SQLITE_') && !c.startsWith('SQLITE_CONSTRAINT'));
+}
+
+/** An empty database as this version makes it, in a new file. */
+export async function openEmpty(
+  path: string,
+): Promise<{ db: Database; close: () => void }> {
+  const client = createClient({ url: `file:${path}` });
+  const db = drizzle(client, { schema });
+  await migrate(db, { migrationsFolder: migrationsFolder() });
+  return { db, close: () => client.close() };
 }
 
 /** Opens (and migrates) the studio's database: a file in the data folder, or `DATABASE_URL`. */

@@ -28,6 +28,7 @@ export * from './stock/stock';
 export * from './proof/proofs';
 export * from './proof/proofsPage';
 export * from './edition/editions';
+export * from './edition/checkLedger';
 export * from './edition/editionsPage';
 export * from './price/prices';
 export * from './finish/finishes';

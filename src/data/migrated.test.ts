@@ -1,13 +1,17 @@
+import { createHash } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
+import { link } from '@/core/edition';
 import { answersErrands, plainRecipe, routeKind } from '@/core/prepare';
 import { plainLayout } from '@/core/size';
 import { mm } from '@/core/units';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
 import { openDatabase } from './database';
-import { newestJob } from './running/jobs';
+import { checkLedger } from './edition/checkLedger';
+import { getEdition } from './edition/editions';
+import { markCutOff, newestJob } from './running/jobs';
 import { readEntries } from './log/printEntries';
 import { routesNow } from './prepare/errands';
 import { printFilesOf } from './prepare/printFiles';
@@ -148,4 +152,54 @@ it('a route of before keeps its name and what it asks, and may be asked; its kin
   // Facts are as safe as before.
   await expect(db.read.run("UPDATE route SET kind = 'ownPrinter'")).rejects.toThrow();
   db.close();
+});
+
+it('an edition of before is attested for its work and size; its entries stay as they were', async () => {
+  await before('0016_who_runs_a_job');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-10-01T10:00:00.000Z';
+  const payload = { kind: 'limited', scope: 'perSize', size: 30, artistsProofs: 3 };
+  const fact = {
+    editionId: 1,
+    kind: 'declared' as const,
+    series: null,
+    number: null,
+    at,
+    payload,
+  };
+  const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
+  const { hash, previousHash } = link(fact, undefined, sha256);
+  await client.executeMultiple(`
+    INSERT INTO work (title, artist, year, kind, medium, width_mm, height_mm, price_minor, created_at)
+      VALUES ('Old Quay', 'Senna Quillfeather', 2024, 'painting', 'Oil', 300, 400, 100, '${at}');
+    INSERT INTO edition (work_id, size_key, created_at) VALUES (1, 'isoA-A3', '${at}');
+    INSERT INTO ledger (seq, edition_id, kind, at, payload, previous_hash, hash)
+      VALUES (1, 1, 'declared', '${at}', '${JSON.stringify(payload)}', '${previousHash}', '${hash}');
+    INSERT INTO job (kind, spec, state, stage, at) VALUES ('backup', '{}', 'running', '', '${at}');
+    DELETE FROM carried WHERE step = 'work and size of editions';
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  const edition = (await getEdition(db.read, 1))!;
+  expect(edition).toMatchObject({
+    declaration: payload,
+    declaredFor: { workId: 1, sizeKey: 'isoA-A3', title: 'Old Quay' },
+  });
+  const entries = await db.read.all<{ hash: string; kind: string }>(
+    'SELECT kind, hash FROM ledger ORDER BY seq',
+  );
+  expect(entries).toEqual([
+    { kind: 'declared', hash },
+    { kind: 'attested', hash: expect.any(String) },
+  ]);
+  expect(await checkLedger(db.read)).toMatchObject({ sound: true, entries: 2 });
+  // Work of before was the server's.
+  await db.write((tx) => markCutOff(tx, ['server']));
+  expect(await db.read.all('SELECT state, "by" FROM job')).toEqual([
+    { state: 'cutOff', by: 'server' },
+  ]);
+  db.close();
+  const again = await openDatabase(home);
+  expect(await checkLedger(again.read)).toMatchObject({ sound: true, entries: 2 });
+  again.close();
 });

@@ -8,6 +8,7 @@ export * from './wayIn/sizeAsked';
 export * from './jobs/startJob';
 export * from './jobs/orderFiles';
 export * from './words/refusalWords';
+export * from './words/ledgerWords';
 export * from './safekeeping/backup';
 export * from './safekeeping/export';
 export * from './jobs/picture';

@@ -36,9 +36,13 @@ export function link(
   };
 }
 
-export type ChainCheck =
-  | { sound: true; entries: number }
-  | { sound: false; brokenAt: number; why: 'missing' | 'changed' | 'unlinked' };
+/** The first entry of a chain that does not hold, and why. */
+export interface ChainFault {
+  brokenAt: number;
+  why: 'missing' | 'changed' | 'unlinked';
+}
+
+export type ChainCheck = { sound: true; entries: number } | ({ sound: false } & ChainFault);
 
 /**
  * Walks a chain in order and names the first entry that does not hold. A long chain can be

@@ -1,5 +1,6 @@
 export * from './types';
 export * from './chain';
+export * from './ledgerCheck';
 export * from './impressions';
 export * from './decide';
 export * from './label';

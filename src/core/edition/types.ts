@@ -14,6 +14,8 @@ export interface Declaration {
 
 export type LedgerKind =
   | 'declared'
+  /** What an edition of before was declared for, as it stood when it was carried over. */
+  | 'attested'
   | 'assigned'
   | 'spoiled'
   | 'ordered'

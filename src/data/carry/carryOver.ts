@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Database, Writing } from '../reading';
 import { carried } from '../schema';
+import { attestEditions } from './attestEditions';
 import { currencyOfHire } from './currencyOfHire';
 import { mergeSameCustomers } from './mergeSameCustomers';
 import { namesOfSettings } from './namesOfSettings';
@@ -14,6 +15,7 @@ const STEPS: readonly CarryStep[] = [
   mergeSameCustomers,
   salesOfSealedLines,
   currencyOfHire,
+  attestEditions,
 ];
 
 /**

@@ -1,20 +1,20 @@
 import { createHash } from 'node:crypto';
-import { and, asc, desc, eq, gt } from 'drizzle-orm';
+import { and, asc, desc, eq } from 'drizzle-orm';
 import {
   assign,
   declare,
+  declaredFor,
   impressionsOf,
   link,
   reserve,
   reservedBy,
   soldBy,
   spoil,
-  verifyChain,
 } from '@/core/edition';
 import type {
-  ChainCheck,
   Decision,
   Declaration,
+  DeclaredFor,
   Impression,
   LedgerEntry,
   LedgerFact,
@@ -27,6 +27,7 @@ import { Refused } from '../refused';
 import { editions, ledger } from '../schema';
 import { addImpressionEntry } from './impressionEntry';
 import { record } from '../log/log';
+import { getWork } from '../work/works';
 
 export interface EditionState {
   id: number;
@@ -34,16 +35,18 @@ export interface EditionState {
   sizeKey: string;
   declaration: Declaration;
   declaredAt: string;
+  /** What its hashed entries say it was declared for; null of one that was never attested. */
+  declaredFor: DeclaredFor | null;
   impressions: Impression[];
 }
 
-const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
+export const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
 
-const entriesOf = (db: Reading, editionId: number): Promise<LedgerEntry[]> =>
+export const entriesOf = (db: Reading, editionId: number): Promise<LedgerEntry[]> =>
   db.select().from(ledger).where(eq(ledger.editionId, editionId)).orderBy(asc(ledger.seq));
 
 /** Appends a fact to the one chain of the studio, and a line to the log book. */
-async function append(
+export async function append(
   tx: Writing,
   fact: LedgerFact,
   edition: { workId: number; sizeKey: string },
@@ -63,7 +66,18 @@ async function append(
   });
 }
 
-const toPayload = (d: Declaration): LedgerFact['payload'] => ({ ...d });
+/** A declaration, and what it is for: title and artist as they are then. */
+async function toPayload(
+  tx: Writing,
+  declaration: Declaration,
+  { workId, sizeKey }: { workId: number; sizeKey: string },
+): Promise<LedgerFact['payload']> {
+  const work = await getWork(tx, workId);
+  if (!work) throw new Refused('noWork');
+  const { title, artist } = work;
+  return { ...declaration, workId, sizeKey, title, artist };
+}
+
 const fromPayload = (p: LedgerFact['payload']): Declaration => ({
   kind: p.kind as Declaration['kind'],
   scope: p.scope as Declaration['scope'],
@@ -81,6 +95,7 @@ function stateOf(
         ...row,
         declaration: fromPayload(declared.payload),
         declaredAt: declared.at,
+        declaredFor: declaredFor(entries),
         impressions: impressionsOf(entries),
       }
     : null;
@@ -156,7 +171,7 @@ export async function declareEdition(
     own?.id ??
     (await tx.insert(editions).values({ workId, sizeKey, createdAt: at }).returning())[0]!
       .id;
-  const payload = toPayload(declaration);
+  const payload = await toPayload(tx, declaration, { workId, sizeKey });
   await append(
     tx,
     { editionId, kind: 'declared', series: null, number: null, at, payload },
@@ -255,25 +270,6 @@ export const returnImpression = (tx: Writing, of: OrderedImpression, how: Return
   how === 'lost'
     ? byOrder(tx, of, 'lost', soldBy)
     : byOrder(tx, of, 'returned', soldBy, { condition: how });
-
-const PIECE = 500;
-
-/** Walks the whole ledger, piece by piece so that others are served meanwhile, and names the first broken entry. */
-export async function checkLedger(db: Reading): Promise<ChainCheck> {
-  let last: LedgerEntry | undefined;
-  for (;;) {
-    const piece = await db
-      .select()
-      .from(ledger)
-      .where(gt(ledger.seq, last?.seq ?? 0))
-      .orderBy(asc(ledger.seq))
-      .limit(PIECE);
-    const check = verifyChain(piece, sha256, last);
-    if (!check.sound || piece.length < PIECE) return check;
-    last = piece.at(-1);
-    await new Promise(setImmediate);
-  }
-}
 
 /**
  * What an impression is certified with: its edition, and the hash of the entry that gave it its

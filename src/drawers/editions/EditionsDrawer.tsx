@@ -3,7 +3,6 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import styled from 'styled-components';
-import type { ChainCheck } from '@/core/edition';
 import { Button } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { EnterForm, Field } from '@/shell/fields';
@@ -33,21 +32,10 @@ const Bar = styled.span`
   }
 `;
 
-const WHY = {
-  missing: 'an entry before it is missing',
-  changed: 'its content was changed',
-  unlinked: 'it does not follow from the one before',
-} as const;
-
-const words = (c: ChainCheck) =>
-  c.sound
-    ? `The ledger holds: all ${c.entries} entries follow from one another.`
-    : `Broken at entry ${c.brokenAt}: ${WHY[c.why]}. Go back to a backup from before.`;
-
 /** Editions: how many were declared, where the impressions are, how many are left; the ledger's check. */
 export function EditionsDrawer({ page, asked, counts, code, check }: EditionsView) {
   const router = useRouter();
-  const [held, setHeld] = useState<ChainCheck | null>(null);
+  const [held, setHeld] = useState<{ sound: boolean; words: string } | null>(null);
   const form = useForm<TypedValues>({ defaultValues: { code } });
   const columns = useMemo<Column<Row>[]>(
     () => [
@@ -131,7 +119,7 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
           <SlipTitle>The ledger</SlipTitle>
           <Sentence $tone={held && !held.sound ? 'stop' : 'plain'}>
             {held
-              ? words(held)
+              ? held.words
               : 'Every number given, spoiled, ordered and sold is an entry that cannot be changed; each carries the hash of the one before.'}
           </Sentence>
           <Button

@@ -1,10 +1,10 @@
 'use server';
-import type { ChainCheck } from '@/core/edition';
 import type { Answer } from '@/core/input';
 import { checkLedger } from '@/data';
-import { studio } from '@/studio';
+import { ledgerWords, studio } from '@/studio';
 
-/** Walks the whole ledger. */
-export async function verify(): Promise<Answer<ChainCheck>> {
-  return { ok: true, value: await checkLedger((await studio()).db.read) };
+/** Walks the whole ledger; answers in words. */
+export async function verify(): Promise<Answer<{ sound: boolean; words: string }>> {
+  const check = await checkLedger((await studio()).db.read);
+  return { ok: true, value: { sound: check.sound, words: ledgerWords(check) } };
 }

@@ -23,13 +23,24 @@ async function checkCode(text: string): Promise<CodeCheck> {
         'The ledger does not know this certificate: its number was never given out like this, or was printed again since.',
     };
   const { edition } = numbering;
-  const title = (await getWork(db, edition.workId))?.title ?? '';
+  const { declaredFor: declared } = edition;
+  if (
+    declared &&
+    (declared.workId !== edition.workId || declared.sizeKey !== edition.sizeKey)
+  )
+    return {
+      found: false,
+      words: `The ledger says that this edition is of “${declared.title}” by ${declared.artist}, but its row was changed to name another work or size. The database was tampered with: check every entry, and go back to a backup.`,
+    };
+  const now = (await getWork(db, edition.workId))?.title ?? '';
+  const title = declared?.title ?? now;
+  const called = now === title ? '' : ` (now called ${now})`;
   const impression = edition.impressions.find(
     (i) => i.series === code.series && i.number === code.number,
   );
   return {
     found: true,
-    words: `Genuine: ${title}, ${impressionLabel(edition.declaration, code.series, code.number)}, ${impression?.state ?? ''}.`,
+    words: `Genuine: ${title}${called}, ${impressionLabel(edition.declaration, code.series, code.number)}, ${impression?.state ?? ''}.`,
   };
 }
 

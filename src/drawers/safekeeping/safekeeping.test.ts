@@ -189,7 +189,7 @@ it('says what the age and place of the last backup mean', () => {
 it('names each file that is not what it was, with what depends on it and what to do', () => {
   const format = { day: (d: string) => d, number: String } as never;
   const sound = { files: 3, bytes: 2e6, at: '2026-11-02', missing: [], damaged: [] };
-  const whole = { ...sound, ledger: { sound: true as const, entries: 9 } };
+  const whole = { ...sound, ledger: { sound: true, entries: 9, faults: [] } };
   expect(checkWords(whole, format)).toMatchObject({ sound: true, lines: [] });
   const sha256 = 'ab'.repeat(32);
   const bad = checkWords(
@@ -197,7 +197,11 @@ it('names each file that is not what it was, with what depends on it and what to
       ...sound,
       missing: [{ sha256, what: ['the master sea.tif of “Slack Water”'] }],
       damaged: [{ sha256, what: [] }],
-      ledger: { sound: false, brokenAt: 4, why: 'changed' },
+      ledger: {
+        sound: false,
+        entries: 9,
+        faults: [{ code: 'entry', brokenAt: 4, why: 'changed' }],
+      },
     },
     format,
   );
@@ -207,7 +211,9 @@ it('names each file that is not what it was, with what depends on it and what to
       /^Missing: the master sea\.tif of “Slack Water”\. Bring back files\/ab\/ab/,
     ),
     expect.stringMatching(/^Damaged: abababababababab\./),
-    'The edition ledger is broken at entry 4.',
+    expect.stringMatching(
+      /^The edition ledger: It is broken at entry 4: its content was changed/,
+    ),
   ]);
 });
 

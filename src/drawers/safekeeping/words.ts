@@ -1,4 +1,5 @@
 import type { Format } from '@/shell/figures';
+import { ledgerFaults } from '@/studio/words/ledgerWords';
 import type { CheckResult } from '@/studio';
 
 export const megabytes = (bytes: number, format: Format): string =>
@@ -39,9 +40,7 @@ export function checkWords(
   const lines = [
     ...check.missing.map(line('Missing')),
     ...check.damaged.map(line('Damaged')),
-    ...(check.ledger.sound
-      ? []
-      : [`The edition ledger is broken at entry ${check.ledger.brokenAt}.`]),
+    ...ledgerFaults(check.ledger).map((fault) => `The edition ledger: ${fault}`),
   ];
   const when = format.day(check.at);
   return {

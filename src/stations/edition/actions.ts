@@ -8,10 +8,10 @@ import {
   sizeStands,
   spoilImpression,
 } from '@/data';
-import { act, refuse, studio } from '@/studio';
+import { act, ledgerWords, refuse, studio } from '@/studio';
 import type { Answer } from '@/core/input';
 import { assignForm, declareForm, spoilForm } from './editionForms';
-import { EDITION_WORDS, checkWords, movedOnWords } from './words';
+import { EDITION_WORDS, movedOnWords } from './words';
 
 /** Declares an edition; writes the first entry of its ledger. */
 export async function declare(typed: unknown): Promise<Answer<null>> {
@@ -75,5 +75,5 @@ export async function spoil(typed: unknown): Promise<Answer<null>> {
 /** Walks the whole ledger; answers in a sentence. */
 export async function verifyLedger(): Promise<Answer<{ sound: boolean; words: string }>> {
   const check = await checkLedger((await studio()).db.read);
-  return { ok: true, value: { sound: check.sound, words: checkWords(check) } };
+  return { ok: true, value: { sound: check.sound, words: ledgerWords(check) } };
 }

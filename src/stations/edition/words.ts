@@ -1,5 +1,4 @@
 import type { LaidSheet } from '@/core/edition';
-import type { ChainCheck } from '@/core/edition';
 
 /** Why the ledger refuses, and what to do. */
 export const EDITION_WORDS: Record<string, string> = {
@@ -30,18 +29,6 @@ export const EDITION_WORDS: Record<string, string> = {
 /** The number that a page promised was given out before it was pressed. */
 export const movedOnWords = (shown: string, next: string | null): string =>
   `${shown} was given out elsewhere meanwhile, so nothing was numbered. ${next === null ? 'No number is left.' : `The next free number is ${next}: press again to number it.`}`;
-
-const WHY = {
-  missing: 'an entry before it is missing',
-  changed: 'its content was changed after it was written',
-  unlinked: 'it does not follow from the entry before it',
-} as const;
-
-/** What the check of the ledger found. */
-export const checkWords = (check: ChainCheck): string =>
-  check.sound
-    ? `The ledger holds: ${check.entries} entries, each following from the one before.`
-    : `The ledger is broken at entry ${check.brokenAt}: ${WHY[check.why]}. Go back to a backup from before.`;
 
 /** How a sheet of an edition stands. */
 export const STATE_WORDS: Record<LaidSheet['state'], string> = {

@@ -21,6 +21,7 @@ import { noteJob, queueJob } from '../jobs/startJob';
 import { oneAtATime } from '../running/oneAtATime';
 import { now } from '../running/studio';
 import type { Studio } from '../running/studio';
+import { ledgerFaults } from '../words/ledgerWords';
 import { storedName } from './archiveNames';
 
 const silent = () => undefined;
@@ -122,7 +123,9 @@ async function restore(
       if (absent.length > 0) throw new BadArchive(`it lacks ${first?.what ?? absent[0]}`);
       const ledger = await checkLedger(db.read);
       if (!ledger.sound)
-        throw new BadArchive(`its edition ledger is broken at entry ${ledger.brokenAt}`);
+        throw new BadArchive(
+          `its edition ledger does not hold. ${ledgerFaults(ledger).join(' ')}`,
+        );
       await db.write(settleRestored);
     } finally {
       db.close();

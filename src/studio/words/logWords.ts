@@ -131,6 +131,8 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     d.kind === 'open'
       ? 'Declared an open edition.'
       : `Declared an edition of ${plain(d, 'size')} and ${plain(d, 'artistsProofs')} artist’s proofs.`,
+  'edition.attested': (d) =>
+    `Attested: the edition is of “${plain(d, 'title')}” by ${plain(d, 'artist')}.`,
   'edition.assigned': (d) =>
     Number(d.printing) > 1
       ? `Numbered again, printing ${plain(d, 'printing')}.`

@@ -1,6 +1,7 @@
 import { mkdir, rm } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
-import { dependants, referredFiles, snapshotDatabase } from '@/data';
+import { dependants, ledgerHead, referredFiles, snapshotDatabase } from '@/data';
+import type { LedgerHead } from '@/data';
 import { SHA256, partOf, runInWorker, storePaths } from '@/engine';
 import type { PackResult, Progress } from '@/engine';
 import type { Studio } from '../../running/studio';
@@ -22,6 +23,8 @@ export interface BackupResult extends PackResult {
   folder: string;
   /** What depends on each damaged file that had to be left out. */
   lost: string[];
+  /** How far the ledger had come; of backups of before it was not noted. */
+  ledger?: LedgerHead | null;
 }
 
 /**
@@ -39,6 +42,7 @@ async function backupRun(
   await mkdir(paths.tmp, { recursive: true });
   try {
     progress('copying the database', 0);
+    const ledger = await ledgerHead(open.db.read);
     await snapshotDatabase(open.db.read, copy);
     const named = await referredFiles(open.db.read);
     const hashes = named.filter((name) => SHA256.test(name));
@@ -59,7 +63,7 @@ async function backupRun(
     const gone = packed.damaged.map((name) => basename(name));
     const lost = (await dependants(open.db.read, gone)).map((d) => d.what);
     return {
-      result: { ...packed, lost, name: basename(target), folder: dirname(target) },
+      result: { ...packed, lost, ledger, name: basename(target), folder: dirname(target) },
     };
   } finally {
     await rm(copy, { force: true });

@@ -1,4 +1,4 @@
-import type { ChainCheck } from '@/core/edition';
+import type { LedgerCheck } from '@/core/edition';
 import { checkLedger, dependants, referredFiles } from '@/data';
 import { SHA256, runInWorker, storePaths } from '@/engine';
 import type { Progress } from '@/engine';
@@ -10,7 +10,7 @@ export interface CheckResult {
   bytes: number;
   missing: { sha256: string; what: string[] }[];
   damaged: { sha256: string; what: string[] }[];
-  ledger: ChainCheck;
+  ledger: LedgerCheck;
 }
 
 /** Holds every stored file against its hash, and every entry of the ledger against the one before. */
