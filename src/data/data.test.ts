@@ -154,7 +154,7 @@ it('the database itself refuses to change or remove facts', async () => {
     await expect(db.read.run(statement)).rejects.toMatchObject({
       cause: { message: expect.stringMatching(/append-only|out of order/) as string },
     });
-  expect(await checkLedger(db.read)).toEqual({ sound: true, entries: 2 });
+  expect(await checkLedger(db.read)).toEqual({ sound: true, entries: 2, faults: [] });
 });
 
 it('names the first entry that was tampered with behind its back', async () => {
@@ -162,7 +162,15 @@ it('names the first entry that was tampered with behind its back', async () => {
   await db.write(number);
   await db.read.run(sql`DROP TRIGGER ledger_no_update`);
   await db.read.run(sql`UPDATE ledger SET number = 9 WHERE seq = 2`);
-  expect(await checkLedger(db.read)).toEqual({ sound: false, brokenAt: 2, why: 'changed' });
+  expect(await checkLedger(db.read)).toEqual({
+    sound: false,
+    entries: 3,
+    faults: [
+      { code: 'entry', brokenAt: 2, why: 'changed' },
+      { code: 'guards', names: ['ledger_no_update'] },
+      { code: 'shownOtherwise', editionId: 1 },
+    ],
+  });
 });
 
 /** Seals the one parcel of an order as if all of it had been counted and weighed. */

@@ -20,6 +20,9 @@ export async function ledgerHead(db: Reading): Promise<LedgerHead | null> {
   return last ? { entries: last.seq, hash: last.hash } : null;
 }
 
+const count = async (db: Reading, query: ReturnType<typeof sql>): Promise<number> =>
+  (await db.all<{ n: number }>(query))[0]!.n;
+
 /** Walks the chain, piece by piece so that others are served meanwhile. */
 async function walk(db: Reading): Promise<{ entries: number; fault: LedgerFault | null }> {
   let last: LedgerEntry | undefined;
@@ -33,7 +36,8 @@ async function walk(db: Reading): Promise<{ entries: number; fault: LedgerFault 
     const check = verifyChain(piece, sha256, last);
     if (!check.sound) {
       const { brokenAt, why } = check;
-      return { entries: brokenAt - 1, fault: { code: 'entry', brokenAt, why } };
+      const entries = await count(db, sql`SELECT count(*) AS n FROM ledger`);
+      return { entries, fault: { code: 'entry', brokenAt, why } };
     }
     last = piece.at(-1) ?? last;
     if (piece.length < PIECE) return { entries: check.entries, fault: null };
@@ -78,9 +82,6 @@ const certifiedButUnknown = sql`SELECT count(*) AS n FROM document d
       AND e.series = l.series AND e.number = l.impression)`;
 
 const loggedEntries = sql`SELECT count(*) AS n FROM log_line WHERE what LIKE 'edition.%'`;
-
-const count = async (db: Reading, query: ReturnType<typeof sql>): Promise<number> =>
-  (await db.all<{ n: number }>(query))[0]!.n;
 
 /** Whether entries that were there once are gone: by the backups, the certificates, the log. */
 async function cutOff(db: Reading, entries: number): Promise<LedgerFault | null> {

@@ -81,6 +81,6 @@ it('takes nothing for a work that is not there', async () => {
 it.each([
   ['/home/senna/scan.tif', 'scan.tif'],
   ['C:\\scans\\scan.tif', 'scan.tif'],
-  ['sc\u0000an\n.tif', 'scan.tif'],
+  ['sc\u0000a\u202en\n.tif', 'scan .tif'],
   ['', 'file without a name'],
 ])('shows the name %j as %s', (given, shown) => expect(shownName(given)).toBe(shown));
