@@ -1,4 +1,4 @@
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, lt } from 'drizzle-orm';
 import { READING_VERSION } from '@/core/capture/reading';
 import type { MasterReading } from '@/core/capture/reading';
 import type { GivenVerdict } from '@/core/capture/specks';
@@ -118,6 +118,26 @@ export const boardShotOf = (db: Reading, workId: number): Promise<BoardShot | nu
       .select()
       .from(boardShots)
       .where(eq(boardShots.workId, workId))
+      .orderBy(desc(boardShots.id))
+      .limit(1),
+  );
+
+/** The same photograph as it was read by an earlier rule; null when it never was. */
+export const boardReadBefore = (
+  db: Reading,
+  { workId, sha256, rule }: Pick<BoardShot, 'workId' | 'sha256' | 'rule'>,
+): Promise<BoardShot | null> =>
+  newest(
+    db
+      .select()
+      .from(boardShots)
+      .where(
+        and(
+          eq(boardShots.workId, workId),
+          eq(boardShots.sha256, sha256),
+          lt(boardShots.rule, rule),
+        ),
+      )
       .orderBy(desc(boardShots.id))
       .limit(1),
   );

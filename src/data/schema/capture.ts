@@ -144,6 +144,8 @@ export const boardShots = sqliteTable(
     grid: text('grid', { mode: 'json' })
       .$type<Omit<BoardGrid, 'light'> & { light: number[] }>()
       .notNull(),
+    /** By which rule its light was read; see `BOARD_RULE`. */
+    rule: integer('rule').notNull().default(1),
     at: at(),
   },
   (t) => [index('board_shot_of_work').on(t.workId)],

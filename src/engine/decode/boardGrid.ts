@@ -1,23 +1,30 @@
+import { rm } from 'node:fs/promises';
+import { BOARD_RULE } from '@/core/capture/evenness';
 import type { BoardGrid } from '@/core/capture/evenness';
 import { linearCurve } from '../colour/linearCurve';
-import { readMaster, decoderWords } from './readMaster';
-import { FileRefusal } from '../fileRefusal';
-import { openPicture } from '../sharpSetup';
+import { PixelSource } from './pixelSource';
+import { readMaster } from './readMaster';
+import { decodeMaster } from './workingCopy';
 
 const COLUMNS = 24;
 const ROWS = 16;
-/** Pixels of a cell's side in the reduced shot. */
-const CELL = 12;
-const CURVE_STEPS = 4096;
+/** Every level of 16 bit: dark ones of a linear profile lie far apart. */
+const LEVELS = 65536;
+const BAND = 64;
 
 /** A board shot as it is kept: the light of its cells as plain numbers. */
 export interface BoardReading {
   width: number;
   height: number;
   grid: Omit<BoardGrid, 'light'> & { light: number[] };
+  /** The rule it was read by. */
+  rule: number;
 }
 
-/** Reads a photographed board: linear luminance, means over a grid. Throws FileRefusal. */
+/**
+ * Reads a photographed board: linear luminance, means over a grid. Its values are read as they
+ * are in the file, and made light by its own profile alone. Throws FileRefusal.
+ */
 export async function readBoard({
   path,
   bytes,
@@ -29,34 +36,38 @@ export async function readBoard({
   const { width, height } = facts;
   const columns = width >= height ? COLUMNS : ROWS;
   const rows = width >= height ? ROWS : COLUMNS;
-  const grey = facts.colourModel === 'grey';
-  const channels = grey ? 1 : 3;
-  let picture = openPicture(path).autoOrient();
-  if (facts.channels === 2 || facts.channels === 4)
-    picture = picture.flatten({ background: '#ffffff' });
-  const { data } = await picture
-    .resize(columns * CELL, rows * CELL, { fit: 'fill', kernel: 'linear' })
-    .toColourspace(grey ? 'grey16' : 'rgb16')
-    .raw({ depth: 'ushort' })
-    .toBuffer({ resolveWithObject: true })
-    .catch((error: unknown) => {
-      throw new FileRefusal({ code: 'broken', detail: decoderWords(error) });
-    });
-  const samples = new Uint16Array(data.buffer, data.byteOffset, data.length / 2);
-  const curve = await linearCurve({ icc, assumedSpace: null }, channels, CURVE_STEPS);
-  const linear = (v: number) => curve[Math.round((v / 65535) * (CURVE_STEPS - 1))]!;
-  const light = new Array<number>(columns * rows).fill(0);
-  const per = samples.length / (columns * CELL * rows * CELL);
-  for (let y = 0; y < rows * CELL; y += 1)
-    for (let x = 0; x < columns * CELL; x += 1) {
-      const i = (y * columns * CELL + x) * per;
-      const l =
-        per < 3
-          ? linear(samples[i]!)
-          : 0.2126 * linear(samples[i]!) +
-            0.7152 * linear(samples[i + 1]!) +
-            0.0722 * linear(samples[i + 2]!);
-      light[Math.floor(y / CELL) * columns + Math.floor(x / CELL)]! += l / CELL ** 2;
+  const channels = facts.colourModel === 'grey' ? 1 : 3;
+  const curve = await linearCurve({ icc, assumedSpace: null }, channels, LEVELS);
+  const [part, target] = [`${path}.part.v`, `${path}.v`];
+  const sums = new Float64Array(columns * rows);
+  const counts = new Float64Array(columns * rows);
+  try {
+    await decodeMaster({ path, facts, part, target }, () => undefined);
+    const source = await PixelSource.open(target);
+    const cellOf = Uint8Array.from({ length: width }, (_, x) =>
+      Math.floor((x * columns) / width),
+    );
+    for (let top = 0; top < height; top += BAND) {
+      const many = Math.min(BAND, height - top);
+      const samples = await source.rows(top, many);
+      for (let y = 0, i = 0; y < many; y += 1) {
+        const first = Math.floor(((top + y) * rows) / height) * columns;
+        for (let x = 0; x < width; x += 1, i += channels) {
+          const cell = first + cellOf[x]!;
+          sums[cell]! +=
+            channels === 1
+              ? curve[samples[i]!]!
+              : 0.2126 * curve[samples[i]!]! +
+                0.7152 * curve[samples[i + 1]!]! +
+                0.0722 * curve[samples[i + 2]!]!;
+          counts[cell]! += 1;
+        }
+      }
     }
-  return { width, height, grid: { columns, rows, light } };
+    await source.close();
+  } finally {
+    await Promise.all([part, target].map((p) => rm(p, { force: true })));
+  }
+  const light = Array.from(sums, (sum, i) => sum / Math.max(1, counts[i]!));
+  return { width, height, grid: { columns, rows, light }, rule: BOARD_RULE };
 }

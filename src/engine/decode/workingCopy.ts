@@ -6,6 +6,7 @@ import { HEADER_BYTES } from './pixelSource';
 import type { Progress } from '../progress';
 import { decoderWords } from './readMaster';
 import { openPicture } from '../sharpSetup';
+import { layOnWhite } from './flatten';
 
 const LOOK_EVERY_MS = 250;
 /** What the system says when it, and not the picture, is at fault. */
@@ -43,9 +44,19 @@ async function decode(
   const grey = facts.colourModel === 'grey';
   const space = grey ? (deep ? 'grey16' : 'b-w') : deep ? 'rgb16' : 'srgb';
   let picture = openPicture(path, failOn).autoOrient();
-  if (facts.channels === 2 || facts.channels === 4)
-    picture = picture.flatten({ background: '#ffffff' });
-  await picture.toColourspace(space).keepIccProfile().toFile(part);
+  const veiled = facts.channels === 2 || facts.channels === 4;
+  // The library's white is that of 8 bits: at 16 it would leave a veil of 65280.
+  if (veiled && !deep) picture = picture.flatten({ background: '#ffffff' });
+  if (!veiled || !deep)
+    return void (await picture.toColourspace(space).keepIccProfile().toFile(part));
+  const decoded = part.replace(/\.v$/, '.alpha.v');
+  try {
+    await picture.toColourspace(space).keepIccProfile().toFile(decoded);
+    const { width, height } = facts;
+    await layOnWhite(decoded, part, { width, height, channels: grey ? 1 : 3 });
+  } finally {
+    await rm(decoded, { force: true });
+  }
 }
 
 /** Decodes; remarks of the decoder that do not touch the pixels (an unknown tag) are passed over. */

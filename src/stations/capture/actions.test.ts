@@ -1,6 +1,7 @@
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { plain, withNoise } from '../../../e2e/support/pictures';
+import { BOARD_RULE } from '@/core/capture/evenness';
 import { readPicture } from '@/core/capture/reading';
 import type { MasterReading } from '@/core/capture/reading';
 import { addBoardShot, currentMaster, saveReading, speckVerdicts } from '@/data';
@@ -14,6 +15,7 @@ import {
   noteSignature,
 } from './actions';
 import { createDevice, editDevice, keepHire, removeDevice } from './deviceActions';
+import { loadCapture } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
@@ -108,6 +110,41 @@ describe('a flat field', () => {
         at,
       }),
     );
+  it('says of a board of before that it was read by an earlier rule, and by how much a new reading differs', async () => {
+    const { open } = here;
+    const read = (rule: number | undefined, stops: number) =>
+      open.db.write((tx) =>
+        addBoardShot(tx, {
+          workId: 1,
+          name: 'board.tif',
+          sha256: 'd'.repeat(64),
+          width: 3000,
+          height: 4000,
+          grid: {
+            columns: GRID_ACROSS,
+            rows: GRID_DOWN,
+            light: Array.from(
+              { length: GRID_ACROSS * GRID_DOWN },
+              (_, i) => 0.5 * 2 ** (-stops * ((i % GRID_ACROSS) / (GRID_ACROSS - 1))),
+            ),
+          },
+          ...(rule ? { rule } : {}),
+          at,
+        }),
+      );
+    const shown = async () => (await loadCapture('1', {})).found!.board;
+    await read(undefined, 0.85);
+    expect(await shown()).toMatchObject({ outdated: true, before: null });
+    await read(BOARD_RULE, 1.05);
+    expect(await shown()).toMatchObject({
+      outdated: false,
+      before: expect.closeTo(0.85, 6),
+    });
+    await open.db.write(async (tx) => {
+      await tx.run('DROP TRIGGER board_shot_no_delete');
+      await tx.run('DELETE FROM board_shot');
+    });
+  });
   const even = (i: number) => 0.5 - 0.1 * ((i % GRID_ACROSS) / GRID_ACROSS);
 
   it.each([

@@ -15,7 +15,7 @@ import { planWords, verdictWord } from './planWords';
 import { sheetOf } from './sheetNames';
 import { mendedSince } from './versions';
 import { stopsOf } from './walk';
-import { cautionWords, detailWords, evennessWords } from './words';
+import { boardRuleWords, cautionWords, detailWords, evennessWords } from './words';
 
 const format = {
   length: (v: number) => formatLength(v as never, 'metric', 'en-GB'),
@@ -75,6 +75,19 @@ it('says what was measured of detail, or why it cannot be told', () => {
   expect(detailWords({ ...detail, fraction: null, because: 'noise' }, format)).toMatch(
     /^Cannot tell: noise/,
   );
+});
+
+it('says by which rule a board was read, and how much it changed', () => {
+  const said = (outdated: boolean, before: number | null) =>
+    boardRuleWords({ outdated, before }, 1.05, format);
+  expect(said(false, null)).toBeNull();
+  expect(said(true, null)).toMatch(
+    /earlier rule.*It stays as it was; bring the photograph/,
+  );
+  expect(plain(said(false, 0.85)!)).toMatch(
+    /it was 0\.85 stops, by the one of now 1\.05 stops/,
+  );
+  expect(plain(said(false, 1.052)!)).toBe('By the earlier rule it was 1.05 stops, too.');
 });
 
 it('says which light to move', () => {

@@ -5,7 +5,7 @@ import {
   readingCautions,
   sampledPpi,
 } from '@/core/capture';
-import { judgeEvenness } from '@/core/capture/evenness';
+import { BOARD_RULE, judgeEvenness } from '@/core/capture/evenness';
 import type { Evenness } from '@/core/capture/evenness';
 import { gridsOf } from '@/core/capture/reading';
 import { verdictsFor } from '@/core/capture/specks';
@@ -13,6 +13,7 @@ import { zoomLevels } from '@/core/image';
 import type { MasterFacts } from '@/core/image';
 import { largestEnlarged } from '@/core/size';
 import {
+  boardReadBefore,
   boardShotOf,
   listDevices,
   masterReading,
@@ -82,7 +83,15 @@ async function judged(
   return {
     reading: reading ?? null,
     verdicts,
-    board: shot && { name: shot.name, at: shot.at, width: shot.width, height: shot.height },
+    board: shot && {
+      name: shot.name,
+      at: shot.at,
+      width: shot.width,
+      height: shot.height,
+      outdated: shot.rule < BOARD_RULE,
+      /** Stops of falloff by an earlier rule, where this very photograph was read by one. */
+      before: evennessOf(await boardReadBefore(db, shot), settings)?.falloff ?? null,
+    },
     evenness,
     signature: signature?.present ?? null,
     cautions,

@@ -188,6 +188,21 @@ export function detailWords(d: DetailReading, format: Format): string {
   }
 }
 
+/** By which rule a board was read, where that is not the one of now, or was another before; null else. */
+export function boardRuleWords(
+  { outdated, before }: { outdated: boolean; before: number | null },
+  falloff: number,
+  format: Format,
+): string | null {
+  const stops = (value: number) => `${format.number(value, 2)} stops`;
+  if (outdated)
+    return 'This board was read by an earlier rule, which saw too little falloff in wide or linear profiles. It stays as it was; bring the photograph again, and it is said by how much it differs.';
+  if (before === null) return null;
+  return Math.abs(before - falloff) < 0.005
+    ? `By the earlier rule it was ${stops(before)}, too.`
+    : `By the earlier rule it was ${stops(before)}, by the one of now ${stops(falloff)}. What was evened out before stays so until you even out by this board.`;
+}
+
 /** The state of the light, and what to move. */
 export function evennessWords(e: Evenness, format: Format): string {
   const { corner, stops } = e.worst;

@@ -1,3 +1,9 @@
+/**
+ * By which rule a board's light is read now. 1: its values came through another space first, so
+ * that a wide or a linear profile showed too little falloff. 2: its own profile alone.
+ */
+export const BOARD_RULE = 2;
+
 /** Linear luminance of a photographed plain board, means over a grid of cells, row by row. */
 export interface BoardGrid {
   columns: number;

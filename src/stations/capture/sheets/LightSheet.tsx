@@ -9,7 +9,7 @@ import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { acceptFlatField, dropFlatField } from '../actions';
 import { FalloffMap } from '../FalloffMap';
-import { CORNERS, evennessWords } from '../words';
+import { CORNERS, boardRuleWords, evennessWords } from '../words';
 import type { SheetProps } from './sheetProps';
 
 const ACCEPT = ['image/tiff', 'image/jpeg', 'image/png'];
@@ -19,6 +19,7 @@ export function LightSheet({ view, master, found, head }: SheetProps) {
   const format = useFormat();
   const router = useRouter();
   const { evenness, board } = found;
+  const rule = board && evenness && boardRuleWords(board, evenness.falloff, format);
   const { goodStops, poorStops } = view.rules;
   const workId = String(view.work.id);
   const accept = useAction(acceptFlatField, 'Light evened out; the master stays as it is.');
@@ -91,6 +92,7 @@ export function LightSheet({ view, master, found, head }: SheetProps) {
                 ? 'Evened out by the board, in linear light: print files are made from that.'
                 : evennessWords(evenness, format)}
             </Sentence>
+            {rule && <Small>{rule}</Small>}
             {job && job.state !== 'done' && <JobLine job={job} what="Evening out" />}
             <Problem>{accept.problem ?? drop.problem}</Problem>
             <FactList

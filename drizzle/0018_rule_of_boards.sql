@@ -1,0 +1,1 @@
+ALTER TABLE `board_shot` ADD `rule` integer DEFAULT 1 NOT NULL;
