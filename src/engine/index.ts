@@ -16,5 +16,6 @@ export { BadArchive } from './store/archive';
 export type { Manifest, PackResult } from './store/archive';
 export { pixelSize } from './decode/pixelSource';
 export { linearCurve } from './colour/linearCurve';
+export { sameIntents } from './colour/sameIntents';
 export { createTransform, readProfile } from './colour/colourEngine';
 export type { SheetPart, SheetWords } from './passes/sheetPass';

@@ -79,7 +79,14 @@ export async function fillPrintFile(
   if (wish.format === 'tiff') return fillTiff(work, progress, signal);
   const whole = `${target}.tif`;
   try {
-    await fillTiff({ ...work, target: whole }, partOf(progress, 0, 0.8), signal);
+    // A JPEG has 8 bits: its values are rounded here, not cut off where it is encoded.
+    const bits = wish.format === 'jpeg' ? 8 : wish.bits;
+    const rounded = { ...recipe, file: { ...wish, bits } };
+    await fillTiff(
+      { ...work, recipe: rounded, target: whole },
+      partOf(progress, 0, 0.8),
+      signal,
+    );
     progress(`writing the ${wish.format.toUpperCase()}`, 0.8);
     const encode = { path: whole, target, wish, ppi: ppiOf(recipe), about, watermark };
     await runInWorker('encode', encode, () => undefined, signal);

@@ -9,12 +9,15 @@ import {
   printPlan,
   settingGrid,
 } from '@/core/prepare';
-import type { AxisPlan, SettingsSheet } from '@/core/prepare';
+import type { AxisPlan, Intent, Recipe, SettingsSheet } from '@/core/prepare';
 import { formatDay, mmOf } from '@/core/units';
 import { MOST_CHOICES, papersToPrintOn } from '@/data';
-import { act, offeredRung, refuse, startJob, targetFor } from '@/studio';
+import type { Master } from '@/data';
+import { sameIntents } from '@/engine';
+import type { PrintTarget } from '@/engine';
+import { act, colourOf, offeredRung, refuse, startJob, targetFor } from '@/studio';
 import type { Answer } from '@/core/input';
-import type { SheetOrder } from '@/studio';
+import type { SheetOrder, Studio } from '@/studio';
 import { defineForm, json, text, whole } from '@/core/input';
 import { SHEET_CHOICES } from './proofWish';
 import { RECIPE, recipeRefusal } from './recipeInput';
@@ -60,6 +63,22 @@ const order = defineForm({
   desk: DESK,
 });
 
+/** Which intents of an axis give the same colours as another; null where none is tried. */
+async function sameAxis(
+  open: Studio,
+  master: Master,
+  axes: readonly AxisPlan[],
+  recipe: Recipe,
+  into: PrintTarget,
+): Promise<Map<Intent, Intent> | null> {
+  const axis = axes.find((a) => a.axis === 'intent');
+  if (!axis) return null;
+  const intents = axisPoints(recipe, axis).map((p) => p.value as Intent);
+  const channels = master.facts.colourModel === 'grey' ? 1 : 3;
+  const { blackPoint } = recipe.convert;
+  return sameIntents(await colourOf(open, master), channels, into, intents, blackPoint);
+}
+
 /** Queues a settings sheet; one for each media setting of the printer that is named. */
 export async function orderSettingsSheet(typed: unknown): Promise<Answer<number[]>> {
   return act(order, typed, {}, async (v, tools) => {
@@ -103,10 +122,23 @@ export async function orderSettingsSheet(typed: unknown): Promise<Answer<number[
         `${cells.length} cells get smaller than 12 mm on ${sheet.name}. Take fewer steps, or a larger sheet.`,
       );
     const into = await targetFor(studio, recipe.convert.target);
+    const same = await sameAxis(studio, master, desk.axes, recipe, into);
+    if (same && new Set(same.values()).size === 1)
+      return refuse(
+        `Intents cannot differ into ${into.name}: by this profile each of them gives the same colours, so every cell would be the same. Choose the profile of a printer and paper under Colours, or another axis.`,
+      );
     const labels = cells.map((c) =>
       c.points.length === 0
         ? 'as the recipe is'
-        : c.points.map((p) => pointWords(p.axis, p.value)).join(', '),
+        : c.points
+            .map((p) => {
+              const like = same?.get(p.value as Intent);
+              const words = pointWords(p.axis, p.value);
+              return p.axis === 'intent' && like && like !== p.value
+                ? `${words} (same as ${pointWords('intent', like)})`
+                : words;
+            })
+            .join(', '),
     );
     const mediaAxis = desk.axes.find((a: AxisPlan) => a.axis === 'media');
     const media = mediaAxis

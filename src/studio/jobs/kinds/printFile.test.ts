@@ -126,6 +126,20 @@ it('a screen copy is sRGB, as long as asked, counted apart, and no print of the 
   );
 });
 
+it('a JPEG is the same to the last level, whether its recipe says 8 bits or 16', async () => {
+  const jpeg = (bits: 8 | 16): Recipe => ({
+    ...recipe,
+    convert: { ...recipe.convert, target: 'srgb' },
+    file: { ...recipe.file, bits, format: 'jpeg', name: '{size}_{title}_jpeg_v{version}' },
+  });
+  const [eight, sixteen] = [
+    await write(order({ recipe: jpeg(8) })),
+    await write(order({ recipe: jpeg(16) })),
+  ];
+  expect(sixteen.file.sha256).toBe(eight.file.sha256);
+  expect(failed(sixteen.file).filter((c) => c.check !== 'thumbnail')).toEqual([]);
+});
+
 it('a name is decided when the file is ordered: no job to come is promised the same', async () => {
   const { open } = here;
   const asked = order({
