@@ -15,7 +15,13 @@ import { planWords, verdictWord } from './planWords';
 import { sheetOf } from './sheetNames';
 import { mendedSince } from './versions';
 import { stopsOf } from './walk';
-import { boardRuleWords, cautionWords, detailWords, evennessWords } from './words';
+import {
+  boardRuleWords,
+  cautionWords,
+  detailWords,
+  evennessWords,
+  squaredWords,
+} from './words';
 
 const format = {
   length: (v: number) => formatLength(v as never, 'metric', 'en-GB'),
@@ -74,6 +80,13 @@ it('says what was measured of detail, or why it cannot be told', () => {
   expect(plain(detailWords(detail, format))).toMatch(/Enlarged 2\.00 times.*90 % sure/);
   expect(detailWords({ ...detail, fraction: null, because: 'noise' }, format)).toMatch(
     /^Cannot tell: noise/,
+  );
+});
+
+it('says how far the proportions of a squared-up crop can be off', () => {
+  expect(squaredWords(0, format)).toBeNull();
+  expect(plain(squaredWords(0.4, format)!)).toMatch(
+    /by that tilt, 0\.4 % at 5°, 1\.0 % at 8°\./,
   );
 });
 

@@ -1,3 +1,4 @@
+import { foreshortening } from '@/core/capture/derivation';
 import type { MasterCaution } from '@/core/capture';
 import type { DetailReading } from '@/core/capture/detail';
 import type { Corner, Evenness } from '@/core/capture/evenness';
@@ -186,6 +187,17 @@ export function detailWords(d: DetailReading, format: Format): string {
     case 'unclear':
       return 'Cannot tell: more than one answer fits. Judge it by a resolution proof.';
   }
+}
+
+const TILTS = [5, 8];
+
+/** How far off the proportions of a squared-up crop can be; null where it needs no squaring up. */
+export function squaredWords(keystoneDegrees: number, format: Format): string | null {
+  if (keystoneDegrees === 0) return null;
+  const shares = TILTS.map(
+    (degrees) => `${format.percent(foreshortening(degrees), 1)} at ${degrees}°`,
+  );
+  return `Squared up by its corners, which do not tell how far the camera was tilted: the proportions can be off by that tilt, ${shares.join(', ')}. Hold one side against the work itself.`;
 }
 
 /** By which rule a board was read, where that is not the one of now, or was another before; null else. */

@@ -26,3 +26,12 @@ export function derivedSize(
     height: Math.max(1, Math.round((side(a, d) + side(b, c)) / 2)),
   };
 }
+
+/**
+ * How far the proportions of a picture that was squared up by its corners can be off, as a share:
+ * by so much a camera that was tilted by an angle (degrees) saw the tilted side shorter. The
+ * corners do not tell the angle, so it cannot be taken out.
+ * @example foreshortening(60).toFixed(2) // '0.50'
+ */
+export const foreshortening = (degrees: number): number =>
+  1 - Math.cos((degrees * Math.PI) / 180);

@@ -7,6 +7,7 @@ import { useFormat } from '@/shell/figures';
 import { JobLine, Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
+import { squaredWords } from '../words';
 import { acceptCrop, dropCrop } from '../actions';
 import { cropOverlay } from '../cropOverlay';
 import { LightTable } from '../LightTable';
@@ -31,6 +32,7 @@ export function EdgesSheet({ view, master, found, head }: SheetProps) {
   const cut = proposal && derivedSize(master.file, { corners: proposal });
   const now = accepted && derivedSize(master.file, { corners: accepted });
   const tilt = Math.max(Math.abs(keystone.across ?? 0), Math.abs(keystone.down ?? 0));
+  const squared = squaredWords(tilt, format);
   const turn = (degrees: number) =>
     `${format.number(Math.abs(degrees), 2)}° ${degrees > 0 ? 'clockwise' : 'counter-clockwise'}`;
   const job = view.jobs.read;
@@ -89,6 +91,7 @@ export function EdgesSheet({ view, master, found, head }: SheetProps) {
                 ? 'No straight edge of the work is seen against a plain bed or board, so nothing is said of skew.'
                 : 'It lies straight, and nothing of the bed is left in.'}
         </Sentence>
+        {squared && (now ?? cut) && <Small>{squared}</Small>}
         {job && job.state !== 'done' && (
           <JobLine job={job} what="Making the cropped copy" />
         )}
