@@ -102,6 +102,17 @@ export async function pixelSize(path: string): Promise<{ width: number; height: 
   return { width: source.width, height: source.height };
 }
 
+/** Interpretations of the picture library: sRGB, and RGB of 16 bits. */
+const RGB = { 8: 22, 16: 25 } as const;
+
+/** The header of a working copy in RGB. */
+export function rgbHeader(width: number, height: number, bits: 8 | 16): Buffer {
+  const bytes = deepHeader(width, height, 3);
+  bytes.writeUInt32LE(bits === 16 ? 2 : 0, 20);
+  bytes.writeUInt32LE(RGB[bits], 28);
+  return bytes;
+}
+
 /** The header of a working copy of 16 bits and so many channels. */
 export function deepHeader(width: number, height: number, channels: number): Buffer {
   const bytes = Buffer.alloc(HEADER_BYTES);

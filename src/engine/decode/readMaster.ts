@@ -4,7 +4,9 @@ import { sniff } from '@/core/image';
 import { readProfile } from '../colour/colourEngine';
 import type { ProfileFacts } from '../colour/colourEngine';
 import { FileRefusal } from '../fileRefusal';
+import type { Metadata } from 'sharp';
 import { openPicture } from '../sharpSetup';
+import { separatePlanes } from '../tiff/separatePlanes';
 import { HEAD_BYTES } from '../store/store';
 
 export const MAX_MEGAPIXELS = Number(process.env.GLASSINE_MAX_MEGAPIXELS ?? 1000);
@@ -48,17 +50,35 @@ function iccRemark(profile: ProfileFacts | null, grey: boolean): IccRemark | nul
   return profile.deviceClass === 'prtr' ? 'output' : null;
 }
 
+/** What the picture library says of a file; of planes that it does not read, what they say themselves. */
+async function metadataOf(path: string, format: MasterFacts['format']): Promise<Metadata> {
+  const planes = format === 'tiff' ? await separatePlanes(path) : null;
+  if (!planes)
+    return openPicture(path)
+      .metadata()
+      .catch((error: unknown) => {
+        throw new FileRefusal({ code: 'broken', detail: decoderWords(error) });
+      });
+  const { width, height, bits, orientation, ppi, icc } = planes;
+  const turned = orientation > 4;
+  return {
+    space: bits === 16 ? 'rgb16' : 'srgb',
+    depth: bits === 16 ? 'ushort' : 'uchar',
+    hasAlpha: planes.planes === 4,
+    orientation,
+    autoOrient: turned ? { width: height, height: width } : { width, height },
+    ...(ppi ? { density: ppi, resolutionUnit: 'inch' as const } : {}),
+    ...(icc ? { icc: Buffer.from(icc) } : {}),
+  } as Metadata;
+}
+
 /** Reads the facts of a picture file without decoding it. Throws FileRefusal. */
 export async function readMaster(
   path: string,
   bytes: number,
 ): Promise<{ facts: MasterFacts; icc: Uint8Array | null }> {
   const format = formatOfHead(await headOf(path));
-  const meta = await openPicture(path)
-    .metadata()
-    .catch((error: unknown) => {
-      throw new FileRefusal({ code: 'broken', detail: decoderWords(error) });
-    });
+  const meta = await metadataOf(path, format);
   if ((meta.pages ?? 1) > 1)
     throw new FileRefusal({ code: 'animated', frames: meta.pages ?? 0 });
   const space = String(meta.space);

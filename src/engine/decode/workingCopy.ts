@@ -6,7 +6,9 @@ import { HEADER_BYTES } from './pixelSource';
 import type { Progress } from '../progress';
 import { decoderWords } from './readMaster';
 import { openPicture } from '../sharpSetup';
+import { separatePlanes } from '../tiff/separatePlanes';
 import { layOnWhite } from './flatten';
+import { decodePlanes } from './joinPlanes';
 
 const LOOK_EVERY_MS = 250;
 /** What the system says when it, and not the picture, is at fault. */
@@ -43,6 +45,8 @@ async function decode(
   const deep = facts.bitsPerChannel === 16;
   const grey = facts.colourModel === 'grey';
   const space = grey ? (deep ? 'grey16' : 'b-w') : deep ? 'rgb16' : 'srgb';
+  const planes = facts.format === 'tiff' ? await separatePlanes(path) : null;
+  if (planes) return decodePlanes(path, planes, part);
   let picture = openPicture(path, failOn).autoOrient();
   const veiled = facts.channels === 2 || facts.channels === 4;
   // The library's white is that of 8 bits: at 16 it would leave a veil of 65280.
