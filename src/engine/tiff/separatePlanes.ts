@@ -144,7 +144,7 @@ async function read(
       width: one(256, 0),
       height: one(257, 0),
       bits: bits[0] as 8 | 16,
-      planes: planes as 3 | 4,
+      planes: planes,
       orientation: one(274, 1),
       ppi: Number.isFinite(ppi) && ppi > 0 ? ppi : null,
       icc: icc ? new Uint8Array(icc) : null,
