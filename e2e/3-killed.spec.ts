@@ -191,7 +191,7 @@ async function verifySwept(): Promise<void> {
   expect(jobs.filter((j) => j.state === 'running' || j.state === 'queued')).toEqual([]);
   const wanted = jobs
     .filter((j) => j.kind === 'intake' && j.state === 'cutOff')
-    .map((j) => (JSON.parse(j.spec as string) as { sha256: string }).sha256);
+    .map((j) => (JSON.parse(j.spec as string) as { arrival: string }).arrival);
   for (const name of filesIn('arrivals')) expect(wanted).toContain(name);
 }
 
