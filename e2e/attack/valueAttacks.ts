@@ -1,4 +1,5 @@
 import assert from 'node:assert/strict';
+import { STATIONS } from '@/core/work';
 import type { Attack } from './attack';
 import type { StudioServer } from '../support/studioServer';
 
@@ -22,17 +23,7 @@ const status = async (server: StudioServer, path: string): Promise<number> =>
 const hash = 'a'.repeat(64);
 /** Every address that is answered, with a place for what is nasty. */
 const ADDRESSES = [
-  ...[
-    'capture',
-    'size',
-    'prepare',
-    'proof',
-    'edition',
-    'price',
-    'finish',
-    'pack',
-    'edit',
-  ].map((station) => `/works/#/${station}`),
+  ...[...STATIONS, 'edit'].map((place) => `/works/#/${place}`),
   '/works/1/size?size=#&fit=#&border=#&cut=#',
   '/works/1/prepare?size=#&sheet=#',
   '/works?find=#&page=#&sort=#',

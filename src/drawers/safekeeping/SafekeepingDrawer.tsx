@@ -185,18 +185,26 @@ export function SafekeepingDrawer(view: SafekeepingView) {
               ],
             ]}
           />
-          <EnterForm onEnter={place.submit} style={{ display: 'grid', gap: 8 }}>
-            <Field
-              form={place.form}
-              of={placeForm}
-              name="folder"
-              words
-              hint={`a full path; now ${folder}`}
-            />
-            <Button type="submit" $plain $small style={{ justifySelf: 'start' }}>
-              Use this folder
-            </Button>
-          </EnterForm>
+          {!view.naming && (
+            <Small>
+              Others on the network can ask, too: another folder can be named only if the
+              owner of this machine lists it in GLASSINE_ROOTS before the start.
+            </Small>
+          )}
+          {view.naming && (
+            <EnterForm onEnter={place.submit} style={{ display: 'grid', gap: 8 }}>
+              <Field
+                form={place.form}
+                of={placeForm}
+                name="folder"
+                words
+                hint={`a full path; now ${folder}`}
+              />
+              <Button type="submit" $plain $small style={{ justifySelf: 'start' }}>
+                Use this folder
+              </Button>
+            </EnterForm>
+          )}
           <Problem>{place.problem}</Problem>
         </Slip>
       </Bench>

@@ -125,12 +125,14 @@ it('on a network only what the owner of the machine listed can be named', async 
   symlinkSync('/etc', join(listed, 'out'));
   process.env.GLASSINE_NETWORK = '1';
   try {
+    expect((await loadSafekeeping()).naming).toBe(false);
     for (const folder of [place, '/etc', join(listed, 'x'), '/nowhere/at/all'])
       expect(await setBackupFolder({ folder })).toMatchObject({
         ok: false,
         message: expect.stringContaining('GLASSINE_ROOTS'),
       });
     process.env.GLASSINE_ROOTS = ` relative : ${listed}`;
+    expect((await loadSafekeeping()).naming).toBe(true);
     expect(await setBackupFolder({ folder: join(listed, 'x') })).toMatchObject({
       ok: true,
     });

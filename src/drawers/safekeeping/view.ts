@@ -1,7 +1,7 @@
 import { stat } from 'node:fs/promises';
 import { lastDone, readSettings, recentJobs, storedBytes } from '@/data';
 import type { JobKind } from '@/data';
-import { backupFolder, followedJob, lastBackup, now, studio } from '@/studio';
+import { backupFolder, canName, followedJob, lastBackup, now, studio } from '@/studio';
 import type { BackupResult, CheckResult, Studio } from '@/studio';
 
 const LISTED = 8;
@@ -53,6 +53,7 @@ export async function loadSafekeeping() {
     making,
     checking,
     unnamed: open.unnamed,
+    naming: canName(),
   };
 }
 

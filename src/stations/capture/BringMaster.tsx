@@ -10,7 +10,16 @@ import { SPACES, namedForm, spaceForm } from './wishForm';
 const ACCEPT = ['image/tiff', 'image/jpeg', 'image/png'];
 
 /** Drop a file, or name one on this machine. */
-export const BringMaster = ({ workId, primary }: { workId: number; primary: boolean }) => {
+export const BringMaster = ({
+  workId,
+  primary,
+  naming,
+}: {
+  workId: number;
+  primary: boolean;
+  /** Whether a file of the machine can be named: not where others on a network may ask. */
+  naming: boolean;
+}) => {
   const router = useRouter();
   const named = useActionForm(
     takeNamedFile,
@@ -26,18 +35,20 @@ export const BringMaster = ({ workId, primary }: { workId: number; primary: bool
         primary={primary}
         onDone={() => router.refresh()}
       />
-      <EnterForm onEnter={named.submit} style={{ display: 'grid', gap: 8 }}>
-        <Field form={named.form} of={namedForm} name="path" words />
-        <Button
-          type="submit"
-          $plain
-          $small
-          isDisabled={named.sending}
-          style={{ justifySelf: 'start' }}
-        >
-          {named.sending ? 'Reading it …' : 'Take this file'}
-        </Button>
-      </EnterForm>
+      {naming && (
+        <EnterForm onEnter={named.submit} style={{ display: 'grid', gap: 8 }}>
+          <Field form={named.form} of={namedForm} name="path" words />
+          <Button
+            type="submit"
+            $plain
+            $small
+            isDisabled={named.sending}
+            style={{ justifySelf: 'start' }}
+          >
+            {named.sending ? 'Reading it …' : 'Take this file'}
+          </Button>
+        </EnterForm>
+      )}
       <Problem>{named.problem}</Problem>
     </>
   );

@@ -24,7 +24,7 @@ import {
 } from '@/data';
 import type { BenchSettings, BoardShot, Reading } from '@/data';
 import { TILE } from '@/engine';
-import { loadWorkPage } from '@/studio';
+import { canName, loadWorkPage } from '@/studio';
 import type { MasterView } from '@/studio';
 import { asDevice } from './devices';
 import { linearOf } from './linear';
@@ -117,6 +117,7 @@ export async function loadCapture(id: string, query: Record<string, string | und
     found,
     jobs: { read: jobs.read, inspect: jobs.inspect },
     printPpi: settings.size.printPpi,
+    naming: canName(),
     rules: settings.capture,
     plan: {
       devices: devices.map((row) => ({ id: row.id, device: asDevice(row), row })),

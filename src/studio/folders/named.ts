@@ -31,6 +31,9 @@ const listedRoots = () =>
     .map((root) => root.trim())
     .filter(isAbsolute);
 
+/** Whether anything outside the data folder can be named at all: always, unless others may ask and nothing is listed. */
+export const canName = (): boolean => !onNetwork() || listedRoots().length > 0;
+
 const NOT_LISTED =
   'cannot be named from here, since others on the network can ask too. Whoever owns this machine can list the folders that may be named in GLASSINE_ROOTS, before starting Glassine.';
 

@@ -162,7 +162,7 @@ export function MasterSheet(props: SheetProps) {
             <SectionLabel as="span">Bring a newer master</SectionLabel>
           </summary>
           <div style={{ display: 'grid', gap: 9, marginTop: 8 }}>
-            <BringMaster workId={work.id} primary={false} />
+            <BringMaster workId={work.id} primary={false} naming={view.naming} />
           </div>
         </details>
       </Slip>

@@ -7,7 +7,7 @@ import { BringMaster } from '../BringMaster';
 import type { CaptureView } from '../view';
 
 /** There is no master yet: what it must hold, and where to bring it. */
-export function NoMasterSheet({ view: { work, printPpi } }: { view: CaptureView }) {
+export function NoMasterSheet({ view: { work, printPpi, naming } }: { view: CaptureView }) {
   const format = useFormat();
   const pixels = (mm: number) => format.number(pixelsOf(mm, printPpi));
   return (
@@ -17,7 +17,7 @@ export function NoMasterSheet({ view: { work, printPpi } }: { view: CaptureView 
         To print it at its own size at {printPpi} ppi, it needs {pixels(work.width)} ×{' '}
         {pixels(work.height)} pixels.
       </Sentence>
-      <BringMaster workId={work.id} primary />
+      <BringMaster workId={work.id} primary naming={naming} />
     </Slip>
   );
 }

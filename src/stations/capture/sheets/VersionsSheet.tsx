@@ -140,7 +140,7 @@ export function VersionsSheet({ view, head }: SheetProps) {
         )}
         <ReadingJobs jobs={view.jobs} />
         <SectionLabel>Bring a newer master</SectionLabel>
-        <BringMaster workId={view.work.id} primary={false} />
+        <BringMaster workId={view.work.id} primary={false} naming={view.naming} />
         <Small>
           Verdicts on specks are carried over by their place. A crop is not: the new file
           may lie otherwise.
