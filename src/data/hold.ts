@@ -52,6 +52,7 @@ async function lock(home: string, what: Held): Promise<Transaction | null> {
   try {
     return await client.transaction('write');
   } catch (error) {
+    client.close();
     if (!(error as { code?: string }).code?.startsWith('SQLITE_BUSY')) throw error;
     return null;
   }

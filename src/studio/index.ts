@@ -36,3 +36,4 @@ export * from './keeping/unnamed';
 export * from './folders/named';
 export * from './running/oneAtATime';
 export * from './reads/targets';
+export * from './reads/ledgerSaid';

@@ -9,9 +9,10 @@ import { Empty, JobLine, Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { Sentence, Small, TableHead } from '@/shell/words';
-import { checkStore, makeBackup, setBackupFolder, takeUnnamedAway } from './actions';
+import { checkStore, makeBackup, setBackupFolder } from './actions';
+import { UnnamedFiles } from './UnnamedFiles';
 import type { SafekeepingView } from './view';
-import { backupSentence, checkWords, megabytes, unnamedWords } from './words';
+import { backupSentence, checkWords, megabytes } from './words';
 import { placeForm } from './placeForm';
 
 const Part = styled.section`
@@ -37,8 +38,6 @@ export function SafekeepingDrawer(view: SafekeepingView) {
   const format = useFormat();
   const backup = useAction(makeBackup);
   const checking = useAction(checkStore);
-  const away = useAction(takeUnnamedAway);
-  const unnamed = unnamedWords(view.unnamed, format);
   const place = useActionForm(
     setBackupFolder,
     { folder: view.chosenFolder },
@@ -116,21 +115,7 @@ export function SafekeepingDrawer(view: SafekeepingView) {
               </Small>
             )}
             <Problem>{checking.problem}</Problem>
-            {unnamed && (
-              <>
-                <Sentence $tone="caution">{unnamed}</Sentence>
-                <Button
-                  $plain
-                  $small
-                  style={{ justifySelf: 'start' }}
-                  onPress={() => away.run({})}
-                  isDisabled={away.sending}
-                >
-                  Take them away
-                </Button>
-                <Problem>{away.problem}</Problem>
-              </>
-            )}
+            <UnnamedFiles files={view.unnamed} />
           </Part>
           <Part>
             <TableHead>Going back to a backup</TableHead>
