@@ -45,7 +45,7 @@ const curveTag = ({ g, a, b = 0, c = 0, d = 0 }: ToneCurve) =>
  * A display profile (ICC.1:2010, version 4.3, matrix and tone curve) of an RGB space: about
  * half a kilobyte, to be embedded in files or handed to a colour engine.
  */
-export function iccProfile(space: RgbSpace): Uint8Array {
+export function iccProfile(space: Omit<RgbSpace, 'id'>): Uint8Array {
   const m = rgbToXyzD50(space);
   const [x, y] = space.white;
   const adaptation = tag('sf32');

@@ -4,3 +4,6 @@ export * from './iccProfile';
 export * from './matrixProfile';
 export * from './matrixShaper';
 export * from './colourTable';
+export * from './workingSpace';
+export * from './workingShaper';
+export * from './mediaWhite';

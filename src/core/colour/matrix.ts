@@ -51,7 +51,7 @@ export function adaptToD50(white: Vector): Matrix {
 }
 
 /** Linear RGB of a space -> XYZ relative to D50; columns are the ICC colorants. */
-export function rgbToXyzD50(space: RgbSpace): Matrix {
+export function rgbToXyzD50(space: Omit<RgbSpace, 'id'>): Matrix {
   const columns = space.primaries.map(xyzOf) as Matrix;
   const base: Matrix = [
     [columns[0][0], columns[1][0], columns[2][0]],

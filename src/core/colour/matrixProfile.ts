@@ -1,5 +1,6 @@
 import { D50 } from './matrix';
 import type { Matrix, Vector } from './matrix';
+import { asciiAt, readWhole, tagsOf, xyzAt } from './profileTags';
 
 /** Encoded 0..1 -> linear 0..1. */
 export type Curve = (encoded: number) => number;
@@ -10,7 +11,6 @@ export interface MatrixProfile {
   toXyz: Matrix;
 }
 
-const HEADER = 128;
 const clamp = (v: number) => Math.min(1, Math.max(0, v));
 /** How many numbers each parametricCurveType function carries (ICC.1:2010, 10.15). */
 const PARAMETERS = [1, 3, 4, 5, 7];
@@ -57,35 +57,45 @@ function sampled(view: DataView, at: number): Curve | null {
   };
 }
 
+/** The tone curve in a tag; null when there is none that can be read. */
+function curveAt(icc: Uint8Array, view: DataView, at: number | undefined): Curve | null {
+  if (at === undefined) return null;
+  const kind = asciiAt(icc, at);
+  if (kind === 'para') return parametric(view, at);
+  return kind === 'curv' ? sampled(view, at) : null;
+}
+
+/**
+ * Reads the curve of a grey profile (ICC.1:2010, 8.4.2), luminance over the page's white; null
+ * for any other kind, for one with tables, and for one that breaks off.
+ */
+export const readGreyProfile = (icc: Uint8Array): Curve | null =>
+  readWhole(icc, (view) => {
+    const ascii = (at: number) => asciiAt(icc, at);
+    if (ascii(16) !== 'GRAY' || ascii(20) !== 'XYZ ' || ascii(36) !== 'acsp') return null;
+    const tags = tagsOf(icc, view);
+    return TABLES.some((t) => tags.has(t)) ? null : curveAt(icc, view, tags.get('kTRC'));
+  });
+
+/** Tags that take precedence over a matrix or a curve. */
+const TABLES = ['A2B0', 'A2B1', 'B2A0', 'B2A1', 'D2B0', 'D2B1'];
+
 /**
  * Reads the colorants and tone curves of a three-component matrix profile (ICC.1:2010,
  * 8.3.3); null for any other kind, and for one that breaks off. Nothing in it is trusted
  * for sizes: every offset is held against the length.
  */
-export function readMatrixProfile(icc: Uint8Array): MatrixProfile | null {
-  try {
-    const view = new DataView(icc.buffer, icc.byteOffset, icc.byteLength);
-    const ascii = (at: number) => String.fromCharCode(...icc.subarray(at, at + 4));
+export const readMatrixProfile = (icc: Uint8Array): MatrixProfile | null =>
+  readWhole(icc, (view) => {
+    const ascii = (at: number) => asciiAt(icc, at);
     if (ascii(16) !== 'RGB ' || ascii(20) !== 'XYZ ' || ascii(36) !== 'acsp') return null;
-    const tags = new Map<string, number>();
-    const count = Math.min(100, view.getUint32(HEADER));
-    for (let i = 0; i < count; i += 1)
-      tags.set(ascii(HEADER + 4 + i * 12), view.getUint32(HEADER + 8 + i * 12));
-    // A table for some intent takes precedence over the matrix.
-    if (['A2B0', 'A2B1', 'B2A0', 'B2A1', 'D2B0', 'D2B1'].some((t) => tags.has(t)))
-      return null;
-    const curveOf = (name: string): Curve | null => {
-      const at = tags.get(name);
-      if (at === undefined) return null;
-      if (ascii(at) === 'para') return parametric(view, at);
-      return ascii(at) === 'curv' ? sampled(view, at) : null;
-    };
+    const tags = tagsOf(icc, view);
+    if (TABLES.some((t) => tags.has(t))) return null;
     const colorant = (name: string): Vector | null => {
       const at = tags.get(name);
-      if (at === undefined || ascii(at) !== 'XYZ ') return null;
-      return [0, 1, 2].map((i) => view.getInt32(at + 8 + i * 4) / 65536) as Vector;
+      return at === undefined || ascii(at) !== 'XYZ ' ? null : xyzAt(view, at);
     };
-    const curves = ['rTRC', 'gTRC', 'bTRC'].map(curveOf);
+    const curves = ['rTRC', 'gTRC', 'bTRC'].map((t) => curveAt(icc, view, tags.get(t)));
     const [r, g, b] = ['rXYZ', 'gXYZ', 'bXYZ'].map(colorant);
     if (!r || !g || !b || curves.includes(null)) return null;
     const white = r.map((v, i) => v + g[i]! + b[i]!);
@@ -94,8 +104,4 @@ export function readMatrixProfile(icc: Uint8Array): MatrixProfile | null {
       curves: curves as MatrixProfile['curves'],
       toXyz: [0, 1, 2].map((i) => [r[i]!, g[i]!, b[i]!]) as Matrix,
     };
-  } catch (error) {
-    if (error instanceof RangeError) return null;
-    throw error;
-  }
-}
+  });

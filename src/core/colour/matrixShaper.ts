@@ -31,6 +31,23 @@ const shared = <T extends Float32Array | Uint8Array | null>(tables: T[]): T[] =>
     (table) => tables.find((t) => table && t?.every((v, i) => v === table[i])) ?? table,
   );
 
+/** The inverse tables of a profile's curves; null when one of them does not rise. */
+export function encodersOf(target: MatrixProfile): [Encoder, Encoder, Encoder] | null {
+  const [r, g, b] = shared(target.curves.map((curve) => inverse(forward(curve))));
+  return r && g && b ? [r, g, b] : null;
+}
+
+/** Square root of linear light -> encoded 0..65535. */
+export type Encoder = Float32Array;
+
+/** Encoded 0..65535, to be cut off to a whole number, of linear light 0..1. */
+export function encodedAt(table: Encoder, light: number): number {
+  const place = light <= 0 ? 0 : light >= 1 ? POINTS : Math.sqrt(light) * POINTS;
+  const low = place | 0;
+  const from = table[low]!;
+  return from + (place - low) * (table[low + 1]! - from) + 0.5;
+}
+
 /** Linear light 0..65535 -> the nearest of 256 encoded values: finer than any step of 8 bits. */
 function eightBits(inverted: Float32Array): Uint8Array {
   const out = new Uint8Array(STEPS);
@@ -58,9 +75,9 @@ export interface Shaper {
 export function matrixShaper(source: MatrixProfile, target: MatrixProfile): Shaper | null {
   // One table for curves that are alike: half the memory traffic of three.
   const linear = shared(source.curves.map(forward));
-  const encode = shared(target.curves.map((curve) => inverse(forward(curve))));
-  const [er, eg, eb] = encode;
-  if (!er || !eg || !eb) return null;
+  const encoders = encodersOf(target);
+  if (!encoders) return null;
+  const [er, eg, eb] = encoders;
   const [lr, lg, lb] = linear as [Float32Array, Float32Array, Float32Array];
   let matrix;
   try {
@@ -69,12 +86,7 @@ export function matrixShaper(source: MatrixProfile, target: MatrixProfile): Shap
     return null;
   }
   const [[a, b, c], [d, e, f], [g, h, k]] = matrix;
-  const at = (table: Float32Array, light: number): number => {
-    const place = light <= 0 ? 0 : light >= 1 ? POINTS : Math.sqrt(light) * POINTS;
-    const low = place | 0;
-    const from = table[low]!;
-    return from + (place - low) * (table[low + 1]! - from) + 0.5;
-  };
+  const at = encodedAt;
   const toSixteen: Shaper['toSixteen'] = (input, output, pixels) => {
     for (let i = 0, end = pixels * 3; i < end; i += 3) {
       const r = lr[input[i]!]!;

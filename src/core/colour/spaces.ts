@@ -77,6 +77,15 @@ export const SPACE_IDS = Object.keys(RGB_SPACES) as SpaceId[];
 export const decoded = ({ g, a = 1, b = 0, c = 1, d = 0 }: ToneCurve, v: number): number =>
   v >= d ? (a * v + b) ** g : c * v;
 
+/** Encoded value of a space, 0..1, of linear light, 0..1. */
+export const encodedLight = (
+  { g, a = 1, b = 0, c = 1, d = 0 }: ToneCurve,
+  light: number,
+): number => {
+  const v = (light ** (1 / g) - b) / a;
+  return v >= d ? v : light / c;
+};
+
 /**
  * CIE lightness L*, 0..100, of a luminance relative to white (CIE 15).
  * @example lightnessOf(0.184) // 49.98

@@ -35,6 +35,16 @@ describe('facts of earlier versions are read as they were meant', () => {
     });
   });
 
+  it('a recipe of before there were rules keeps what its numbers meant', () => {
+    const { rule, ...now } = plainRecipe(300, 1.4);
+    const { dither, ...file } = now.file;
+    expect([rule, dither]).toEqual([2, true]);
+    const read = RECIPE.read({ ...now, file, version: 1 });
+    expect(read).toEqual({ ...now, rule: 1, file: { ...file, dither: false } });
+    expect(RECIPE.read(stored('flatRecipe')).rule).toBe(1);
+    expect(isFact(RECIPE)({ ...now, rule: 3, version: 2 })).toBe(false);
+  });
+
   it('a layout without a version, and one of a single border', () => {
     expect(LAYOUT.read(stored('layout'))).toEqual(stored('layout'));
     expect(LAYOUT.read(stored('plainBorder'))).toEqual(plainLayout('within', mm(12.5)));
@@ -79,7 +89,7 @@ describe('facts of earlier versions are read as they were meant', () => {
 
 it('what is written is read back the same, with its version beside it', () => {
   const recipe = plainRecipe(360, 0.8);
-  expect(RECIPE.write(recipe)).toMatchObject({ version: 1 });
+  expect(RECIPE.write(recipe)).toMatchObject({ version: 2, rule: 2 });
   expect(RECIPE.read(JSON.parse(JSON.stringify(RECIPE.write(recipe))))).toEqual(recipe);
 });
 

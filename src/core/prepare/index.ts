@@ -5,6 +5,7 @@ export * from './recipeFault';
 export * from './screenCopy';
 export * from './cautions';
 export * from './suggest';
+export * from './patchBytes';
 export * from './recipeRows';
 export * from './printPlan';
 export * from './recipePlan';

@@ -1,8 +1,9 @@
-import { chain, grown } from '../image';
+import type { WorkingDoor } from '../colour';
+import { OWN_NUMBERS, chain, grown } from '../image';
 import type { Box, RowStep, Shape, TakeRow } from '../image';
 import type { PrintPlan } from './printPlan';
-import { recipeRows } from './recipeRows';
-import type { Recipe } from './recipe';
+import { recipeRows, stepRows } from './recipeRows';
+import type { Recipe, RecipeSteps } from './recipe';
 
 /** Pixels around a patch that any step of any recipe may look at: three times the largest radius, and grain. */
 const AROUND = 32;
@@ -18,28 +19,32 @@ export interface PicturePart {
 }
 
 type Planned = Pick<PrintPlan, 'image' | 'source'>;
-type Steps = Pick<Recipe, 'steps'>;
 
 /** The part of the picture that any recipe with this resampling needs for a patch of the print. */
-export function patchSource(recipe: Steps, shape: Shape, plan: Planned, patch: Box): Box {
-  const resampling = recipeRows(
+export function patchSource(
+  recipe: Pick<Recipe, 'steps'>,
+  shape: Shape,
+  plan: Planned,
+  patch: Box,
+): Box {
+  const resampling = stepRows(
     { steps: recipe.steps.filter((s) => s.kind === 'resample') },
     shape,
     plan,
+    OWN_NUMBERS,
   );
   const around = grown(patch, STEPS * AROUND, plan.image);
   const under = resampling.reduceRight((box, { rows }) => rows.under(box), around);
   return grown(under, STEPS * AROUND, shape);
 }
 
+/** Samples of each of its pixels. */
+const channelsOf = ({ box, samples }: PicturePart): number =>
+  samples.length / ((box.right - box.left) * (box.bottom - box.top));
+
 /** Runs steps over a part of a picture that holds all that they look at for `box`. */
-function run(
-  steps: readonly RowStep[],
-  from: PicturePart,
-  box: Box,
-  emit: TakeRow,
-  channels: number,
-) {
+function run(steps: readonly RowStep[], from: PicturePart, box: Box, emit: TakeRow) {
+  const channels = channelsOf(from);
   const { fed, take } = chain(steps, box, emit);
   const stride = (from.box.right - from.box.left) * channels;
   const across = (fed.right - fed.left) * channels;
@@ -86,28 +91,30 @@ export class PatchMaker {
     private readonly shape: Shape,
     private readonly plan: Planned,
     private readonly patch: Box,
+    private readonly door: WorkingDoor | null,
   ) {}
 
   /** Hands on the patch, row by row; a row may be reused afterwards. */
-  make(recipe: Steps, emit: TakeRow): void {
+  make(recipe: RecipeSteps, emit: TakeRow): void {
     const { rows, keys } = this.planned(recipe);
     const shared = this.shared(keys);
     if (shared > 0) this.keep(rows, keys, shared);
     const { part, done } = this.deepest(rows, keys, rows.length, this.patch);
-    run(rows.slice(done), part, this.patch, emit, this.shape.channels);
+    run(rows.slice(done), part, this.patch, emit);
     this.earlier = [keys, ...this.earlier.filter((e) => e.at(-1) !== keys.at(-1))];
     this.earlier.length = Math.min(this.earlier.length, KEPT);
   }
 
   /** Keeps what comes before a step, so that its number moves at once when it is first moved. */
-  ready(recipe: Steps, step: number): void {
+  ready(recipe: RecipeSteps, step: number): void {
     const { rows, keys } = this.planned(recipe);
-    const before = this.planned({ steps: recipe.steps.slice(0, step) }).rows.length;
+    const before = this.planned({ ...recipe, steps: recipe.steps.slice(0, step) }).rows
+      .length;
     if (before > 0) this.keep(rows, keys, before);
   }
 
-  private planned(recipe: Steps): PlannedRows {
-    const made = recipeRows(recipe, this.shape, this.plan);
+  private planned(recipe: RecipeSteps): PlannedRows {
+    const made = recipeRows(recipe, this.shape, this.plan, this.door);
     const keys = made.map((_, i) =>
       made
         .slice(0, i + 1)
@@ -146,8 +153,7 @@ export class PatchMaker {
     count: number,
     box: Box,
   ): PicturePart {
-    const { channels } = this.shape;
-    const wide = (box.right - box.left) * channels;
+    const wide = (box.right - box.left) * rows[count - 1]!.out.channels;
     const samples = new Float32Array(wide * (box.bottom - box.top));
     let at = 0;
     const emit: TakeRow = (row) => {
@@ -155,7 +161,7 @@ export class PatchMaker {
       at += wide;
     };
     const { part, done } = this.deepest(rows, keys, count, box);
-    run(rows.slice(done, count), part, box, emit, channels);
+    run(rows.slice(done, count), part, box, emit);
     return { box, samples };
   }
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { RGB_SPACES, doorOf, iccProfile, readMatrixProfile } from '../colour';
 import { chain, wholeOf } from '../image';
 import type { Box } from '../image';
 import { fitToSheet, plainLayout } from '../size';
@@ -222,7 +223,11 @@ describe('recipes', () => {
   });
 });
 
-describe('a patch', () => {
+const { 'a98-rgb': A98 } = RGB_SPACES;
+const A98_DOOR = doorOf(readMatrixProfile(iccProfile(A98))!);
+
+describe.each([1, 2] as const)('a patch by rule %d', (rule) => {
+  const door = rule === 2 ? A98_DOOR : null;
   const shape = { width: 300, height: 240, channels: 3 };
   const samples = new Uint16Array(shape.width * shape.height * 3);
   for (let i = 0; i < samples.length; i += 1)
@@ -231,7 +236,7 @@ describe('a patch', () => {
     image: { left: 0, top: 0, width: 390, height: 300 },
     source: { left: 3.5, top: 2.2, width: 290, height: 230 },
   };
-  const recipe = plainRecipe(300, 1.3);
+  const recipe = { ...plainRecipe(300, 1.3), rule };
   recipe.steps[0] = {
     kind: 'capture',
     on: true,
@@ -252,7 +257,7 @@ describe('a patch', () => {
 
   /** The same out of the whole picture at once. */
   function whole(of: Recipe, box: Box): number[] {
-    const steps = recipeRows(of, shape, plan).map((s) => s.rows);
+    const steps = recipeRows(of, shape, plan, door).map((s) => s.rows);
     const out: number[] = [];
     const { fed, take } = chain(steps, box, (row) => out.push(...row));
     for (let y = fed.top; y < fed.bottom; y += 1) {
@@ -278,7 +283,7 @@ describe('a patch', () => {
         samples.subarray((y * 300 + part.left) * 3, (y * 300 + part.right) * 3),
         (y - part.top) * wide * 3,
       );
-    const maker = new PatchMaker({ box: part, samples: cut }, shape, plan, box);
+    const maker = new PatchMaker({ box: part, samples: cut }, shape, plan, box, door);
     const output = stepIn(recipe, 'output')!;
     const tried = [
       recipe,
@@ -296,7 +301,7 @@ describe('a patch', () => {
     const box = { left: 120, top: 90, right: 180, bottom: 140 };
     const cut = Uint16Array.from(samples);
     const source = { box: wholeOf(shape), samples: cut };
-    const maker = new PatchMaker(source, shape, plan, box);
+    const maker = new PatchMaker(source, shape, plan, box, door);
     const output = stepIn(recipe, 'output')!;
     const by = (amount: number) => withStep(recipe, 3, { ...output, amount, radius: 1 });
     patch(maker, by(50));
@@ -311,7 +316,13 @@ describe('a patch', () => {
   it('has kept what comes before a step when its number is first moved', () => {
     const box = { left: 120, top: 90, right: 180, bottom: 140 };
     const cut = Uint16Array.from(samples);
-    const maker = new PatchMaker({ box: wholeOf(shape), samples: cut }, shape, plan, box);
+    const maker = new PatchMaker(
+      { box: wholeOf(shape), samples: cut },
+      shape,
+      plan,
+      box,
+      door,
+    );
     const moved = withStep(recipe, 1, { ...stepIn(recipe, 'adjust')!, lightness: 40 });
     patch(maker, recipe);
     maker.ready(recipe, 1);
@@ -321,7 +332,7 @@ describe('a patch', () => {
 
   it('reaches the corners of the picture', () => {
     const box = wholeOf({ width: 40, height: 30 });
-    const maker = new PatchMaker({ box: wholeOf(shape), samples }, shape, plan, box);
+    const maker = new PatchMaker({ box: wholeOf(shape), samples }, shape, plan, box, door);
     expect(patch(maker, recipe)).toEqual(whole(recipe, box));
   });
 });

@@ -2,7 +2,7 @@ import type { SpaceId } from '../colour';
 import { STEPS } from './steps';
 import type { RecipeStep } from './steps';
 
-export { DEFAULT_KERNEL, NO_ADJUSTMENT, STEPS } from './steps';
+export { DEFAULT_KERNEL, NO_ADJUSTMENT, STEPS, reduces } from './steps';
 export type { RecipeStep } from './steps';
 
 export type StepKind = RecipeStep['kind'];
@@ -28,6 +28,8 @@ export interface Conversion {
 
 export interface FileWish {
   bits: 8 | 16;
+  /** Whether 8 bits are dithered where a tone lies between two of their levels. */
+  dither: boolean;
   format: FileFormat;
   /** Of a TIFF. */
   compression: Compression;
@@ -38,17 +40,33 @@ export interface FileWish {
 }
 
 /**
+ * How the numbers of a recipe are meant. 1: in the encoded values of the picture's own profile,
+ * as was done at first. 2: in the working space, reductions in linear light, paper white kept.
+ */
+export type RecipeRule = 1 | 2;
+/** The rule of new recipes. */
+export const RECIPE_RULE = 2;
+
+/** A recipe of before there were rules says none. */
+export const ruleOf = (recipe: { rule?: RecipeRule }): RecipeRule => recipe.rule ?? 1;
+
+/**
  * What is done to the picture of a master on its way to a file. Crop, turn and flat field come
  * with the master, the border and the bleed with the size; the printer's colours, the bits and
  * the file come last.
  */
 export interface Recipe {
+  /** How its numbers are meant. */
+  rule: RecipeRule;
   steps: RecipeStep[];
   /** Trim marks around the paper. */
   marks: boolean;
   convert: Conversion;
   file: FileWish;
 }
+
+/** What a recipe does to pixels: its steps, and how they are meant. */
+export type RecipeSteps = Pick<Recipe, 'rule' | 'steps'>;
 
 /** The one resampling step. Throws when there is none. */
 export function resampling(recipe: Pick<Recipe, 'steps'>): StepOf<'resample'> {
@@ -91,8 +109,16 @@ export const DEFAULT_NAME = '{size}_{title}_{ppi}ppi_v{version}';
 
 /** The recipe that one begins with: nothing but resizing and output sharpening. */
 export const plainRecipe = (ppi: number, radius: number): Recipe => ({
+  rule: RECIPE_RULE,
   steps: Object.values(STEPS).map((s) => s.usual({ ppi, radius })),
   marks: false,
   convert: { target: 'a98-rgb', intent: 'relative', blackPoint: true },
-  file: { bits: 8, format: 'tiff', compression: 'none', quality: 92, name: DEFAULT_NAME },
+  file: {
+    bits: 8,
+    dither: true,
+    format: 'tiff',
+    compression: 'none',
+    quality: 92,
+    name: DEFAULT_NAME,
+  },
 });

@@ -1,6 +1,6 @@
 import { defineVersioned } from '../facts';
 import { DEFAULT_NAME, plainRecipe } from './recipe';
-import type { Conversion, Recipe, RecipeStep } from './recipe';
+import type { Conversion, FileWish, Recipe, RecipeStep } from './recipe';
 
 interface FlatRecipe {
   ppi: number;
@@ -20,22 +20,30 @@ function steppedOf(old: FlatRecipe): Recipe {
   const { space, intent, blackPoint } = old.convert;
   return {
     ...plain,
+    rule: 1,
     steps,
     convert: { target: space, intent, blackPoint } as Conversion,
-    file: { ...plain.file, name: DEFAULT_NAME },
+    file: { ...plain.file, dither: false, name: DEFAULT_NAME },
   };
 }
 
 /** A recipe as it is stored. */
 export const RECIPE = defineVersioned<Recipe>({
   name: 'recipe',
-  // Version 0: as it is now; before that without steps.
   upgrades: [
+    // Version 0: with steps, or of before there were any.
     (old) => ('steps' in old ? old : { ...steppedOf(old as unknown as FlatRecipe) }),
+    // Version 1: nothing said by which rule, and 8 bits were rounded.
+    (old) => ({
+      rule: 1,
+      ...old,
+      file: { dither: false, ...(old.file as Partial<FileWish>) },
+    }),
   ],
   holds: (v) =>
     Array.isArray(v.steps) &&
     v.steps.some((s: unknown) => (s as RecipeStep).kind === 'resample') &&
+    (v.rule === 1 || v.rule === 2) &&
     typeof v.convert === 'object' &&
     typeof v.file === 'object',
 });

@@ -1,8 +1,10 @@
-import type { Shape } from '../image';
-import type { PrintPlan } from './printPlan';
-import type { Recipe } from './recipe';
+import type { WorkingDoor } from '../colour';
+import { OWN_NUMBERS, WORKING_NUMBERS, inWorking, intoWorking } from '../image';
+import type { ColourBasis, Shape } from '../image';
+import { ruleOf, stepIn } from './recipe';
+import type { RecipeSteps } from './recipe';
 import { STEPS } from './steps';
-import type { RecipeRows, RecipeStep, StepDefinition } from './steps';
+import type { RecipeRows, RecipeStep, StepDefinition, StepPlace } from './steps';
 
 export type { RecipeRows } from './steps';
 
@@ -10,23 +12,50 @@ export type { RecipeRows } from './steps';
 const definitionOf = (step: RecipeStep) =>
   STEPS[step.kind] as unknown as StepDefinition<RecipeStep>;
 
-/**
- * What a recipe does to the rows of a picture (`shape`: as it is) up to the picture as it is
- * printed (`plan.image`), still in the picture's own colours.
- */
-export function recipeRows(
-  recipe: Pick<Recipe, 'steps'>,
+type Planned = StepPlace['plan'];
+
+/** What the steps of a recipe do, one after the other, each to what the one before hands on. */
+export function stepRows(
+  { steps }: Pick<RecipeSteps, 'steps'>,
   shape: Shape,
-  plan: Pick<PrintPlan, 'image' | 'source'>,
+  plan: Planned,
+  basis: ColourBasis,
 ): RecipeRows[] {
   const made: RecipeRows[] = [];
   let now = shape;
-  for (const step of recipe.steps) {
+  for (const step of steps) {
     if (!step.on) continue;
-    for (const next of definitionOf(step).rows(step, now, plan)) {
+    for (const next of definitionOf(step).rows(step, { shape: now, plan, basis })) {
       made.push(next);
       now = next.rows.out;
     }
   }
   return made;
+}
+
+/** Channels in which a recipe works: by rule 2 a grey picture that is made warmer becomes one of colours. */
+export const channelsFor = (recipe: RecipeSteps, channels: 1 | 3): 1 | 3 =>
+  ruleOf(recipe) === 1 || (stepIn(recipe, 'adjust')?.warmth ?? 0) === 0 ? channels : 3;
+
+/**
+ * What a recipe does to the rows of a picture (`shape`: as it is, 16-bit values) up to the picture
+ * as it is printed (`plan.image`). By rule 2 it comes in by its `door`, and leaves in encoded
+ * values of the working space; by rule 1 it never leaves its own numbers. Throws TypeError
+ * where a door is wanted and none given.
+ */
+export function recipeRows(
+  recipe: RecipeSteps,
+  shape: Shape,
+  plan: Planned,
+  door: WorkingDoor | null,
+): RecipeRows[] {
+  if (ruleOf(recipe) === 1) return stepRows(recipe, shape, plan, OWN_NUMBERS);
+  if (!door) throw new TypeError('a recipe of rule 2 needs the door of its picture');
+  const channels = channelsFor(recipe, shape.channels === 1 ? 1 : 3);
+  const first = intoWorking(shape, door, channels);
+  const steps = stepRows(recipe, first.out, plan, WORKING_NUMBERS);
+  return [{ rows: first, light: true }, ...inWorking(first.out, steps)].map((s) => ({
+    key: `working ${channels} ${s.light}`,
+    ...s,
+  }));
 }

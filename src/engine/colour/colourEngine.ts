@@ -14,8 +14,8 @@ import {
   instantiate,
 } from 'lcms-wasm';
 import type { Lcms } from 'lcms-wasm';
-import { matrixShaper, readMatrixProfile } from '@/core/colour';
-import type { Shaper } from '@/core/colour';
+import { CARRIER, iccProfile, matrixShaper, readMatrixProfile } from '@/core/colour';
+import type { MatrixProfile, Shaper } from '@/core/colour';
 import { intoEightBits } from '@/core/image';
 import { keptCharacters } from '@/core/text';
 import type { Intent } from '@/core/prepare';
@@ -158,6 +158,22 @@ async function joined(
   const fits = agrees(shaper, cms);
   cms.close();
   return fits ? shaper : null;
+}
+
+/** The profile of 16-bit values of the working space. */
+export const carrier = iccProfile(CARRIER);
+
+/**
+ * A profile's matrix and curves, if reckoning with them directly, into the working space or out
+ * of it, gives what Little CMS gives.
+ */
+export async function trustedMatrix(
+  icc: Uint8Array,
+  way: 'in' | 'out',
+): Promise<MatrixProfile | null> {
+  const options = { intent: 'relative', blackPoint: false, exact: true } as const;
+  const [from, to] = way === 'in' ? [icc, carrier] : [carrier, icc];
+  return (await directly(from, to, options)) && readMatrixProfile(icc);
 }
 
 /** Samples of a pixel that go in and come out. */

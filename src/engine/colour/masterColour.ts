@@ -10,6 +10,8 @@ import { readMaster } from '../decode/readMaster';
 export interface MasterColour {
   icc: Uint8Array | null;
   assumedSpace: SpaceId | null;
+  /** Its numbers are 16-bit values of the working space, as a copy of ours holds them. */
+  carried?: true;
 }
 
 /** Turns rows of a master into RGB or CMYK of a target, 16 bit, or 8 bit for the screen. */

@@ -79,9 +79,11 @@ export async function fillPrintFile(
   if (wish.format === 'tiff') return fillTiff(work, progress, signal);
   const whole = `${target}.tif`;
   try {
-    // A JPEG has 8 bits: its values are rounded here, not cut off where it is encoded.
-    const bits = wish.format === 'jpeg' ? 8 : wish.bits;
-    const rounded = { ...recipe, file: { ...wish, bits } };
+    // A JPEG has 8 bits: its values are rounded here, not cut off where it is encoded. A dither
+    // would not outlive the encoding (docs/preparing.md).
+    const jpeg = wish.format === 'jpeg';
+    const file = { ...wish, bits: jpeg ? 8 : wish.bits, dither: wish.dither && !jpeg };
+    const rounded = { ...recipe, file };
     await fillTiff(
       { ...work, recipe: rounded, target: whole },
       partOf(progress, 0, 0.8),

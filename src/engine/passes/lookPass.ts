@@ -1,10 +1,19 @@
 import sharp from 'sharp';
-import { chain, intoSixteenBits, resample, zoomLevels } from '@/core/image';
-import type { Box } from '@/core/image';
+import {
+  chain,
+  inWorking,
+  intoEightBits,
+  intoWorking,
+  resample,
+  zoomLevels,
+} from '@/core/image';
+import type { Box, Resampling, Shape } from '@/core/image';
 import { DEFAULT_KERNEL } from '@/core/prepare';
 import type { PixelRect } from '@/core/prepare';
-import { rowConverter } from '../colour/masterColour';
-import type { MasterColour, RowConverter } from '../colour/masterColour';
+import type { MasterColour } from '../colour/masterColour';
+import { spaceTarget } from '../colour/printTarget';
+import { wayIn, wayOut } from '../colour/workingColour';
+import type { WayIn, WayOut } from '../colour/workingColour';
 import { PixelSource } from '../decode/pixelSource';
 import { TILE } from './pyramid';
 import { join } from 'node:path';
@@ -93,42 +102,30 @@ async function levelRegion(folder: string, level: number, region: Box): Promise<
   return { data, width, height: bottom - top, channels: 3 };
 }
 
-let kept: { key: string; converter: Promise<RowConverter> } | undefined;
+const SRGB = spaceTarget('srgb');
+const BY = { intent: 'relative', blackPoint: true } as const;
+/** What the halved levels are in: the screen's own colours. */
+const SCREEN: MasterColour = { icc: null, assumedSpace: 'srgb' };
 
-/** The converter to the screen, kept for the next window of the same picture. */
-function screenConverter(key: string, colour: MasterColour, channels: 1 | 3) {
-  if (kept?.key === key) return kept.converter;
-  void kept?.converter.then((c) => c.close());
-  const converter = rowConverter(colour, channels, 'srgb', {
-    intent: 'relative',
-    blackPoint: true,
-    exact: true,
-  });
-  kept = { key, converter };
-  return converter;
+interface Ways {
+  in: WayIn;
+  out: WayOut;
 }
 
-async function onScreen(
-  grid: Grid & { data: Float32Array },
-  work: LookWork,
-  level: boolean,
-): Promise<Uint8Array> {
-  const pixels = grid.width * grid.height;
-  const out = new Uint8Array(pixels * 3);
-  if (level) {
-    for (let i = 0; i < out.length; i += 1)
-      out[i] = Math.max(0, Math.min(255, Math.round(grid.data[i]! / 257)));
-    return out;
-  }
-  const deep = new Uint16Array(grid.data.length);
-  intoSixteenBits(grid.data, deep, 0);
-  const converter = await screenConverter(
-    work.pixels,
-    work.colour,
-    grid.channels === 1 ? 1 : 3,
+let kept: { key: string; ways: Promise<Ways> } | undefined;
+
+/** The ways into the working space and to the screen, kept for the next window of the same picture. */
+function screenWays(key: string, colour: MasterColour, channels: 1 | 3): Promise<Ways> {
+  if (kept?.key === key) return kept.ways;
+  void kept?.ways.then((w) => {
+    w.in.close();
+    w.out.close();
+  });
+  const ways = Promise.all([wayIn(colour, channels, BY), wayOut(colour, SRGB, BY)]).then(
+    ([into, out]) => ({ in: into, out }),
   );
-  converter.toScreen(deep, pixels, out);
-  return out;
+  kept = { key, ways };
+  return ways;
 }
 
 /**
@@ -155,11 +152,19 @@ export async function lookAt(work: LookWork): Promise<Uint8Array> {
       width: part.width / scale,
       height: part.height / scale,
     };
-    const made = resample(shape, { kernel, part: taken, ...first });
+    const colour = halvings === 0 ? work.colour : SCREEN;
+    const ways = await screenWays(`${work.pixels} ${halvings === 0}`, colour, channels);
+    const entered = intoWorking(shape, ways.in.door, channels);
+    const resized = (from: Shape, by: Omit<Resampling, 'kernel'>) => ({
+      rows: resample(from, { kernel, ...by }),
+      light: by.part.width > by.width,
+    });
+    const made = resized(entered.out, { part: taken, ...first });
     const whole = { left: 0, top: 0, ...print };
-    const steps = seen
-      ? [made, resample(made.out, { kernel, part: whole, ...screen })]
+    const resizing = seen
+      ? [made, resized(made.rows.out, { part: whole, ...screen })]
       : [made];
+    const steps = [entered, ...inWorking(entered.out, resizing).map((s) => s.rows)];
     const { left, top, width, height } = window;
     const box = { left, top, right: left + width, bottom: top + height };
     const data = new Float32Array(width * height * channels);
@@ -174,11 +179,16 @@ export async function lookAt(work: LookWork): Promise<Uint8Array> {
         : await levelRegion(work.tilesFolder, level.level, fed);
     const samples = grid.width * channels;
     const row = new Float32Array(samples);
+    const { before } = ways.in;
+    const read =
+      before?.(Uint16Array.from(grid.data), grid.width * grid.height) ?? grid.data;
     for (let y = 0; y < grid.height; y += 1) {
-      row.set(grid.data.subarray(y * samples, (y + 1) * samples));
+      row.set(read.subarray(y * samples, (y + 1) * samples));
       take(row);
     }
-    const pixels = await onScreen({ data, width, height, channels }, work, halvings > 0);
+    const deep = ways.out.toTarget(data, channels, width * height);
+    const pixels = new Uint8Array(deep.length);
+    intoEightBits(deep, 0, deep.length, pixels, 0);
     return await sharp(pixels, { raw: { width, height, channels: 3 } })
       .png({ compressionLevel: 1 })
       .toBuffer();

@@ -1,11 +1,12 @@
-import { chain, intoEightBits, intoSixteenBits } from '@/core/image';
-import { ppiOf, recipeRows } from '@/core/prepare';
+import { chain, eightBits } from '@/core/image';
+import type { Box } from '@/core/image';
+import { ppiOf } from '@/core/prepare';
 import type { PixelRect, PrintPlan, Recipe } from '@/core/prepare';
-import { rowConverter } from '../colour/masterColour';
 import type { MasterColour } from '../colour/masterColour';
 import { PixelSource } from '../decode/pixelSource';
 import type { PrintTarget } from '../colour/printTarget';
 import type { Progress } from '../progress';
+import { waysOf } from './recipeWays';
 import type { RowRange } from '../rowRange';
 import { TiffStrips } from '../tiff/tiffStrips';
 import { TiffRows, layOutTiff } from '../tiff/tiffWriter';
@@ -96,49 +97,52 @@ class SheetRows {
   }
 }
 
+type PictureWork = Omit<PrintFileWork, 'target' | 'about'>;
+
 /**
  * Makes part of the picture of a print, row by row: the recipe's steps (float), then the
- * target's colours (16 bit). `take` gets some rows at a time. Memory: the rows at hand.
+ * target's colours (16 bit). `take` gets some rows at a time, `top` being the first of them.
+ * Memory: the rows at hand.
  */
 export async function pictureRows(
-  { pixels, colour, plan, recipe, into }: Omit<PrintFileWork, 'target' | 'about'>,
-  box: { left: number; top: number; right: number; bottom: number },
-  take: (deep: Uint16Array, rows: number) => Promise<void>,
+  work: PictureWork,
+  box: Box,
+  take: (deep: Uint16Array, rows: number, top: number) => Promise<void>,
 ): Promise<void> {
-  const source = await PixelSource.open(pixels);
+  const source = await PixelSource.open(work.pixels);
   const { channels } = source;
-  const converter = await rowConverter(colour, channels, into, {
-    ...recipe.convert,
-    exact: true,
-  });
+  const shape = { width: source.width, height: source.height, channels };
+  const ways = await waysOf(work, shape, channels);
+  const { steps, before, out } = ways;
   try {
-    const shape = { width: source.width, height: source.height, channels };
     const wide = box.right - box.left;
-    const samples = wide * channels;
-    let band = new Uint16Array(samples * BAND);
+    const samples = wide * steps.at(-1)!.out.channels;
+    let band = new Float32Array(samples * BAND);
     let waiting = 0;
-    const steps = recipeRows(recipe, shape, plan).map((s) => s.rows);
+    let top = box.top;
     const { fed, take: feed } = chain(steps, box, (row) => {
       // Many rows may come at once at an edge, or when the picture is enlarged much.
       if (band.length < samples * (waiting + 1)) {
-        const larger = new Uint16Array(band.length * 2);
+        const larger = new Float32Array(band.length * 2);
         larger.set(band);
         band = larger;
       }
-      intoSixteenBits(row, band, waiting * samples);
+      band.set(row, waiting * samples);
       waiting += 1;
     });
     const flush = async () => {
-      const deep = converter.toTarget(band, wide * waiting);
       const rows = waiting;
+      const deep = out(band.subarray(0, samples * rows), wide * rows);
       waiting = 0;
-      await take(deep, rows);
+      await take(deep, rows, top);
+      top += rows;
     };
     const across = (fed.right - fed.left) * channels;
     const row = new Float32Array(across);
-    for (let top = fed.top; top < fed.bottom; top += READ_ROWS) {
-      const rows = Math.min(READ_ROWS, fed.bottom - top);
-      const read = source.part(top, rows, fed);
+    for (let y0 = fed.top; y0 < fed.bottom; y0 += READ_ROWS) {
+      const rows = Math.min(READ_ROWS, fed.bottom - y0);
+      const part = source.part(y0, rows, fed);
+      const read = before?.(part, (fed.right - fed.left) * rows) ?? part;
       for (let y = 0; y < rows; y += 1) {
         row.set(read.subarray(y * across, (y + 1) * across));
         feed(row);
@@ -147,7 +151,7 @@ export async function pictureRows(
     }
     if (waiting > 0) await flush();
   } finally {
-    converter.close();
+    ways.close();
     await source.close();
   }
 }
@@ -164,7 +168,7 @@ export async function printFileRows(
 ): Promise<number[]> {
   const { plan, recipe, into } = work;
   const { image, width } = plan;
-  const { bits } = recipe.file;
+  const { bits, dither } = recipe.file;
   const { channels } = into;
   const wanted = ofPicture(plan, range);
   const sheet = new SheetRows(width, channels, bits, plan.marks ?? []);
@@ -182,12 +186,14 @@ export async function printFileRows(
     const box = { left: 0, right: image.width, top: wanted.from, bottom: wanted.to };
     const line = image.width * channels;
     if (wanted.to > wanted.from)
-      await pictureRows(work, box, async (deep, rows) => {
+      await pictureRows(work, box, async (deep, rows, top) => {
         const lines = sheet.white(at, rows);
         for (let y = 0; y < rows; y += 1) {
           const to = (y * width + image.left) * channels;
-          if (lines instanceof Uint8Array) intoEightBits(deep, y * line, line, lines, to);
-          else lines.set(deep.subarray(y * line, (y + 1) * line), to);
+          if (lines instanceof Uint8Array) {
+            const place = { left: 0, top: top + y, channels };
+            eightBits(dither, deep, y * line, line, lines, to, place);
+          } else lines.set(deep.subarray(y * line, (y + 1) * line), to);
         }
         await file.write(lines);
         at += rows;

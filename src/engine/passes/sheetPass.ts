@@ -2,7 +2,7 @@ import { writeSync } from 'node:fs';
 import { open } from 'node:fs/promises';
 import type { FileHandle } from 'node:fs/promises';
 import { createDeflate } from 'node:zlib';
-import { intoEightBits } from '@/core/image';
+import { eightBits, intoEightBits } from '@/core/image';
 import type { PixelRect, PrintPlan, Recipe } from '@/core/prepare';
 import { houseFont } from '../fonts';
 import { xmlText } from '@/core/text';
@@ -47,8 +47,8 @@ export interface SheetWork {
   black: PixelRect[];
   about: FileAbout;
   target: string;
-  /** Working copy that small parts are made of. */
-  reduced?: string;
+  /** Working copy that small parts are made of, and how its numbers are meant. */
+  reduced?: { pixels: string; colour: MasterColour };
 }
 
 const FIRST_ROW_AT = 8;
@@ -143,14 +143,14 @@ export async function writeSheet(work: SheetWork, progress: Progress): Promise<v
       const line = region.width * into.channels;
       const eight = new Uint8Array(line);
       let y = place.top;
-      const { colour } = work;
-      const pixels = small && work.reduced ? work.reduced : work.pixels;
-      await pictureRows({ pixels, colour, plan, recipe, into }, box, (deep, rows) => {
+      const { pixels, colour } = small && work.reduced ? work.reduced : work;
+      await pictureRows({ pixels, colour, plan, recipe, into }, box, (deep, rows, from) => {
         for (let row = 0; row < rows; row += 1, y += 1) {
           if (bits === 16)
             surface.put(place.left, y, deep.subarray(row * line, (row + 1) * line));
           else {
-            intoEightBits(deep, row * line, line, eight, 0);
+            const onPrint = { left, top: from + row, channels: into.channels };
+            eightBits(recipe.file.dither, deep, row * line, line, eight, 0, onPrint);
             surface.put(place.left, y, eight);
           }
         }

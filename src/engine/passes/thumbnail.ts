@@ -1,13 +1,14 @@
-import { adjust, intoSixteenBits } from '@/core/image';
-import { stepIn } from '@/core/prepare';
+import { RGB_SPACES, decoded, encodedLight } from '@/core/colour';
+import { chain, wholeOf } from '@/core/image';
+import { ruleOf } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { createTransform } from '../colour/colourEngine';
-import { rowConverter } from '../colour/masterColour';
 import type { MasterColour } from '../colour/masterColour';
 import { PixelSource } from '../decode/pixelSource';
 import { spaceTarget } from '../colour/printTarget';
 import type { PrintTarget } from '../colour/printTarget';
 import type { Looked } from './looked';
+import { waysOf } from './recipeWays';
 
 /** What the picture of a file was made from. */
 export interface ExpectedPicture {
@@ -22,8 +23,29 @@ const CELLS = 24;
 const PLACES = 16;
 const SIDE = CELLS * PLACES;
 
+/** How screen values are averaged: as light and encoded again, or as they are. */
+interface Mean {
+  of: Float64Array;
+  back: (mean: number) => number;
+}
+
+const PLAIN_MEAN: Mean = {
+  of: Float64Array.from({ length: 256 }, (_, v) => v),
+  back: (v) => v,
+};
+const { srgb } = RGB_SPACES;
+const LIGHT_MEAN: Mean = {
+  of: Float64Array.from({ length: 256 }, (_, v) => decoded(srgb.curve, v / 255)),
+  back: (v) => 255 * encodedLight(srgb.curve, v),
+};
+
 /** Means of 8-bit RGB in the cells of a picture. */
-function cellMeans(rgb: Uint8Array, width: number, height: number): Float64Array {
+function cellMeans(
+  rgb: Uint8Array,
+  width: number,
+  height: number,
+  { of, back }: Mean,
+): Float64Array {
   const sums = new Float64Array(CELLS * CELLS * 3);
   const counts = new Float64Array(CELLS * CELLS);
   for (let y = 0, i = 0; y < height; y += 1) {
@@ -31,10 +53,10 @@ function cellMeans(rgb: Uint8Array, width: number, height: number): Float64Array
     for (let x = 0; x < width; x += 1, i += 3) {
       const cell = row + Math.floor((x / width) * CELLS);
       counts[cell]! += 1;
-      for (let c = 0; c < 3; c += 1) sums[cell * 3 + c]! += rgb[i + c]!;
+      for (let c = 0; c < 3; c += 1) sums[cell * 3 + c]! += of[rgb[i + c]!]!;
     }
   }
-  return sums.map((sum, i) => sum / Math.max(1, counts[Math.floor(i / 3)]!));
+  return sums.map((sum, i) => back(sum / Math.max(1, counts[Math.floor(i / 3)]!)));
 }
 
 /** Target values as a screen shows them. */
@@ -56,39 +78,41 @@ async function onScreen(deep: Uint16Array, pixels: number, into: PrintTarget) {
 /** The master's own pixels at places spread over what is printed, adjusted and converted. */
 async function expectedMeans(
   plan: PrintPlan,
-  expected: ExpectedPicture,
+  { pixels, colour, recipe, into }: ExpectedPicture,
+  mean: Mean,
 ): Promise<Float64Array> {
-  const { recipe, into } = expected;
-  const source = await PixelSource.open(expected.pixels);
+  const source = await PixelSource.open(pixels);
   const { channels, width, height } = source;
-  const converter = await rowConverter(expected.colour, channels, into, {
-    ...recipe.convert,
-    exact: true,
-  });
+  const steps = recipe.steps.filter((s) => s.kind === 'adjust');
+  const whole = { left: 0, top: 0, width: SIDE, height: SIDE };
+  const places = { image: whole, source: whole };
+  const adjusting = { ...recipe, steps };
+  const shape = { width: SIDE, height: SIDE, channels };
+  const work = { colour, recipe: adjusting, into, plan: places };
+  const ways = await waysOf(work, shape, channels);
   try {
     const place = (from: number, span: number, i: number, most: number) =>
       Math.max(0, Math.min(most - 1, Math.floor(from + ((i + 0.5) / SIDE) * span)));
-    const step = stepIn(recipe, 'adjust');
-    const line = new Float32Array(SIDE * channels);
-    const deep = new Uint16Array(SIDE * channels);
-    const shape = { width: SIDE, height: SIDE, channels };
-    const whole = { left: 0, right: SIDE, top: 0, bottom: SIDE };
-    const keep = (row: Float32Array) => intoSixteenBits(row, deep, 0);
-    const take = step ? adjust(shape, step).run(whole, keep) : keep;
+    const line = new Uint16Array(SIDE * channels);
     const made = new Uint16Array(SIDE * SIDE * into.channels);
+    let at = 0;
+    const { take } = chain(ways.steps, wholeOf(shape), (row) => {
+      const deep = ways.out(row, SIDE);
+      made.set(deep, at);
+      at += deep.length;
+    });
     for (let y = 0; y < SIDE; y += 1) {
       const top = place(plan.source.top, plan.source.height, y, height);
       const row = await source.rows(top, 1);
       for (let x = 0; x < SIDE; x += 1) {
-        const at = place(plan.source.left, plan.source.width, x, width) * channels;
-        for (let c = 0; c < channels; c += 1) line[x * channels + c] = row[at + c]!;
+        const from = place(plan.source.left, plan.source.width, x, width) * channels;
+        for (let c = 0; c < channels; c += 1) line[x * channels + c] = row[from + c]!;
       }
-      take(line);
-      made.set(converter.toTarget(deep, SIDE), y * SIDE * into.channels);
+      take(Float32Array.from(ways.before?.(line, SIDE) ?? line));
     }
-    return cellMeans(await onScreen(made, SIDE * SIDE, into), SIDE, SIDE);
+    return cellMeans(await onScreen(made, SIDE * SIDE, into), SIDE, SIDE, mean);
   } finally {
-    converter.close();
+    ways.close();
     await source.close();
   }
 }
@@ -106,7 +130,9 @@ export async function thumbnailDifference(
   const deep =
     whole === 65535 ? Uint16Array.from(data) : Uint16Array.from(data, (v) => v * 257);
   const shown = await onScreen(deep, width * height, expected.into);
-  const found = cellMeans(shown, width, height);
-  const wanted = await expectedMeans(plan, expected);
+  // Where light was mixed, light is what both must have alike.
+  const mean = ruleOf(expected.recipe) === 1 ? PLAIN_MEAN : LIGHT_MEAN;
+  const found = cellMeans(shown, width, height, mean);
+  const wanted = await expectedMeans(plan, expected, mean);
   return found.reduce((sum, v, i) => sum + Math.abs(v - wanted[i]!), 0) / found.length;
 }

@@ -22,6 +22,7 @@ const closed = (properties: Record<string, unknown>) => ({
 
 /** What a recipe must look like; its numbers are held against their limits in the core. */
 const RECIPE_SCHEMA = closed({
+  rule: { enum: [1, 2] },
   steps: {
     type: 'array',
     minItems: 1,
@@ -45,6 +46,7 @@ const RECIPE_SCHEMA = closed({
   }),
   file: closed({
     bits: { enum: [8, 16] },
+    dither: { type: 'boolean' },
     format: { enum: FORMATS },
     compression: { enum: COMPRESSIONS },
     quality: { type: 'number' },

@@ -1,5 +1,5 @@
 import { getMaster } from '@/data';
-import { INTENTS } from '@/core/prepare';
+import { INTENTS, packPatch } from '@/core/prepare';
 import type { TargetId } from '@/core/prepare';
 import { runAtOnce, storePaths } from '@/engine';
 import { choice, defineForm, text, whole } from '@/core/input';
@@ -13,19 +13,25 @@ const MOST_EDGE = 100_000;
 
 const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 const edge = (title: string) => whole(title, { min: 0, max: MOST_EDGE });
+const by = {
+  rule: choice('Rule', ['1', '2']),
+  intent: choice('Intent', INTENTS),
+  blackPoint: choice('Black point', ['yes', 'no']),
+};
 const part = defineForm({
+  ...by,
   left: edge('Left'),
   top: edge('Top'),
   right: edge('Right'),
   bottom: edge('Bottom'),
 });
 const colours = defineForm({
+  ...by,
   target: text('Target', { min: 0, max: 80 }),
-  intent: choice('Intent', INTENTS),
-  blackPoint: choice('Black point', ['yes', 'no']),
+  channels: choice('Channels', ['1', '3']),
 });
 
-/** Samples of a part of a master's picture, 16 bit little-endian; null when there is none. */
+/** Samples of a part of a master's picture and their door, see `packPatch`; null when there is none. */
 export async function patchPixels(
   masterId: number,
   asked: Record<string, string>,
@@ -33,7 +39,7 @@ export async function patchPixels(
 ): Promise<Uint8Array | null> {
   const read = part.read(asked, context);
   if (!read.ok) return null;
-  const box = read.value;
+  const { rule, intent, blackPoint, ...box } = read.value;
   const [wide, high] = [box.right - box.left, box.bottom - box.top];
   const open = await studio();
   const master = await getMaster(open.db.read, masterId);
@@ -41,8 +47,14 @@ export async function patchPixels(
   const { width, height } = master.facts;
   if (box.right > width || box.bottom > height) return null;
   const pixels = storePaths(open.home).pixels(master.picture);
-  const samples = await runAtOnce('part', { pixels, box }, () => undefined, signal);
-  return new Uint8Array(samples.buffer, samples.byteOffset, samples.byteLength);
+  const into =
+    rule === '1'
+      ? null
+      : {
+          colour: await colourKept(open, master),
+          convert: { intent, blackPoint: blackPoint === 'yes' },
+        };
+  return packPatch(await runAtOnce('part', { pixels, box, into }, () => undefined, signal));
 }
 
 /**
@@ -56,7 +68,7 @@ export async function patchColours(
 ): Promise<Uint8Array | null> {
   const read = colours.read(asked, context);
   if (!read.ok) return null;
-  const { target, intent, blackPoint } = read.value;
+  const { rule, target, intent, blackPoint, channels } = read.value;
   const open = await studio();
   const master = await getMaster(open.db.read, masterId);
   if (!master) return null;
@@ -67,11 +79,10 @@ export async function patchColours(
           into: await targetFor(open, target as TargetId),
           convert: { intent, blackPoint: blackPoint === 'yes' },
         };
-  const channels = master.facts.colourModel === 'grey' ? 1 : 3;
   const colour = await colourKept(open, master);
   const table = await runAtOnce(
     'colourTable',
-    { colour, channels, by },
+    { colour, channels: channels === '1' ? 1 : 3, by, working: rule === '2' },
     () => undefined,
     signal,
   );

@@ -1,22 +1,23 @@
-import { lightWeight } from './rowMath';
+import type { ColourBasis } from './basis';
 import type { RowStep, Shape } from './rowStep';
 
 /** Changes by eye, each -100..100; 0 leaves it out. Black and white stay where they are. */
 export interface Adjustment {
   lightness: number;
   contrast: number;
-  /** Red up and blue down. */
+  /** Towards red and yellow, away from blue. */
   warmth: number;
   saturation: number;
 }
 
 const STEPS = 4096;
+type Tone = Float32Array;
 
 /**
  * Tone of one channel, 0..1: v ^ 2^(-lightness / 100 - warmth), then an S about the middle,
  * v - contrast / 100 x sin(2 pi v) / (2 pi). `warmth`: the channel's own share of it.
  */
-function curve(lightness: number, contrast: number, warmth: number): Float32Array {
+function curve(lightness: number, contrast: number, warmth: number): Tone {
   const table = new Float32Array(STEPS + 2);
   const power = 2 ** (-lightness / 100 - warmth);
   for (let i = 0; i < table.length; i += 1) {
@@ -26,7 +27,7 @@ function curve(lightness: number, contrast: number, warmth: number): Float32Arra
   return table;
 }
 
-function through(table: Float32Array, value: number): number {
+function through(table: Tone, value: number): number {
   const place = value <= 0 ? 0 : value >= 65535 ? STEPS : (value / 65535) * STEPS;
   const low = place | 0;
   const from = table[low]!;
@@ -34,19 +35,19 @@ function through(table: Float32Array, value: number): number {
 }
 
 /**
- * Lightness, contrast, warmth and saturation, in the encoded values of the picture's own
- * space. Saturation moves each channel away from the light of its pixel.
+ * Lightness, contrast, warmth and saturation, in encoded values that mean what `basis` says.
+ * Saturation moves each channel away from the light of its pixel.
  */
 export function adjust(
   shape: Shape,
   { lightness, contrast, warmth, saturation }: Adjustment,
+  { light: weights, warm }: ColourBasis,
 ): RowStep {
-  const share = warmth / 200;
-  const red = curve(lightness, contrast, share);
-  const middle = curve(lightness, contrast, 0);
-  const blue = curve(lightness, contrast, -share);
+  const toned = (share: number) => curve(lightness, contrast, (warmth / 200) * share);
+  const [red, green, blue] = warm.map(toned) as [Tone, Tone, Tone];
+  const middle = toned(0);
   const gain = 1 + saturation / 100;
-  const [wr, wg, wb] = lightWeight;
+  const [wr, wg, wb] = weights;
   return {
     out: shape,
     under: (box) => box,
@@ -60,7 +61,7 @@ export function adjust(
       return (row) => {
         for (let i = 0; i < out.length; i += 3) {
           const r = through(red, row[i]!);
-          const g = through(middle, row[i + 1]!);
+          const g = through(green, row[i + 1]!);
           const b = through(blue, row[i + 2]!);
           const light = wr * r + wg * g + wb * b;
           out[i] = light + gain * (r - light);

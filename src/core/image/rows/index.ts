@@ -4,3 +4,6 @@ export * from './resample';
 export * from './sharpen';
 export * from './denoise';
 export * from './adjust';
+export * from './basis';
+export * from './working';
+export * from './dither';

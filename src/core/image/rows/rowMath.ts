@@ -1,3 +1,5 @@
+import type { Shares } from './basis';
+
 /** The inner loops over rows of samples. They stand alone so that the compiler optimises each for itself. */
 
 /** Adds `share` of the difference between light and blur to every channel, where it exceeds `floor`. */
@@ -72,16 +74,17 @@ export function halve(source: Uint8Array, width: number, height: number): Uint8A
   return out;
 }
 
-/** Shares of red, green and blue in the light of a pixel, of encoded values. */
-export const lightWeight = [0.25, 0.6, 0.15] as const;
-
-/** Light of each pixel of a row. */
-export function lightOf(samples: Float32Array, channels: number, out: Float32Array): void {
+/** Light of each pixel of a row, by the shares of its channels. */
+export function lightOf(
+  samples: Float32Array,
+  channels: number,
+  [r, g, b]: Shares,
+  out: Float32Array,
+): void {
   if (channels === 1) {
     out.set(samples);
     return;
   }
-  const [r, g, b] = lightWeight;
   for (let i = 0, s = 0; i < out.length; i += 1, s += 3)
     out[i] = r * samples[s]! + g * samples[s + 1]! + b * samples[s + 2]!;
 }

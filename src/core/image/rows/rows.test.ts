@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { KERNELS, KERNEL_IDS, gaussian } from '../kernels';
-import { adjust, chain, denoise, resample, sharpen, wholeOf } from '.';
-import type { Box, RowStep, Shape } from '.';
+import { OWN_NUMBERS, adjust, chain, denoise, resample, sharpen, wholeOf } from '.';
+import type { Adjustment, Box, RowStep, Shape, Sharpening } from '.';
+
+const sharpened = (shape: Shape, by: Sharpening) => sharpen(shape, by, OWN_NUMBERS.light);
+const adjusted = (shape: Shape, by: Adjustment) => adjust(shape, by, OWN_NUMBERS);
 
 /** A made-up picture of so many pixels, the same every time. */
 function picture({ width, height, channels }: Shape): Float32Array {
@@ -27,8 +30,8 @@ function made(source: Float32Array, shape: Shape, steps: RowStep[], box: Box): n
 const shape: Shape = { width: 41, height: 37, channels: 3 };
 const all = (): RowStep[] => {
   const first = denoise(shape, { noise: 70, grain: 40 });
-  const second = sharpen(first.out, { amount: 120, radius: 1.1, threshold: 3 });
-  const third = adjust(second.out, {
+  const second = sharpened(first.out, { amount: 120, radius: 1.1, threshold: 3 });
+  const third = adjusted(second.out, {
     lightness: 12,
     contrast: 20,
     warmth: -9,
@@ -41,7 +44,7 @@ const all = (): RowStep[] => {
     second,
     third,
     fourth,
-    sharpen(fourth.out, { amount: 60, radius: 0.8, threshold: 2 }),
+    sharpened(fourth.out, { amount: 60, radius: 0.8, threshold: 2 }),
   ];
 };
 
@@ -126,7 +129,7 @@ describe('sharpening', () => {
       [250, 0],
       [100, 30],
     ] as const) {
-      const step = sharpen(flat, { amount, radius: 1, threshold });
+      const step = sharpened(flat, { amount, radius: 1, threshold });
       const got = made(edge, flat, [step], wholeOf(flat));
       for (let x = 0; x < 40; x += 1) {
         const difference = edge[x]! - blurred(x);
@@ -144,7 +147,7 @@ describe('sharpening', () => {
     const got = made(
       source,
       small,
-      [sharpen(small, { amount: 80, radius: 0.7, threshold: 0 })],
+      [sharpened(small, { amount: 80, radius: 0.7, threshold: 0 })],
       wholeOf(small),
     );
     for (let i = 0; i < got.length; i += 3) {
@@ -203,7 +206,7 @@ describe('adjusting', () => {
   );
   const none = { lightness: 0, contrast: 0, warmth: 0, saturation: 0 };
   const got = (over: Partial<typeof none>) =>
-    made(tones, one, [adjust(one, { ...none, ...over })], wholeOf(one));
+    made(tones, one, [adjusted(one, { ...none, ...over })], wholeOf(one));
 
   it('leaves alone what is not asked for', () =>
     got({}).forEach((v, i) => expect(v).toBeCloseTo(tones[i]!, 0)));

@@ -1,4 +1,5 @@
 import { gaussian } from '../kernels';
+import type { Shares } from './basis';
 import { addDifference, lightOf } from './rowMath';
 import type { RowStep, Shape } from './rowStep';
 import { blurAcross, weighedSum } from './simd';
@@ -16,9 +17,13 @@ export interface Sharpening {
 /**
  * Unsharp masking: sample + amount x (light - blurred light), where the difference exceeds
  * the threshold. The same difference goes to every channel, so that no colour fringes arise.
- * Beyond an edge the pixels at the edge repeat.
+ * `weights`: shares of the channels in the light. Beyond an edge the pixels at the edge repeat.
  */
-export function sharpen(shape: Shape, { amount, radius, threshold }: Sharpening): RowStep {
+export function sharpen(
+  shape: Shape,
+  { amount, radius, threshold }: Sharpening,
+  weights: Shares,
+): RowStep {
   const kernel = gaussian(radius);
   const reach = (kernel.length - 1) / 2;
   const floor = threshold * 257;
@@ -33,7 +38,7 @@ export function sharpen(shape: Shape, { amount, radius, threshold }: Sharpening)
     }),
     keep(row, held) {
       held.samples.set(row);
-      lightOf(row, channels, held.light);
+      lightOf(row, channels, weights, held.light);
       blurAcross(held.light, kernel, held.blurred);
     },
     make(around, out) {

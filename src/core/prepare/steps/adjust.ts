@@ -12,14 +12,16 @@ export const NO_ADJUSTMENT: Adjustment = {
   saturation: 0,
 };
 
-/** Light and colour, in L*a*b*. */
+/** Light and colour by eye. */
 export const adjust: StepDefinition<AdjustStep> = {
   kind: 'adjust',
   numbers: ['lightness', 'contrast', 'warmth', 'saturation'],
   usual: () => ({ kind: 'adjust', on: false, ...NO_ADJUSTMENT }),
-  rows(step, shape) {
+  rows(step, { shape, basis }) {
     const { lightness, contrast, warmth, saturation } = step;
     const of = [lightness, contrast, warmth, saturation];
-    return of.some((v) => v !== 0) ? [done(adjustRows(shape, step), 'adjust', ...of)] : [];
+    return of.some((v) => v !== 0)
+      ? [done(adjustRows(shape, step, basis), 'adjust', ...of)]
+      : [];
   },
 };

@@ -19,12 +19,13 @@ export const capture: StepDefinition<CaptureStep> = {
     noise: 0,
     grain: 2,
   }),
-  rows(step, shape) {
+  rows(step, place) {
+    const { shape } = place;
     const { noise, grain } = step;
     const cleaned =
       noise > 0 && grain > 0
         ? [done(denoise(shape, { noise, grain }), 'denoise', noise, grain)]
         : [];
-    return [...cleaned, ...sharpened(shape, step)];
+    return [...cleaned, ...sharpened(place, step)];
   },
 };

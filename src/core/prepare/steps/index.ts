@@ -8,8 +8,8 @@ import { resample } from './resample';
 import type { ResampleStep } from './resample';
 
 export { NO_ADJUSTMENT } from './adjust';
-export { DEFAULT_KERNEL } from './resample';
-export type { RecipeRows, StepDefinition } from './step';
+export { DEFAULT_KERNEL, reduces } from './resample';
+export type { RecipeRows, StepDefinition, StepPlace } from './step';
 
 /** Steps that change the picture. */
 export type RecipeStep = CaptureStep | AdjustStep | ResampleStep | OutputStep;

@@ -9,5 +9,5 @@ export const output: StepDefinition<OutputStep> = {
   kind: 'output',
   numbers: ['amount', 'radius', 'threshold'],
   usual: ({ radius }) => ({ kind: 'output', on: true, amount: 60, radius, threshold: 2 }),
-  rows: (step, shape) => sharpened(shape, step),
+  rows: (step, place) => sharpened(place, step),
 };

@@ -1,4 +1,4 @@
-import type { RowStep, Shape } from '../../image';
+import type { ColourBasis, RowStep, Shape } from '../../image';
 import type { PrintPlan } from '../printPlan';
 
 /** One thing that a step does to the rows of a picture. */
@@ -6,6 +6,17 @@ export interface RecipeRows {
   rows: RowStep;
   /** What it is made of: the same for the same work on the same picture. */
   key: string;
+  /** Whether, in the working space, it is done to linear light; else to encoded values. */
+  light: boolean;
+}
+
+/** What a step is carried out on. */
+export interface StepPlace {
+  /** The rows as they come. */
+  shape: Shape;
+  plan: Pick<PrintPlan, 'image' | 'source'>;
+  /** What their numbers mean. */
+  basis: ColourBasis;
 }
 
 /** What a new recipe knows: pixels an inch, and the usual radius of sharpening, px. */
@@ -23,12 +34,13 @@ export interface StepDefinition<S extends { kind: string; on: boolean }> {
   choices?: Readonly<Record<string, readonly string[]>>;
   /** As it stands in a recipe that one begins with. */
   usual(from: Usual): S;
-  /** `shape`: the rows as they come. Empty where it leaves them as they are. */
-  rows(step: S, shape: Shape, plan: Pick<PrintPlan, 'image' | 'source'>): RecipeRows[];
+  /** Empty where it leaves the rows as they are. */
+  rows(step: S, place: StepPlace): RecipeRows[];
 }
 
 /** Rows a step has worked on, with what its outcome depends on as a key. */
 export const done = (rows: RowStep, ...of: unknown[]): RecipeRows => ({
   rows,
   key: JSON.stringify(of),
+  light: false,
 });

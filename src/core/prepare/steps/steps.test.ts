@@ -1,4 +1,5 @@
-import { LIMITS, plainRecipe, recipeFault, recipeRows, screenRecipe, withStep } from '..';
+import { LIMITS, plainRecipe, recipeFault, screenRecipe, stepRows, withStep } from '..';
+import { WORKING_NUMBERS } from '../../image';
 import { STEPS } from '.';
 
 const recipe = plainRecipe(300, 1.4);
@@ -26,11 +27,11 @@ it('what is switched off does nothing; what is on makes the rows of the print', 
     image: { left: 0, top: 0, width: 20, height: 15 },
     source: { left: 0, top: 0, width: 40, height: 30 },
   };
-  const made = recipeRows(recipe, shape, plan);
+  const made = stepRows(recipe, shape, plan, WORKING_NUMBERS);
   expect(made).toHaveLength(2);
   expect(made.at(-1)!.rows.out).toMatchObject({ width: 20, height: 15 });
   const unsharpened = withStep(recipe, 3, { ...recipe.steps[3]!, on: false } as never);
-  expect(recipeRows(unsharpened, shape, plan as never)).toHaveLength(1);
+  expect(stepRows(unsharpened, shape, plan, WORKING_NUMBERS)).toHaveLength(1);
 });
 
 it('says the first thing that a recipe cannot be worked with for', () => {

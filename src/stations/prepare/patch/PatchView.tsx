@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { patchBox, stepIn } from '@/core/prepare';
+import { patchBox, ruleOf, stepIn } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { isTyping } from '@/shell/actions';
 import { Strips } from '@/shell/fields';
@@ -160,7 +160,9 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
           )}
           {stepIn(recipe, 'adjust') && facts.colourModel === 'grey' && (
             <span>
-              A grey picture has no warmth and no saturation: those are left alone.
+              {ruleOf(recipe) === 1
+                ? 'A grey picture has no warmth and no saturation: those are left alone.'
+                : 'A grey picture has no saturation: it is left alone. Warmth tints it.'}
             </span>
           )}
           {problem && (

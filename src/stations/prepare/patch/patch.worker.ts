@@ -2,8 +2,8 @@ import { expose, transfer } from 'comlink';
 import { throughTable } from '@/core/colour';
 import type { ColourTable } from '@/core/colour';
 import type { Box, Shape } from '@/core/image';
-import { PatchMaker } from '@/core/prepare';
-import type { PrintPlan, Recipe } from '@/core/prepare';
+import { PatchMaker, unpackPatch } from '@/core/prepare';
+import type { PrintPlan, RecipeSteps } from '@/core/prepare';
 
 /** Where tiles of a patch lie, and what they are made of. */
 export interface PatchPlace {
@@ -39,22 +39,19 @@ async function tableAt(url: string): Promise<ColourTable> {
 const api = {
   /** Goes to another place. */
   async open({ url, part, shape, plan, tiles }: PatchPlace): Promise<void> {
-    const source = { box: part, samples: new Uint16Array(await bytesOf(url)) };
-    const makers = tiles.map((tile) => new PatchMaker(source, shape, plan, tile));
+    const { samples, door } = unpackPatch(await bytesOf(url));
+    const source = { box: part, samples };
+    const makers = tiles.map((tile) => new PatchMaker(source, shape, plan, tile, door));
     place = { tiles, makers };
   },
 
   /** Makes one of its tiles ready for the numbers of a step to move. */
-  ready(recipe: Pick<Recipe, 'steps'>, step: number, tile: number): void {
+  ready(recipe: RecipeSteps, step: number, tile: number): void {
     place?.makers[tile]?.ready(recipe, step);
   },
 
   /** Some of its tiles by a recipe. */
-  async make(
-    recipe: Pick<Recipe, 'steps'>,
-    tableUrl: string,
-    which: number[],
-  ): Promise<MadeTiles> {
+  async make(recipe: RecipeSteps, tableUrl: string, which: number[]): Promise<MadeTiles> {
     const found = tables.get(tableUrl) ?? tableAt(tableUrl);
     tables.set(tableUrl, found);
     found.catch(() => tables.delete(tableUrl));

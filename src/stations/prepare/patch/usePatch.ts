@@ -4,14 +4,15 @@ import type { Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { patchSource } from '@/core/prepare';
 import type { Box, Shape } from '@/core/image';
-import type { PrintPlan, Recipe } from '@/core/prepare';
+import type { PrintPlan, RecipeSteps } from '@/core/prepare';
 import { bandsOf, columnsOf, nextColumns } from './tiles';
 import type { Columns, Drawn } from './tiles';
 import type { PatchApi, PatchPlace } from './patch.worker';
 
 /** What is to be seen: the print by a recipe, beside something else of the same place. */
 export interface PatchWish {
-  master: number;
+  /** Address of the picture's samples. */
+  samples: string;
   shape: Shape;
   plan: Pick<PrintPlan, 'image' | 'source'>;
   patch: Box;
@@ -24,7 +25,7 @@ export interface PatchWish {
 }
 
 interface Seen {
-  recipe: Pick<Recipe, 'steps'>;
+  recipe: RecipeSteps;
   /** Address of the table of colours. */
   table: string;
 }
@@ -53,14 +54,14 @@ function start(): Thread {
   return { remote: wrap<PatchApi>(thread), end: () => thread.terminate() };
 }
 
-function placeOf({ master, shape, plan, after }: PatchWish, band: Box): PatchPlace {
+function placeOf({ samples, shape, plan, after }: PatchWish, band: Box): PatchPlace {
   const part = patchSource(after.recipe, shape, plan, band);
-  const url = `/api/patches/${master}?left=${part.left}&top=${part.top}&right=${part.right}&bottom=${part.bottom}`;
+  const url = `${samples}&left=${part.left}&top=${part.top}&right=${part.right}&bottom=${part.bottom}`;
   return { url, part, shape, plan, tiles: columnsOf(band) };
 }
 
 /** What a column is made by. */
-const madeBy = ({ recipe, table }: Seen) => JSON.stringify([recipe.steps, table]);
+const madeBy = ({ recipe, table }: Seen) => JSON.stringify([recipe, table]);
 
 /**
  * Keeps two canvases at what is wished for, by worker threads of its own. What is seen is made

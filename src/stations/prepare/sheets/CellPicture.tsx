@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import type { Recipe } from '@/core/prepare';
+import type { RecipeSteps } from '@/core/prepare';
 import { adjusted } from './adjusted';
 
 /** A picture at an address, once it is there. */
@@ -23,7 +23,7 @@ interface CellPictureProps {
   picture: HTMLImageElement;
   /** Left, top, width and height of what is seen of it, 0..1. */
   part: readonly number[];
-  recipe: Pick<Recipe, 'steps'>;
+  recipe: RecipeSteps;
   x: number;
   y: number;
   width: number;

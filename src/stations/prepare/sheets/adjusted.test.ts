@@ -1,7 +1,7 @@
 import { plainRecipe, stepIn, withStep } from '@/core/prepare';
 import { adjusted } from './adjusted';
 
-const plain = plainRecipe(300, 1);
+const plain = { ...plainRecipe(300, 1), rule: 1 as 1 | 2 };
 const adjust = {
   ...stepIn({ steps: plain.steps.map((s) => ({ ...s, on: true })) }, 'adjust')!,
 };
@@ -42,4 +42,23 @@ it('takes all colour away, row by row', () => {
   // 0.25 x 200 + 0.6 x 60 + 0.15 x 40 = 92.
   expect(found.slice(12)).toEqual([92, 92, 92, 7]);
   expect(found.slice(0, 12)).toEqual([...picture().data].slice(0, 12));
+});
+
+describe('by rule 2, in the working space', () => {
+  const two = (over: Partial<typeof adjust>) => ({ ...by(over), rule: 2 as const });
+
+  it('keeps black, white and opacity, and lightens the middle by its lightness', () => {
+    const found = made(two({ lightness: 100 }));
+    expect(found.slice(0, 8)).toEqual([0, 0, 0, 255, 255, 255, 255, 128]);
+    // L* 53.59 of 128 becomes 100 x sqrt(0.5359) = 73.2, which is 179.6 in sRGB.
+    expect(found.slice(8, 11).every((v) => Math.abs(v - 179.6) <= 1)).toBe(true);
+    expect(found[15]).toBe(7);
+  });
+
+  it('takes all colour away and keeps the lightness', () => {
+    const [r, g, b, a] = made(two({ saturation: -100 })).slice(12);
+    expect([g, b, a]).toEqual([r, r, 7]);
+    // L* of the red is 45.1, that of its grey within 2.5.
+    expect(Math.abs(r! - 107)).toBeLessThan(6);
+  });
 });

@@ -1,20 +1,54 @@
-import { adjust, wholeOf } from '@/core/image';
-import { stepIn } from '@/core/prepare';
-import type { Recipe } from '@/core/prepare';
+import {
+  RGB_SPACES,
+  doorOf,
+  iccProfile,
+  readMatrixProfile,
+  workingShaper,
+} from '@/core/colour';
+import { chain, intoSixteenBits, wholeOf } from '@/core/image';
+import { recipeRows, ruleOf } from '@/core/prepare';
+import type { RecipeSteps } from '@/core/prepare';
 
-/** Changes 8-bit RGBA by eye, as a recipe does to the picture. */
+const once = <T>(make: () => T): (() => T) => {
+  let made: { value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
+};
+
+/** The way of what a screen shows into the working space, and back. */
+const screenWays = once(() => {
+  const srgb = readMatrixProfile(iccProfile(RGB_SPACES.srgb))!;
+  return { door: doorOf(srgb), out: workingShaper(srgb)! };
+});
+
+/** Changes 8-bit RGBA of a screen by eye, as a recipe does to the picture. */
 export function adjusted(
   { data, width, height }: Pick<ImageData, 'data' | 'width' | 'height'>,
-  recipe: Pick<Recipe, 'steps'>,
+  recipe: RecipeSteps,
 ): void {
-  const step = stepIn(recipe, 'adjust');
-  if (!step?.on) return;
-  let out = 0;
+  const steps = recipe.steps.filter((s) => s.kind === 'adjust' && s.on);
+  if (steps.length === 0) return;
+  const { door, out } = screenWays();
+  const own = ruleOf(recipe) === 1;
   const shape = { width, height, channels: 3 };
-  const take = adjust(shape, step).run(wholeOf(shape), (row) => {
-    for (let i = 0; i < row.length; i += 3, out += 4)
-      for (let c = 0; c < 3; c += 1) data[out + c] = row[i + c]! / 257;
-  });
+  const whole = { left: 0, top: 0, width, height };
+  const rows = recipeRows(
+    { ...recipe, steps },
+    shape,
+    { image: whole, source: whole },
+    door,
+  );
+  const deep = new Uint16Array(width * 3);
+  let at = 0;
+  const { take } = chain(
+    rows.map((r) => r.rows),
+    wholeOf(shape),
+    (row) => {
+      if (own) intoSixteenBits(row, deep, 0);
+      else out(row, 3, deep, width);
+      for (let i = 0; i < deep.length; i += 3, at += 4)
+        for (let c = 0; c < 3; c += 1) data[at + c] = deep[i + c]! / 257;
+    },
+  );
   const row = new Float32Array(width * 3);
   for (let y = 0, from = 0; y < height; y += 1) {
     for (let i = 0; i < row.length; i += 3, from += 4)

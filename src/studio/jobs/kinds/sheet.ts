@@ -2,6 +2,7 @@ import { mkdir, rm, stat } from 'node:fs/promises';
 import {
   EXTENSIONS,
   checksumCheck,
+  ruleOf,
   sheetKind,
   slug,
   verifyPrintFile,
@@ -79,9 +80,13 @@ export async function writeSheetFile(
     await mkdir(paths.tmp, { recursive: true });
     await ensureWorkingCopy(open, master, silent, signal);
     const small = parts.find((p) => p.small);
+    let ofReduced = colour;
     if (small && order.seen) {
       const { width: across, height: down } = small.plan.source;
-      const reduce = { pixels, part: order.seen, width: across, height: down };
+      const working = ruleOf(small.recipe) !== 1;
+      const into = working ? { colour, convert: small.recipe.convert } : null;
+      const reduce = { pixels, part: order.seen, width: across, height: down, into };
+      if (working) ofReduced = { ...colour, carried: true };
       await runInWorker(
         'reduce',
         { ...reduce, target: reduced },
@@ -90,9 +95,10 @@ export async function writeSheetFile(
       );
     }
     const drawn = { width, height, ppi, bits, parts, words, black };
+    const smaller = { pixels: reduced, colour: ofReduced };
     await runInWorker(
       'sheet',
-      { pixels, colour, into, ...drawn, about, target: drawnTo, reduced },
+      { pixels, colour, into, ...drawn, about, target: drawnTo, reduced: smaller },
       partOf(progress, small ? 0.4 : 0, 0.8),
       signal,
     );

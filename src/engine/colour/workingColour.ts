@@ -1,0 +1,162 @@
+import {
+  CARRIER,
+  RGB_SPACES,
+  carriedOf,
+  carrierDoor,
+  doorOf,
+  greyDoor,
+  iccProfile,
+  lightOfEncoded,
+  mediaWhite,
+  readGreyProfile,
+  withMediaWhite,
+  workingShaper,
+} from '@/core/colour';
+import type { WorkingDoor } from '@/core/colour';
+import type { Conversion } from '@/core/prepare';
+import { carrier, littleCms, trustedMatrix } from './colourEngine';
+import type { ColourTransform } from './colourEngine';
+import type { MasterColour } from './masterColour';
+import type { PrintTarget } from './printTarget';
+import { whiteKept } from './whiteKept';
+
+type Convert = Pick<Conversion, 'intent' | 'blackPoint'>;
+
+/** The way of a picture's 16-bit values into the working space. */
+export interface WayIn {
+  door: WorkingDoor;
+  /** What the values go through before the door: profiles that are no matrix. Null: nothing. */
+  before: ((samples: Uint16Array, pixels: number) => Uint16Array) | null;
+  close(): void;
+}
+
+const straight = (door: WorkingDoor): WayIn => ({
+  door,
+  before: null,
+  close: () => undefined,
+});
+
+/** Levels of 65535 by which a curve may differ from Little CMS. */
+const AGREES = 4;
+const PLACES = 1025;
+
+/** A grey profile's curve, if reckoning with it gives what Little CMS gives. */
+async function trustedGrey(icc: Uint8Array): Promise<WorkingDoor | null> {
+  const curve = readGreyProfile(icc);
+  if (!curve) return null;
+  const options = { intent: 'relative', blackPoint: false, exact: true } as const;
+  const cms = await littleCms(icc, carrier, { from: 1, to: 3 }, options);
+  const ramp = Uint16Array.from({ length: PLACES }, (_, i) => (i * 65535) / (PLACES - 1));
+  const made = new Uint16Array(PLACES * 3);
+  cms.convert(ramp, made, PLACES);
+  cms.close();
+  const fits = ramp.every(
+    (v, i) => Math.abs(Math.sqrt(curve(v / 65535)) * 65535 - made[3 * i + 1]!) <= AGREES,
+  );
+  return fits ? greyDoor(curve) : null;
+}
+
+/**
+ * The way in of a picture of 1 or 3 channels. Matrix profiles and grey curves are reckoned with
+ * directly, nothing rounded; values in a profile of tables go through Little CMS first, by the
+ * intent they will be printed by, as 16-bit values of the working space.
+ */
+export async function wayIn(
+  { icc, assumedSpace, carried }: MasterColour,
+  channels: 1 | 3,
+  { intent, blackPoint }: Convert,
+): Promise<WayIn> {
+  if (carried) return straight(carrierDoor());
+  if (!icc || channels === 3) {
+    const profile = icc ?? iccProfile(RGB_SPACES[assumedSpace ?? 'srgb']);
+    const matrix = await trustedMatrix(profile, 'in');
+    // A grey picture in a space of colours: its curve alone.
+    if (matrix)
+      return straight(channels === 3 ? doorOf(matrix) : greyDoor(matrix.curves[1]));
+  } else {
+    const door = await trustedGrey(icc);
+    if (door) return straight(door);
+  }
+  return throughTables(icc!, channels, { intent, blackPoint });
+}
+
+async function throughTables(
+  icc: Uint8Array,
+  channels: 1 | 3,
+  { intent, blackPoint }: Convert,
+): Promise<WayIn> {
+  // What is absolute is left to the way out: here white is white.
+  const by = intent === 'absolute' ? 'relative' : intent;
+  const options = { intent: by, blackPoint, exact: true };
+  const cms = await littleCms(icc, carrier, { from: channels, to: 3 }, options);
+  const kept = whiteKept(cms, channels, 3);
+  return {
+    door: carrierDoor(),
+    before(samples, pixels) {
+      const out = new Uint16Array(pixels * 3);
+      kept.convert(samples, out, pixels);
+      if (channels === 3) return out;
+      return Uint16Array.from({ length: pixels }, (_, i) => out[3 * i + 1]!);
+    },
+    close: () => kept.close(),
+  };
+}
+
+/** The way of rows of the working space into 16-bit values of a target. */
+export interface WayOut {
+  /** Encoded values, of 1 channel (neutral) or 3. */
+  toTarget(rows: Float32Array, channels: number, pixels: number): Uint16Array;
+  close(): void;
+}
+
+/** Encoded values as the 16-bit values they are carried by, three channels. */
+function carriedBy(rows: Float32Array, channels: number, pixels: number): Uint16Array {
+  const out = new Uint16Array(pixels * 3);
+  const level = (v: number) => carriedOf(lightOfEncoded(v));
+  if (channels === 1)
+    for (let i = 0; i < pixels; i += 1) out.fill(level(rows[i]!), 3 * i, 3 * i + 3);
+  else for (let i = 0; i < out.length; i += 1) out[i] = level(rows[i]!);
+  return out;
+}
+
+/**
+ * The way out: directly into matrix profiles; else by Little CMS, where the picture's white
+ * becomes bare paper, unless the intent is absolute. `colour`: of the picture, whose own white an
+ * absolute intent shows.
+ */
+export async function wayOut(
+  colour: MasterColour,
+  into: PrintTarget,
+  { intent, blackPoint }: Convert,
+): Promise<WayOut> {
+  const absolute = intent === 'absolute';
+  const matrix =
+    absolute || into.channels === 4 ? null : await trustedMatrix(into.icc, 'out');
+  const direct = matrix && workingShaper(matrix);
+  if (direct)
+    return {
+      toTarget(rows, channels, pixels) {
+        const out = new Uint16Array(pixels * 3);
+        direct(rows, channels, out, pixels);
+        return out;
+      },
+      close: () => undefined,
+    };
+  const white = absolute && colour.icc ? mediaWhite(colour.icc) : null;
+  const from = white ? withMediaWhite(carrier, white) : carrier;
+  const ends = { from: 3, to: into.channels } as const;
+  const cms: ColourTransform = await littleCms(from, into.icc, ends, {
+    intent,
+    blackPoint,
+    exact: true,
+  });
+  const made = absolute ? cms : whiteKept(cms, 3, into.channels);
+  return {
+    toTarget(rows, channels, pixels) {
+      const out = new Uint16Array(pixels * into.channels);
+      made.convert(carriedBy(rows, channels, pixels), out, pixels);
+      return out;
+    },
+    close: () => made.close(),
+  };
+}
