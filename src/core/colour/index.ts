@@ -7,3 +7,4 @@ export * from './colourTable';
 export * from './workingSpace';
 export * from './workingShaper';
 export * from './mediaWhite';
+export * from './difference';

@@ -1,4 +1,5 @@
 import { encodedAt, encodersOf } from './matrixShaper';
+import type { Encoder } from './matrixShaper';
 import type { MatrixProfile } from './matrixProfile';
 import { fromWorking, lightOfEncoded } from './workingSpace';
 
@@ -9,6 +10,9 @@ export type FromWorking = (
   output: Uint16Array,
   pixels: number,
 ) => void;
+
+/** The share of a pixel's light that is lost in single precision: what is less of one channel is none. */
+const NOISE = 1e-6;
 
 /**
  * The colorimetric conversion from the working space to a matrix profile, without a rounding
@@ -26,6 +30,8 @@ export function workingShaper(target: MatrixProfile): FromWorking | null {
     return null;
   }
   const [[a, b, c], [d, e, f], [g, h, k]] = matrix;
+  const encode = (table: Encoder, light: number, noise: number) =>
+    encodedAt(table, light < noise ? 0 : light);
   return (rows, channels, output, pixels) => {
     if (channels === 1) {
       for (let i = 0, o = 0; i < pixels; i += 1, o += 3) {
@@ -40,9 +46,10 @@ export function workingShaper(target: MatrixProfile): FromWorking | null {
       const r = lightOfEncoded(rows[i]!);
       const gr = lightOfEncoded(rows[i + 1]!);
       const bl = lightOfEncoded(rows[i + 2]!);
-      output[i] = encodedAt(er, a * r + b * gr + c * bl);
-      output[i + 1] = encodedAt(eg, d * r + e * gr + f * bl);
-      output[i + 2] = encodedAt(eb, g * r + h * gr + k * bl);
+      const noise = NOISE * (r + gr + bl);
+      output[i] = encode(er, a * r + b * gr + c * bl, noise);
+      output[i + 1] = encode(eg, d * r + e * gr + f * bl, noise);
+      output[i + 2] = encode(eb, g * r + h * gr + k * bl, noise);
     }
   };
 }

@@ -88,57 +88,40 @@ export function carriedLight(light: Float32Array, out: Uint16Array): void {
   for (let i = 0; i < light.length; i += 1) out[i] = carriedOf(light[i]! / WHOLE);
 }
 
-/** CIE 15: up to here lightness is proportional to luminance. */
+/** CIE 15: up to here lightness is proportional to luminance, by so much. */
 const TOE = 216 / 24389;
-const TOE_LIGHT = TOE * WHOLE;
-const TOE_SLOPE = 24389 / 2700;
-const TOE_VALUE = TOE_LIGHT * TOE_SLOPE;
+const SLOPE = 24389 / 2700;
 
-/** Places of the table for each unit of the square root of light, and the light up to which it goes. */
-const STEPS = 4096;
-const MOST_LIGHT = 1.5;
+/**
+ * The encoding of the working space over light and values 0..65535: up to `toeLight` (`toeValue`)
+ * light x `slope`, beyond it its cube root x `scale` - `less`.
+ */
+export const LIGHTNESS = {
+  toeLight: TOE * WHOLE,
+  toeValue: TOE * SLOPE * WHOLE,
+  slope: SLOPE,
+  scale: 1.16 * Math.cbrt(WHOLE) ** 2,
+  less: 0.16 * WHOLE,
+} as const;
 
-let table: Float32Array | undefined;
-/** Encoded values, 0..65535, over the square root of light. */
-const encodings = (): Float32Array =>
-  (table ??= Float32Array.from(
-    { length: Math.ceil(STEPS * Math.sqrt(MOST_LIGHT)) + 2 },
-    (_, i) => (WHOLE * (116 * Math.cbrt((i / STEPS) ** 2) - 16)) / 100,
-  ));
-
-/** Linear light to encoded values, both 0..65535, whatever overshoots included (below 0 the same, mirrored). */
-export function encodeLight(light: Float32Array, out: Float32Array): void {
-  const values = encodings();
-  const scale = STEPS / Math.sqrt(WHOLE);
-  const most = MOST_LIGHT * WHOLE;
-  for (let i = 0; i < light.length; i += 1) {
-    const v = light[i]!;
-    const a = v < 0 ? -v : v;
-    let e: number;
-    if (a <= TOE_LIGHT) e = a * TOE_SLOPE;
-    else if (a < most) {
-      const place = Math.sqrt(a) * scale;
-      const low = place | 0;
-      const from = values[low]!;
-      e = from + (place - low) * (values[low + 1]! - from);
-    } else e = (WHOLE * (116 * Math.cbrt(a / WHOLE) - 16)) / 100;
-    out[i] = v < 0 ? -e : e;
-  }
+/**
+ * The encoded value of linear light, both 0..65535, mirrored below 0.
+ * @example Math.round(encodedOfLight(65535)) // 65535
+ */
+export function encodedOfLight(light: number): number {
+  const a = Math.abs(light);
+  const { toeLight, slope, scale, less } = LIGHTNESS;
+  return Math.sign(light) * (a <= toeLight ? a * slope : scale * Math.cbrt(a) - less);
 }
 
-/** Linear light 0..1 of one encoded value 0..65535. */
+/** Linear light 0..1 of one encoded value 0..65535, mirrored below 0. */
 export function lightOfEncoded(value: number): number {
   const a = value < 0 ? -value : value;
   let light: number;
-  if (a <= TOE_VALUE) light = a / (TOE_SLOPE * WHOLE);
+  if (a <= TOE * SLOPE * WHOLE) light = a / (SLOPE * WHOLE);
   else {
     const f = (a * (100 / WHOLE) + 16) / 116;
     light = f * f * f;
   }
   return value < 0 ? -light : light;
-}
-
-/** Encoded values to linear light, both 0..65535. */
-export function decodeLight(values: Float32Array, out: Float32Array): void {
-  for (let i = 0; i < values.length; i += 1) out[i] = WHOLE * lightOfEncoded(values[i]!);
 }

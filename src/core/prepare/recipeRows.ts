@@ -33,6 +33,18 @@ export function stepRows(
   return made;
 }
 
+/** Whether a recipe leaves every pixel of the picture as it is: resized to its own pixels, and nothing else. */
+export function changesNothing(recipe: RecipeSteps, shape: Shape, plan: Planned): boolean {
+  const { image, source } = plan;
+  return (
+    stepRows(recipe, shape, plan, WORKING_NUMBERS).length === 1 &&
+    source.width === image.width &&
+    source.height === image.height &&
+    Number.isInteger(source.left) &&
+    Number.isInteger(source.top)
+  );
+}
+
 /** Channels in which a recipe works: by rule 2 a grey picture that is made warmer becomes one of colours. */
 export const channelsFor = (recipe: RecipeSteps, channels: 1 | 3): 1 | 3 =>
   ruleOf(recipe) === 1 || (stepIn(recipe, 'adjust')?.warmth ?? 0) === 0 ? channels : 3;

@@ -19,6 +19,7 @@ import type { MatrixProfile, Shaper } from '@/core/colour';
 import { intoEightBits } from '@/core/image';
 import { keptCharacters } from '@/core/text';
 import type { Intent } from '@/core/prepare';
+import { whiteKept } from './whiteKept';
 
 export interface ConvertOptions {
   intent: Intent;
@@ -28,6 +29,11 @@ export interface ConvertOptions {
    * through a lookup grid (12 Mpx/s, mean error 0.2 of 255). Matrix profiles are exact anyway.
    */
   exact: boolean;
+  /**
+   * Whether the picture's white becomes bare paper, where tables leave a touch of ink at it.
+   * Never by an absolute intent, which shows the white of the one on the other.
+   */
+  keepWhite?: boolean;
 }
 
 /** Converts `pixels` pixels of 16-bit samples; input has 1 (grey) or 3 channels, output 3, or 4 of CMYK. */
@@ -191,7 +197,10 @@ export async function createTransform(
 ): Promise<ColourTransform> {
   const plain = channels.from === 3 && channels.to === 3 && options.intent !== 'absolute';
   const direct = plain ? await directly(source, target, options) : null;
-  return direct ?? littleCms(source, target, channels, options);
+  if (direct) return direct;
+  const made = await littleCms(source, target, channels, options);
+  const keeps = options.keepWhite && options.intent !== 'absolute' && channels.from !== 4;
+  return keeps ? whiteKept(made, channels.from, channels.to) : made;
 }
 
 /** The same by Little CMS, whatever the profiles are made of. */

@@ -1,3 +1,4 @@
+import { intoEightBits } from '@/core/image';
 import type { ColourTransform } from './colourEngine';
 
 /**
@@ -15,27 +16,32 @@ export function whiteKept(
   transform: ColourTransform,
   from: number,
   to: 3 | 4,
-): Pick<ColourTransform, 'convert' | 'close'> {
+): ColourTransform {
   const paper = to === 4 ? 0 : 65535;
   const found = new Uint16Array(to);
   transform.convert(new Uint16Array(from).fill(65535), found, 1);
   const off = Float64Array.from(found, (v) => v - paper);
   if (off.every((v) => v === 0)) return transform;
-  const close = () => transform.close();
+  const convert: ColourTransform['convert'] = (input, output, pixels) => {
+    transform.convert(input, output, pixels);
+    for (let p = 0; p < pixels; p += 1) {
+      let near = 1;
+      for (let c = 0; c < from; c += 1)
+        near *= Math.max(0, 1 - (65535 - input[p * from + c]!) / FADES);
+      if (near > 0)
+        for (let c = 0; c < to; c += 1) {
+          const v = output[p * to + c]! - near * off[c]!;
+          output[p * to + c] = v <= 0 ? 0 : v >= 65535 ? 65535 : v + 0.5;
+        }
+    }
+  };
   return {
-    close,
-    convert(input, output, pixels) {
-      transform.convert(input, output, pixels);
-      for (let p = 0; p < pixels; p += 1) {
-        let near = 1;
-        for (let c = 0; c < from; c += 1)
-          near *= Math.max(0, 1 - (65535 - input[p * from + c]!) / FADES);
-        if (near > 0)
-          for (let c = 0; c < to; c += 1) {
-            const v = output[p * to + c]! - near * off[c]!;
-            output[p * to + c] = v <= 0 ? 0 : v >= 65535 ? 65535 : v + 0.5;
-          }
-      }
+    convert,
+    toEight(input, output, pixels) {
+      const deep = new Uint16Array(pixels * to);
+      convert(input, deep, pixels);
+      intoEightBits(deep, 0, deep.length, output, 0);
     },
+    close: () => transform.close(),
   };
 }

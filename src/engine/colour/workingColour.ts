@@ -1,5 +1,4 @@
 import {
-  CARRIER,
   RGB_SPACES,
   carriedOf,
   carrierDoor,
@@ -14,11 +13,9 @@ import {
 } from '@/core/colour';
 import type { WorkingDoor } from '@/core/colour';
 import type { Conversion } from '@/core/prepare';
-import { carrier, littleCms, trustedMatrix } from './colourEngine';
-import type { ColourTransform } from './colourEngine';
+import { carrier, createTransform, littleCms, trustedMatrix } from './colourEngine';
 import type { MasterColour } from './masterColour';
 import type { PrintTarget } from './printTarget';
-import { whiteKept } from './whiteKept';
 
 type Convert = Pick<Conversion, 'intent' | 'blackPoint'>;
 
@@ -26,8 +23,8 @@ type Convert = Pick<Conversion, 'intent' | 'blackPoint'>;
 export interface WayIn {
   door: WorkingDoor;
   /** What the values go through before the door: profiles that are no matrix. Null: nothing. */
-  before: ((samples: Uint16Array, pixels: number) => Uint16Array) | null;
-  close(): void;
+  before: ((this: void, samples: Uint16Array, pixels: number) => Uint16Array) | null;
+  close: (this: void) => void;
 }
 
 const straight = (door: WorkingDoor): WayIn => ({
@@ -87,18 +84,17 @@ async function throughTables(
 ): Promise<WayIn> {
   // What is absolute is left to the way out: here white is white.
   const by = intent === 'absolute' ? 'relative' : intent;
-  const options = { intent: by, blackPoint, exact: true };
-  const cms = await littleCms(icc, carrier, { from: channels, to: 3 }, options);
-  const kept = whiteKept(cms, channels, 3);
+  const options = { intent: by, blackPoint, exact: true, keepWhite: true };
+  const cms = await createTransform(icc, carrier, { from: channels, to: 3 }, options);
   return {
     door: carrierDoor(),
     before(samples, pixels) {
       const out = new Uint16Array(pixels * 3);
-      kept.convert(samples, out, pixels);
+      cms.convert(samples, out, pixels);
       if (channels === 3) return out;
       return Uint16Array.from({ length: pixels }, (_, i) => out[3 * i + 1]!);
     },
-    close: () => kept.close(),
+    close: () => cms.close(),
   };
 }
 
@@ -145,12 +141,8 @@ export async function wayOut(
   const white = absolute && colour.icc ? mediaWhite(colour.icc) : null;
   const from = white ? withMediaWhite(carrier, white) : carrier;
   const ends = { from: 3, to: into.channels } as const;
-  const cms: ColourTransform = await littleCms(from, into.icc, ends, {
-    intent,
-    blackPoint,
-    exact: true,
-  });
-  const made = absolute ? cms : whiteKept(cms, 3, into.channels);
+  const options = { intent, blackPoint, exact: true, keepWhite: true };
+  const made = await createTransform(from, into.icc, ends, options);
   return {
     toTarget(rows, channels, pixels) {
       const out = new Uint16Array(pixels * into.channels);

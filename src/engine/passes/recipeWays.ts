@@ -1,6 +1,6 @@
 import { intoSixteenBits } from '@/core/image';
 import type { RowStep, Shape } from '@/core/image';
-import { recipeRows, ruleOf } from '@/core/prepare';
+import { changesNothing, recipeRows, ruleOf } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { rowConverter } from '../colour/masterColour';
 import type { MasterColour } from '../colour/masterColour';
@@ -32,10 +32,11 @@ async function ownWays(work: WaysWork, shape: Shape, channels: 1 | 3): Promise<W
   const converter = await rowConverter(colour, channels, into, {
     ...recipe.convert,
     exact: true,
+    keepWhite: ruleOf(recipe) !== 1,
   });
   let deep = new Uint16Array(0);
   return {
-    steps: recipeRows(recipe, shape, plan, null).map((s) => s.rows),
+    steps: recipeRows({ ...recipe, rule: 1 }, shape, plan, null).map((s) => s.rows),
     before: null,
     out(rows, pixels) {
       if (deep.length < rows.length) deep = new Uint16Array(rows.length);
@@ -64,6 +65,11 @@ async function workingWays(work: WaysWork, shape: Shape, channels: 1 | 3): Promi
   };
 }
 
-/** The ways of a recipe by its rule, for a picture of a shape. */
-export const waysOf = (work: WaysWork, shape: Shape, channels: 1 | 3): Promise<Ways> =>
-  (ruleOf(work.recipe) === 1 ? ownWays : workingWays)(work, shape, channels);
+/**
+ * The ways of a recipe by its rule, for a picture of a shape. What changes no pixel is converted
+ * straight.
+ */
+export function waysOf(work: WaysWork, shape: Shape, channels: 1 | 3): Promise<Ways> {
+  const own = ruleOf(work.recipe) === 1 || changesNothing(work.recipe, shape, work.plan);
+  return (own && !work.colour.carried ? ownWays : workingWays)(work, shape, channels);
+}

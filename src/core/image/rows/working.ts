@@ -1,6 +1,6 @@
-import { decodeLight, encodeLight } from '../../colour';
 import type { WorkingDoor } from '../../colour';
 import type { RowStep, Shape } from './rowStep';
+import { decodeLight, encodeLight } from './simd';
 
 /** A step that makes each row of the same row, into room of its own. */
 const rowByRow = (

@@ -1,1 +1,2 @@
 export { acrossThree, blurAcross, weighedSum } from './rowSums';
+export { decodeLight, encodeLight } from './lightness';

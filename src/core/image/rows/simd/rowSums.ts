@@ -1,55 +1,8 @@
 import type { AxisWeights } from '../../kernels';
-import { ROWS_WASM } from './rowsWasm';
-
-/** What rows.wat exports; places in its memory, and lengths, in bytes. */
-interface Sums {
-  memory: WebAssembly.Memory;
-  weighedSum(
-    rows: number,
-    stride: number,
-    weights: number,
-    count: number,
-    out: number,
-    length: number,
-  ): void;
-  across(
-    row: number,
-    first: number,
-    weights: number,
-    taps: number,
-    out: number,
-    count: number,
-  ): void;
-}
-
-const PAGE = 65536;
-let assembled: WebAssembly.Module | undefined;
-
-/** A memory of its own with the sums over it; made when it is first wanted. */
-class Scratch {
-  private sums: Sums | undefined;
-  floats = new Float32Array(0);
-
-  /** The sums, with room for so many floats. */
-  room(floats: number): Sums {
-    if (!this.sums) {
-      assembled ??= new WebAssembly.Module(
-        Uint8Array.from(atob(ROWS_WASM), (c) => c.charCodeAt(0)),
-      );
-      const { exports } = new WebAssembly.Instance(assembled);
-      this.sums = exports as unknown as Sums;
-    }
-    const { memory } = this.sums;
-    const missing = floats * 4 - memory.buffer.byteLength;
-    if (missing > 0) memory.grow(Math.ceil(missing / PAGE));
-    if (this.floats.buffer !== memory.buffer) this.floats = new Float32Array(memory.buffer);
-    return this.sums;
-  }
-}
+import { Scratch, four } from './scratch';
 
 /** Floats of all rows that are summed at once: more are done in parts, so that memory stays small. */
 const MOST = 1 << 18;
-const four = (count: number) => (count + 3) & ~3;
 
 const down = new Scratch();
 const along = new Scratch();

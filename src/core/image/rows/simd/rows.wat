@@ -1,4 +1,4 @@
-;; Sums over rows of 32-bit floats, four at a time (WebAssembly with 128-bit SIMD).
+;; Sums over rows, and encodings of rows, of 32-bit floats, four at a time (WebAssembly with 128-bit SIMD).
 ;; `npm run simd` assembles this into rowsWasm.ts. Lengths and places are in bytes.
 (module
   (memory (export "memory") 1)
@@ -59,4 +59,73 @@
       (v128.store (local.get $out) (local.get $sum))
       (local.set $out (i32.add (local.get $out) (i32.const 12)))
       (local.set $first (i32.add (local.get $first) (i32.const 4)))
-      (br_if $pixels (i32.lt_u (local.get $first) (local.get $last))))))
+      (br_if $pixels (i32.lt_u (local.get $first) (local.get $last)))))
+
+  ;; Linear light to encoded values by CIE lightness, in place, both 0..65535, mirrored below 0:
+  ;; up to `toe` light x `slope`, else `scale` x its cube root - `less`. The cube root is guessed
+  ;; from a third of the exponent and made exact by two steps of Halley's.
+  (func (export "encode")
+    (param $at i32) (param $end i32)
+    (param $toe f32) (param $slope f32) (param $scale f32) (param $less f32)
+    (local $v v128) (local $a v128) (local $y v128) (local $t v128)
+    (loop $pixels
+      (local.set $v (v128.load (local.get $at)))
+      (local.set $a (f32x4.abs (local.get $v)))
+      (local.set $y
+        (i32x4.add
+          (i32x4.trunc_sat_f32x4_s
+            (f32x4.mul
+              (f32x4.convert_i32x4_s (local.get $a))
+              (f32x4.splat (f32.const 0.333333333))))
+          (i32x4.splat (i32.const 0x2a5119f2))))
+      (local.set $t
+        (f32x4.mul (f32x4.mul (local.get $y) (local.get $y)) (local.get $y)))
+      (local.set $y
+        (f32x4.div
+          (f32x4.mul
+            (local.get $y)
+            (f32x4.add (local.get $t) (f32x4.add (local.get $a) (local.get $a))))
+          (f32x4.add (f32x4.add (local.get $t) (local.get $t)) (local.get $a))))
+      (local.set $t
+        (f32x4.mul (f32x4.mul (local.get $y) (local.get $y)) (local.get $y)))
+      (local.set $y
+        (f32x4.div
+          (f32x4.mul
+            (local.get $y)
+            (f32x4.add (local.get $t) (f32x4.add (local.get $a) (local.get $a))))
+          (f32x4.add (f32x4.add (local.get $t) (local.get $t)) (local.get $a))))
+      (v128.store
+        (local.get $at)
+        (v128.or
+          (v128.bitselect
+            (f32x4.sub
+              (f32x4.mul (local.get $y) (f32x4.splat (local.get $scale)))
+              (f32x4.splat (local.get $less)))
+            (f32x4.mul (local.get $a) (f32x4.splat (local.get $slope)))
+            (f32x4.gt (local.get $a) (f32x4.splat (local.get $toe))))
+          (v128.and (local.get $v) (v128.const i32x4 0x80000000 0x80000000 0x80000000 0x80000000))))
+      (local.set $at (i32.add (local.get $at) (i32.const 16)))
+      (br_if $pixels (i32.lt_u (local.get $at) (local.get $end)))))
+
+  ;; The other way: up to `toe` value x `slope`, else the cube of (value x `scale` + `more`).
+  (func (export "decode")
+    (param $at i32) (param $end i32)
+    (param $toe f32) (param $slope f32) (param $scale f32) (param $more f32)
+    (local $v v128) (local $a v128) (local $y v128)
+    (loop $pixels
+      (local.set $v (v128.load (local.get $at)))
+      (local.set $a (f32x4.abs (local.get $v)))
+      (local.set $y
+        (f32x4.add
+          (f32x4.mul (local.get $a) (f32x4.splat (local.get $scale)))
+          (f32x4.splat (local.get $more))))
+      (v128.store
+        (local.get $at)
+        (v128.or
+          (v128.bitselect
+            (f32x4.mul (f32x4.mul (local.get $y) (local.get $y)) (local.get $y))
+            (f32x4.mul (local.get $a) (f32x4.splat (local.get $slope)))
+            (f32x4.gt (local.get $a) (f32x4.splat (local.get $toe))))
+          (v128.and (local.get $v) (v128.const i32x4 0x80000000 0x80000000 0x80000000 0x80000000))))
+      (local.set $at (i32.add (local.get $at) (i32.const 16)))
+      (br_if $pixels (i32.lt_u (local.get $at) (local.get $end))))))
