@@ -12,7 +12,7 @@ export type FromWorking = (
 ) => void;
 
 /** The share of a pixel's light that is lost in single precision: what is less of one channel is none. */
-const NOISE = 1e-6;
+const NOISE = 5e-7;
 
 /**
  * The colorimetric conversion from the working space to a matrix profile, without a rounding

@@ -37,9 +37,19 @@ export const WORKING_WARMTH: Readonly<Vector> = apply(
   [1, 0, -1],
 );
 
-/** From linear RGB of the working space, 0..1, to that of a profile. */
-export const fromWorking = (target: MatrixProfile): Matrix =>
-  multiply(invert(target.toXyz), TO_XYZ);
+/** White may miss that of the working space by the rounding of a profile's numbers. */
+const NEARLY_WHITE = 0.002;
+
+/** From linear RGB of a profile, 0..1, to that of the working space; white exactly to white. */
+const intoWorkingRgb = ({ toXyz }: Pick<MatrixProfile, 'toXyz'>): Matrix =>
+  multiply(FROM_XYZ, toXyz).map((row) => {
+    const sum = row[0] + row[1] + row[2];
+    return Math.abs(sum - 1) < NEARLY_WHITE ? row.map((v) => v / sum) : row;
+  }) as Matrix;
+
+/** From linear RGB of the working space to that of a profile. Throws RangeError where it has no way back. */
+export const fromWorking = (target: Pick<MatrixProfile, 'toXyz'>): Matrix =>
+  invert(intoWorkingRgb(target));
 
 const WHOLE = 65535;
 const LEVELS = 65536;
@@ -55,19 +65,15 @@ export interface WorkingDoor {
 const lightOf = (curve: Curve): Float32Array =>
   Float32Array.from({ length: LEVELS }, (_, i) => WHOLE * curve(i / WHOLE));
 
-/** White may miss that of the working space by the rounding of a profile's numbers. */
-const NEARLY_WHITE = 0.002;
-
 /** The door of a picture in a matrix profile; its white is exactly that of the working space. */
-export function doorOf({ curves, toXyz }: MatrixProfile): WorkingDoor {
-  const tables = curves.map(lightOf);
-  const matrix = multiply(FROM_XYZ, toXyz).map((row) => {
-    const sum = row[0] + row[1] + row[2];
-    return Math.abs(sum - 1) < NEARLY_WHITE ? row.map((v) => v / sum) : row;
-  });
+export function doorOf(profile: MatrixProfile): WorkingDoor {
+  const tables = profile.curves.map(lightOf);
   const [first, ...others] = tables;
   const alike = others.every((t) => t.every((v, i) => v === first![i]));
-  return { curves: alike ? [first!] : tables, matrix: matrix.flat().map(Math.fround) };
+  return {
+    curves: alike ? [first!] : tables,
+    matrix: intoWorkingRgb(profile).flat().map(Math.fround),
+  };
 }
 
 /** The door of a grey picture, whose values are light by a curve. */
