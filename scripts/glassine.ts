@@ -1,4 +1,4 @@
-/** The command line of a studio: backup, restore, export, check, inspect, passphrase. */
+/** The command line of a studio: backup, restore, export, check, inspect, rules, passphrase. */
 import { existsSync } from 'node:fs';
 import { chmod, mkdir, writeFile } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
@@ -10,6 +10,7 @@ import { exportEverything } from '@/studio/safekeeping/export';
 import { startJob } from '@/studio/jobs/startJob';
 import { attachStudio, now } from '@/studio/open/open';
 import type { Studio } from '@/studio/open/open';
+import { ruleReports } from '@/studio/pixels/ruleChange';
 import { filesIn, inspectFile } from '@/studio/reads/inspectFiles';
 import { ledgerFaults } from '@/studio/words/ledgerWords';
 import { restoreBackup } from '@/studio/safekeeping/backup';
@@ -24,6 +25,8 @@ const USAGE = `npm run -s glassine -- <command>
   export FOLDER              every table as CSV and JSON
   check                      every stored file and the edition ledger
   inspect PATH ... --json    reads masters, or all in a folder: one JSON object a line
+  rules --json               how far the newest print files of an earlier rule of recipes are
+                             from the same by the rule of now: one JSON object a line
   passphrase                 sets the passphrase that a network needs
 
 The data folder is GLASSINE_HOME, else ./var.`;
@@ -106,6 +109,13 @@ async function inspectAll(named: string[]): Promise<boolean> {
   return sound;
 }
 
+/** One JSON object for each print file that the rule of now would make otherwise. */
+async function rules(): Promise<void> {
+  const open = await existing(false);
+  const never = new AbortController().signal;
+  for await (const report of ruleReports(open, never)) console.log(JSON.stringify(report));
+}
+
 async function passphrase(): Promise<void> {
   const reader = createInterface({ input: process.stdin, output: process.stderr });
   const typed = await reader.question(`Passphrase, at least ${SHORTEST} characters: `);
@@ -149,6 +159,9 @@ try {
       if (!(await inspectAll(named))) process.exitCode = 1;
       break;
     }
+    case 'rules':
+      await rules();
+      break;
     case 'passphrase':
       await passphrase();
       break;

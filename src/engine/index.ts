@@ -19,3 +19,4 @@ export { linearCurve } from './colour/linearCurve';
 export { sameIntents } from './colour/sameIntents';
 export { createTransform, readProfile } from './colour/colourEngine';
 export type { SheetPart, SheetWords } from './passes/sheetPass';
+export type { PrintDifference } from './passes/rulePass';

@@ -1,5 +1,5 @@
-import { plainRecipe, stepIn } from './recipe';
-import type { Recipe } from './recipe';
+import { plainRecipe, ruleOf, stepIn } from './recipe';
+import type { Recipe, RecipeSteps } from './recipe';
 
 /** Resolution that a screen copy says of itself, ppi; screens do not look at it. */
 const SCREEN_PPI = 96;
@@ -9,13 +9,14 @@ const SCREEN_AMOUNT = 40;
 
 /**
  * The recipe of a copy for screens: the colours that a print recipe adjusts, sRGB, JPEG of a
- * quality (1..100), lightly sharpened.
+ * quality (1..100), lightly sharpened; by the same rule.
  */
-export function screenRecipe(print: Pick<Recipe, 'steps'>, quality: number): Recipe {
+export function screenRecipe(print: RecipeSteps, quality: number): Recipe {
   const usual = plainRecipe(SCREEN_PPI, 0.5);
   const adjusted = stepIn(print, 'adjust');
   return {
     ...usual,
+    rule: ruleOf(print),
     steps: usual.steps.map((s) => {
       if (s.kind === 'adjust') return adjusted ?? s;
       return s.kind === 'output' ? { ...s, amount: SCREEN_AMOUNT } : s;

@@ -71,6 +71,18 @@ export const printFilesOf = (db: Reading, workId: number): Promise<PrintFile[]> 
     .where(and(eq(printFiles.workId, workId), eq(printFiles.kind, 'print')))
     .orderBy(desc(printFiles.id));
 
+/** The newest print file of each size of every work, as they were written. */
+export const newestPrintFiles = (db: Reading): Promise<PrintFile[]> =>
+  db
+    .select()
+    .from(printFiles)
+    .where(
+      sql`${printFiles.kind} = 'print' AND NOT EXISTS (SELECT 1 FROM print_file g
+        WHERE g.work_id = ${printFiles.workId} AND g.size_key = ${printFiles.sizeKey}
+          AND g.kind = 'print' AND g.id > ${printFiles.id})`,
+    )
+    .orderBy(printFiles.id);
+
 export const getPrintFile = (db: Reading, id: number): Promise<PrintFile | undefined> =>
   db.query.printFiles.findFirst({ where: eq(printFiles.id, id) });
 

@@ -11,6 +11,7 @@ import {
 import { encodePass } from '../passes/encodePass';
 import { layoutOf, printFileRows } from '../passes/printFilePass';
 import type { PrintFileWork } from '../passes/printFilePass';
+import { ruleDifference } from '../passes/rulePass';
 import { joinStrips } from '../tiff/tiffStrips';
 import { reopenPrintFile } from '../passes/reopenPrintFile';
 import { hashFile } from '../store/store';
@@ -61,6 +62,7 @@ export const TASKS = {
   sheet: writeSheet,
   deflatedSamples,
   reduce: reducePicture,
+  ruleDifference: (input: Parameters<typeof ruleDifference>[0]) => ruleDifference(input),
   lightness: (input: { path: string }) => lightnessAt(input.path),
   part: readPart,
   colourTable,

@@ -29,6 +29,9 @@ export interface PrintFileWork {
   target: string;
 }
 
+/** What a part of its picture is made from and by. */
+export type PictureWork = Omit<PrintFileWork, 'target' | 'about'>;
+
 export const layoutOf = ({ plan, recipe, into, about }: PrintFileWork): TiffLayout => ({
   width: plan.width,
   height: plan.height,
@@ -96,8 +99,6 @@ class SheetRows {
     else lines.fill(0, at, at + this.channels);
   }
 }
-
-type PictureWork = Omit<PrintFileWork, 'target' | 'about'>;
 
 /**
  * Makes part of the picture of a print, row by row: the recipe's steps (float), then the

@@ -111,6 +111,12 @@ export function FileFields({ recipe, onChange }: EndProps) {
           onChange={(bits) => put({ bits: bits === '16' ? 16 : 8 })}
         />
       )}
+      {file.format !== 'jpeg' && file.bits === 8 && (
+        <label style={{ fontSize: 12.5 }}>
+          <Tick checked={file.dither} onChange={(e) => put({ dither: e.target.checked })} />{' '}
+          dither tones between two levels
+        </label>
+      )}
       <PlainWords
         label="name"
         value={file.name}

@@ -47,7 +47,10 @@ export function useRecipe(view: PrepareView) {
       fromId: last?.recipeId ?? null,
     };
   }, [files, picked?.key, settings.printPpi, viewing, factor]);
-  const now = kept ?? first;
+  const now = useMemo(
+    () => (kept ? { ...kept, recipe: RECIPE.read(kept.recipe) } : first),
+    [kept, first],
+  );
   const { recipe } = now;
   const named = recipes.find((r) => r.id === now.fromId) ?? null;
   const put = useCallback((over: Partial<Kept>) => keep({ ...now, ...over }), [keep, now]);
@@ -60,7 +63,7 @@ export function useRecipe(view: PrepareView) {
     cautions: recipeCautions(recipe),
     suggestion: suggestedOutput(ppiOf(recipe), viewing, factor),
     unfold: (at: number) => put({ at }),
-    change: (next: Recipe) => put({ recipe: next }),
+    change: (next: Recipe) => put({ recipe: RECIPE.read(next) }),
     changeStep: (at: number, step: RecipeStep) =>
       put({ recipe: withStep(recipe, at, step) }),
     take: (id: number) => {

@@ -11,7 +11,7 @@ import type { LabReason } from '@/standins';
 import { reasonWords, routeProblemWords } from './handOverWords';
 import { proofProblemWords } from './proofWish';
 import { pointWords, proposalFigure } from './sheetWords';
-import { checkWords, limitWords, nameProblemWords, stepSummary } from './words';
+import { checkWords, limitWords, nameProblemWords, ruleWords, stepSummary } from './words';
 
 const usual = plainRecipe(300, 1.2);
 
@@ -176,4 +176,14 @@ it('a cell of a settings sheet is named as it is set', () => {
       pointWords('media', 'heavy rag'),
     ].join('; '),
   ).toBe('lightness +8; warmth −8; contrast 0; sharpened 120 %; perceptual; heavy rag');
+});
+
+it('says how far the rule of now is from that of before, as far as it is known', () => {
+  const number = (v: number, digits: number) => v.toFixed(digits);
+  const found = { mean: 0.414, p95: 1.2, most: 3.456, pixels: 230400 };
+  expect(ruleWords(found, number)).toMatch(
+    /rule of before.* by ΔE00 0\.41 in the mean, 1\.20 in 95 of 100 pixels, 3\.46 at most \(230400 pixels/,
+  );
+  expect(ruleWords(null, number)).toMatch(/being measured/);
+  expect(ruleWords('The profile is gone.', number)).toMatch(/cannot be said: The profile/);
 });

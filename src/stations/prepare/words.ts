@@ -159,3 +159,20 @@ export function faultWords(fault: RecipeFault, recipe: Recipe): string {
       return nameProblemWords(fault.problem);
   }
 }
+
+/**
+ * That a recipe is of the rule of before, and how far today's would be from it: null while it is
+ * measured, or why it cannot be.
+ */
+export function ruleWords(
+  found: { mean: number; p95: number; most: number; pixels: number } | string | null,
+  number: (v: number, digits: number) => string,
+): string {
+  const before = 'This recipe is of the rule of before, and prints what it always printed.';
+  if (found === null)
+    return `${before} What the rule of now would change is being measured …`;
+  if (typeof found === 'string')
+    return `${before} What the rule of now would change cannot be said: ${found}`;
+  const { mean, p95, most, pixels } = found;
+  return `${before} The rule of now would change this size by ΔE00 ${number(mean, 2)} in the mean, ${number(p95, 2)} in 95 of 100 pixels, ${number(most, 2)} at most (${number(pixels, 0)} pixels looked at).`;
+}

@@ -9,4 +9,5 @@ it('says a recipe in a line', () => {
   expect(recipeLine(withStep(recipe, 3, { ...output, on: false }))).toBe(
     'Lanczos 3 at 300 ppi, not sharpened',
   );
+  expect(recipeLine({ ...recipe, rule: 1 })).toMatch(/, by the rule of before$/);
 });

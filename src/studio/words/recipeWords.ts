@@ -1,5 +1,5 @@
 import { KERNELS } from '@/core/image';
-import { ppiOf, resampling, stepIn } from '@/core/prepare';
+import { RECIPE_RULE, ppiOf, resampling, ruleOf, stepIn } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 
 /** A recipe in one line, as the log book says it. */
@@ -13,5 +13,6 @@ export function recipeLine(recipe: Recipe): string {
       : []),
     ...(capture && capture.noise > 0 ? [`noise ${capture.noise} %`] : []),
     output ? `sharpened ${output.amount} % ${output.radius} px` : 'not sharpened',
+    ...(ruleOf(recipe) === RECIPE_RULE ? [] : ['by the rule of before']),
   ].join(', ');
 }

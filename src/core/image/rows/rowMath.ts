@@ -1,3 +1,4 @@
+import { RGB_SPACES, decoded, encodedLight } from '../../colour';
 import type { Shares } from './basis';
 
 /** The inner loops over rows of samples. They stand alone so that the compiler optimises each for itself. */
@@ -48,28 +49,50 @@ export function intoEightBits(
   for (let i = 0; i < count; i += 1) out[at + i] = (deep[from + i]! * 255 + 32895) >> 16;
 }
 
-/** Half the size by the mean of 2 x 2; an odd edge counts twice. Both 8-bit RGB. */
+/** Linear light, 0..65535, of every value of 8-bit sRGB. */
+const LIGHT = Uint16Array.from({ length: 256 }, (_, v) =>
+  Math.round(65535 * decoded(RGB_SPACES.srgb.curve, v / 255)),
+);
+/** The value of 8-bit sRGB that is nearest to the sum of four lights, by its upper 14 bits. */
+const OF_FOUR = Uint8Array.from({ length: 1 << 14 }, (_, v) =>
+  Math.round(255 * encodedLight(RGB_SPACES.srgb.curve, (v + 0.5) / (1 << 14))),
+);
+
+/** Half the size by the mean light of 2 x 2; an odd edge counts twice. Both 8-bit sRGB. */
 export function halve(source: Uint8Array, width: number, height: number): Uint8Array {
   const w = Math.ceil(width / 2);
   const h = Math.ceil(height / 2);
   const out = new Uint8Array(w * h * 3);
   const inner = width >> 1;
+  // The tables at hand: loads of a module's constants are not hoisted.
+  const light = LIGHT;
+  const ofFour = OF_FOUR;
   for (let y = 0, o = 0; y < h; y += 1) {
     let a = 2 * y * width * 3;
     let b = Math.min(2 * y + 1, height - 1) * width * 3;
     for (let x = 0; x < inner; x += 1, a += 6, b += 6, o += 3) {
-      out[o] = (source[a]! + source[a + 3]! + source[b]! + source[b + 3]! + 2) >> 2;
-      out[o + 1] =
-        (source[a + 1]! + source[a + 4]! + source[b + 1]! + source[b + 4]! + 2) >> 2;
-      out[o + 2] =
-        (source[a + 2]! + source[a + 5]! + source[b + 2]! + source[b + 5]! + 2) >> 2;
+      const red =
+        light[source[a]!]! +
+        light[source[a + 3]!]! +
+        light[source[b]!]! +
+        light[source[b + 3]!]!;
+      const green =
+        light[source[a + 1]!]! +
+        light[source[a + 4]!]! +
+        light[source[b + 1]!]! +
+        light[source[b + 4]!]!;
+      const blue =
+        light[source[a + 2]!]! +
+        light[source[a + 5]!]! +
+        light[source[b + 2]!]! +
+        light[source[b + 5]!]!;
+      out[o] = ofFour[red >> 4]!;
+      out[o + 1] = ofFour[green >> 4]!;
+      out[o + 2] = ofFour[blue >> 4]!;
     }
-    if (w > inner) {
-      out[o] = (source[a]! + source[b]! + 1) >> 1;
-      out[o + 1] = (source[a + 1]! + source[b + 1]! + 1) >> 1;
-      out[o + 2] = (source[a + 2]! + source[b + 2]! + 1) >> 1;
-      o += 3;
-    }
+    if (w > inner)
+      for (let c = 0; c < 3; c += 1, o += 1)
+        out[o] = ofFour[(light[source[a + c]!]! + light[source[b + c]!]!) >> 3]!;
   }
   return out;
 }

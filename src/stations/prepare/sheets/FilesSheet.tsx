@@ -10,6 +10,7 @@ import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
 import { orderPrintFiles } from '../actions';
 import { targetChoices } from '../EndFields';
 import { PlainChoice } from '../PlainChoice';
+import { RuleNotice } from '../RuleNotice';
 import type { SheetProps } from '../sheetProps';
 import { CHECKS, checkWords } from '../words';
 import { PlanDrawing } from './PlanDrawing';
@@ -120,6 +121,7 @@ export function FilesSheet(props: SheetProps) {
             Check the numbers, then write it. The recipe is kept with the file.
           </Sentence>
         )}
+        <RuleNotice workId={work.id} sizeKey={picked.key} desk={desk} />
         {jobs.map((job) => (
           <JobLine key={job.id} job={job} what={JOB_NAMES[job.kind] ?? 'Writing'} />
         ))}

@@ -12,6 +12,7 @@ import { Sentence, Small } from '@/shell/words';
 import { keepRecipe } from '../actions';
 import { keepForm } from '../prepareForms';
 import { PatchView } from '../patch/PatchView';
+import { RuleNotice } from '../RuleNotice';
 import { RecipeSteps } from '../RecipeSteps';
 import type { SheetProps } from '../sheetProps';
 import type { RecipeDesk } from '../useRecipe';
@@ -122,6 +123,7 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
             ))}
           </Choose>
         )}
+        <RuleNotice workId={view.work.id} sizeKey={picked.key} desk={desk} />
         <RecipeSteps view={view} desk={desk} />
         {plan && (
           <Link
