@@ -13,6 +13,8 @@ import { measureSizes } from './sizes';
 import { measureKernels } from './kernels';
 import { measurePatch } from './patch';
 import { measureSliders } from './sliders';
+import { measureRings } from './rings';
+import { measureSkies } from './skies';
 import { measureSpecks } from './specks';
 import { measureServer, serverMemory } from './server';
 
@@ -153,5 +155,7 @@ if (wanted[0] === 'specks') await measureSpecks(wanted[1]);
 if (wanted[0] === 'detail' && wanted[1]) await measureDetail(wanted[1]);
 if (wanted[0] === 'sizes') await measureSizes(wanted[1]!, wanted[2]!);
 if (wanted[0] === 'sliders') await measureSliders(wanted[1]!, wanted[2]!);
+if (wanted[0] === 'rings') measureRings();
+if (wanted[0] === 'skies') await measureSkies();
 if (wanted[0] === 'kernels') await measureKernels(wanted[1]!);
 if (wanted[0] === 'patch') await measurePatch(wanted[1]!, wanted[2]!, wanted[3]);

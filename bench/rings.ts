@@ -115,30 +115,25 @@ function restored(encoding: Encoding): number {
 
 /** `npm run bench -- rings`: how far enlarged edges ring in each encoding. */
 export function measureRings(): void {
-  const tones = [0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100];
+  const tones = Array.from({ length: 11 }, (_, i) => i * 10);
   const pairs = tones.flatMap((a) =>
     tones.filter((b) => b !== a).map((b) => [a, b] as const),
   );
   console.log(
-    '\nRinging of Lanczos 3 beside edges and lines, L* beyond both tones (mean over all pairs of tones, worst)',
+    '\nLanczos 3, enlarged 2 to 4 x: how far it runs beyond both tones, L* (edges: mean, worst; lines: mean, worst), and what is left of a picture made half as large as light and enlarged again (rms L*)',
   );
   for (const e of ENCODINGS) {
-    const edges = pairs.filter(([a, b]) => a < b).map(([a, b]) => beyond(e, a, b, false));
-    const lines = pairs.map(([a, b]) => beyond(e, a, b, true));
-    const all = [...edges, ...lines];
-    console.log(
-      e.name.padEnd(20) +
-        [
-          mean(edges.flat()),
-          Math.max(...edges.flat()),
-          mean(lines.flat()),
-          Math.max(...lines.flat()),
-          mean(all.map(([o]) => o!)),
-          mean(all.map(([, u]) => u!)),
-          restored(e),
-        ]
-          .map((v) => v.toFixed(2).padStart(8))
-          .join(''),
-    );
+    const edges = pairs
+      .filter(([a, b]) => a < b)
+      .flatMap(([a, b]) => beyond(e, a, b, false));
+    const lines = pairs.flatMap(([a, b]) => beyond(e, a, b, true));
+    const figures = [
+      mean(edges),
+      Math.max(...edges),
+      mean(lines),
+      Math.max(...lines),
+      restored(e),
+    ];
+    console.log(e.name.padEnd(20) + figures.map((v) => v.toFixed(2).padStart(8)).join(''));
   }
 }

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { ditherEightBits, intoEightBits } from '@/core/image';
-import { lightnessOf, decoded, RGB_SPACES } from '@/core/colour';
+import { RGB_SPACES, decoded, lightnessOf } from '@/core/colour';
 
 const [WIDE, HIGH] = [512, 1536];
 /** What the eye mixes at reading distance on a print of 300 ppi, px (sigma; half a minute of arc). */

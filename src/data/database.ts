@@ -34,17 +34,15 @@ export async function openEmpty(
   return { db, close: () => client.close() };
 }
 
-/** Opens (and migrates) the studio's database: a file in the data folder, or `DATABASE_URL`. */
+/** Opens (and migrates) the studio's database: a file in the data folder. */
 export async function openDatabase(home: string): Promise<OpenDatabase> {
   await mkdir(home, { recursive: true });
-  const remote = process.env.DATABASE_URL;
   const client = createClient({
-    url: remote ?? `file:${join(home, 'studio.db')}`,
-    authToken: process.env.DATABASE_AUTH_TOKEN,
+    url: `file:${join(home, 'studio.db')}`,
     // Calls are synchronous: while another process writes, this one stands still so long.
     timeout: BUSY_MS,
   });
-  if (!remote) await client.execute('PRAGMA journal_mode = WAL');
+  await client.execute('PRAGMA journal_mode = WAL');
   await client.execute('PRAGMA foreign_keys = ON');
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder: migrationsFolder() });

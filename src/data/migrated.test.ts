@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { link } from '@/core/edition';
-import { answersErrands, plainRecipe, routeKind } from '@/core/prepare';
+import { answersErrands, plainRecipe, routeKind, ruleOf } from '@/core/prepare';
+import type { Recipe } from '@/core/prepare';
 import { plainLayout } from '@/core/size';
 import { mm } from '@/core/units';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
@@ -82,12 +83,16 @@ it('print files keep their recipes, as lists of steps, and so do orders that can
   const recipe = plainRecipe(240, 0.9);
   Object.assign(recipe.steps[3]!, { amount: 75, threshold: 3 });
   recipe.convert.intent = 'perceptual';
+  // By the rule of before, which they were made by.
+  const { rule: _, ...unruled } = recipe;
+  const { dither: __, ...file } = recipe.file;
+  const kept = { ...unruled, rule: 1, file: { ...file, dither: false } };
   expect(await printFilesOf(db.read, 1)).toMatchObject([
-    { factor: 1.234, kind: 'print', recipe },
+    { factor: 1.234, kind: 'print', recipe: kept },
   ]);
-  expect(await newestJob(db.read, 1, 'printFile')).toMatchObject({
-    spec: { title: 'Old Quay', recipe },
-  });
+  const { spec } = (await newestJob(db.read, 1, 'printFile'))!;
+  expect(spec).toMatchObject({ title: 'Old Quay', recipe: { ...unruled, file } });
+  expect(ruleOf((spec as { recipe: Recipe }).recipe)).toBe(1);
   await expect(db.read.run('UPDATE print_file SET version = 2')).rejects.toThrow();
   db.close();
 });

@@ -19,30 +19,8 @@ import type { MatrixProfile, Shaper } from '@/core/colour';
 import { intoEightBits } from '@/core/image';
 import { keptCharacters } from '@/core/text';
 import type { Intent } from '@/core/prepare';
+import type { Channels, ColourTransform, ConvertOptions } from './transform';
 import { whiteKept } from './whiteKept';
-
-export interface ConvertOptions {
-  intent: Intent;
-  blackPoint: boolean;
-  /**
-   * For profiles that hold tables: every value through the full pipeline (1.4 Mpx/s), or
-   * through a lookup grid (12 Mpx/s, mean error 0.2 of 255). Matrix profiles are exact anyway.
-   */
-  exact: boolean;
-  /**
-   * Whether the picture's white becomes bare paper, where tables leave a touch of ink at it.
-   * Never by an absolute intent, which shows the white of the one on the other.
-   */
-  keepWhite?: boolean;
-}
-
-/** Converts `pixels` pixels of 16-bit samples; input has 1 (grey) or 3 channels, output 3, or 4 of CMYK. */
-export interface ColourTransform {
-  convert(input: Uint16Array, output: Uint16Array, pixels: number): void;
-  /** The same, rounded to 8 bits; may be off by one level where `convert` is not. */
-  toEight(input: Uint16Array, output: Uint8Array, pixels: number): void;
-  close(): void;
-}
 
 let engine: Promise<Lcms> | undefined;
 const lcms = () =>
@@ -180,12 +158,6 @@ export async function trustedMatrix(
   const options = { intent: 'relative', blackPoint: false, exact: true } as const;
   const [from, to] = way === 'in' ? [icc, carrier] : [carrier, icc];
   return (await directly(from, to, options)) && readMatrixProfile(icc);
-}
-
-/** Samples of a pixel that go in and come out. */
-export interface Channels {
-  from: 1 | 3 | 4;
-  to: 3 | 4;
 }
 
 /** Builds a transform between two profiles; throws when the pair cannot be joined. */

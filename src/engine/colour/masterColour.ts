@@ -1,7 +1,7 @@
 import type { SpaceId } from '@/core/colour';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { createTransform } from './colourEngine';
-import type { ConvertOptions } from './colourEngine';
+import type { ConvertOptions } from './transform';
 import { spaceTarget } from './printTarget';
 import type { PrintTarget } from './printTarget';
 import { readMaster } from '../decode/readMaster';

@@ -1,5 +1,5 @@
 import { intoEightBits } from '@/core/image';
-import type { ColourTransform } from './colourEngine';
+import type { ColourTransform } from './transform';
 
 /**
  * From white down to here the correction fades out: 1 of 32 parts of the encoded scale, the
