@@ -221,3 +221,38 @@ test('the patch follows a number, in sight of the line and behind it', async ({ 
   expect(behindNow === behind).toBe(false);
   await expect(page.getByText('The patch cannot be shown')).toHaveCount(0);
 });
+
+test('a recipe of the rule of before says how far the rule of now is, and takes it with one press', async ({
+  page,
+}) => {
+  const table: string[] = [];
+  page.on('request', (r) => {
+    if (r.url().includes('/api/patch-colours/')) table.push(r.url());
+  });
+  await opened(page, prepare('recipe'));
+  const patch = page.getByTestId('patch');
+  await expect(patch).toHaveAttribute('aria-busy', 'false');
+  await page.getByRole('textbox', { name: 'amount, %' }).fill('90');
+  // As a tab of the version before kept it.
+  await page.evaluate(() => {
+    const kept = JSON.parse(sessionStorage.getItem('recipe-1')!) as {
+      recipe: { rule?: number; file: { dither?: boolean } };
+    };
+    delete kept.recipe.rule;
+    delete kept.recipe.file.dither;
+    sessionStorage.setItem('recipe-1', JSON.stringify(kept));
+  });
+  table.length = 0;
+  await page.reload();
+  const said = page.getByTestId('rule');
+  await expect(said).toContainText(/of the rule of before/);
+  await expect(said).toContainText(/by ΔE00 \d+\.\d\d in the mean, .* at most/, {
+    timeout: 60_000,
+  });
+  await expect.poll(() => table.some((url) => url.includes('rule=1'))).toBe(true);
+  await said.getByRole('button', { name: 'Take the rule of now' }).click();
+  await expect(said).toHaveCount(0);
+  await expect.poll(() => table.some((url) => url.includes('rule=2'))).toBe(true);
+  await page.getByText('7 File').click();
+  await expect(page.getByLabel('dither tones between two levels')).not.toBeChecked();
+});

@@ -1,4 +1,4 @@
-import { execFile, execFileSync } from 'node:child_process';
+import { execFileSync } from 'node:child_process';
 import {
   existsSync,
   mkdirSync,
@@ -12,6 +12,7 @@ import { createClient } from '@libsql/client';
 import { expect, test } from '@playwright/test';
 import { parse } from 'csv-parse/sync';
 import { bareCell } from '@/core/csv';
+import { glassine as commandLine } from './attack/commandLine';
 import { pdfText, writeMaster } from './fixtures';
 import { packOrder, printFile, upload } from './support/errands';
 import { opened } from './support/opened';
@@ -30,17 +31,8 @@ const ELEMENT = '<img src=x onerror=alert(1)></script>';
 let server: StudioServer;
 let seeded: Awaited<ReturnType<typeof seedStudio>>;
 
-/** Runs the command line; answers what it wrote and how it ended. */
-const glassine = (args: string[], home = HOME) =>
-  new Promise<{ code: number; said: string }>((done) =>
-    execFile(
-      process.execPath,
-      ['--import', 'tsx', 'scripts/glassine.ts', ...args],
-      { env: { ...process.env, GLASSINE_HOME: home } },
-      (error, out, err) =>
-        done({ code: error ? Number(error.code ?? 1) : 0, said: `${out}${err}` }),
-    ),
-  );
+/** The command line on this studio, or another. */
+const glassine = (args: string[], home = HOME) => commandLine(args, home);
 
 /** Every table of a studio, row by row; full-text and other inner tables as they are. */
 async function tablesOf(home: string): Promise<Record<string, unknown[]>> {

@@ -5,11 +5,15 @@ import { StudioServer } from '../support/studioServer';
 import type { Attack, Targets } from './attack';
 import { fileAttacks } from './fileAttacks';
 import { gateAttacks } from './gateAttacks';
+import { ledgerAttacks } from './ledgerAttacks';
+import { raceAttacks } from './raceAttacks';
 import { valueAttacks } from './valueAttacks';
 
 /** All attacks; those that use up the tries of the gate come last. */
 export const ATTACKS: readonly Attack[] = [
   ...valueAttacks,
+  ...raceAttacks,
+  ...ledgerAttacks,
   ...fileAttacks,
   ...gateAttacks.filter((a) => a.quick),
   ...gateAttacks.filter((a) => !a.quick).reverse(),

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { StudioServer } from '../support/studioServer';
 import type { Attack } from './attack';
+import { idle } from './idle';
 import { mostMemory } from './raw';
 
 const strip = (width: number, height: number) =>
@@ -21,17 +22,6 @@ const upload = async (server: StudioServer, name: string, body: Uint8Array) => {
   });
   return (await response.json()) as { ok: boolean; message?: string };
 };
-
-/** Waits until nothing is at work any more. */
-async function idle(server: StudioServer): Promise<void> {
-  for (;;) {
-    const left = await server.rows(
-      "SELECT id FROM job WHERE state IN ('queued', 'running')",
-    );
-    if (left.length === 0) return;
-    await new Promise((r) => setTimeout(r, 200));
-  }
-}
 
 export const fileAttacks: Attack[] = [
   {

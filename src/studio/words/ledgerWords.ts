@@ -7,9 +7,9 @@ const WHY = {
 } as const;
 
 const KNOWN_BY = {
-  backup: 'the last backups',
-  certificate: 'certificates that went out',
-  log: 'the log book',
+  backup: 'the last backups know',
+  certificate: 'certificates that went out know',
+  log: 'the log book knows',
 } as const;
 
 const SOME = 4;
@@ -24,7 +24,7 @@ function faultWord(fault: LedgerFault): string {
     case 'entry':
       return `It is broken at entry ${fault.brokenAt}: ${WHY[fault.why]}.`;
     case 'cutOff':
-      return `It has ${fault.entries} entries, but ${KNOWN_BY[fault.by]} know of ${fault.known}, or of others: some were cut off or rewritten.`;
+      return `It has ${fault.entries} entries, but ${KNOWN_BY[fault.by]} of ${fault.known}, or of others: some were cut off or rewritten.`;
     case 'guards':
       return `Guards of the database that refuse changes are missing or were changed: ${listed(fault.names)}.`;
     case 'otherWork':
