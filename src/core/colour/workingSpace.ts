@@ -56,7 +56,7 @@ const LEVELS = 65536;
 
 /** How 16-bit values of a picture become linear light of the working space. */
 export interface WorkingDoor {
-  /** Linear light, 0..65535, of every value; one curve, or one for each channel. */
+  /** Linear light, 0..65535, of every value; one curve, or one for each channel; none: it is light already. */
   curves: Float32Array[];
   /** From the light of the picture's channels to that of the working space, row by row, in single precision; null: it is the same. */
   matrix: number[] | null;
@@ -81,6 +81,9 @@ export const greyDoor = (curve: Curve): WorkingDoor => ({
   curves: [lightOf(curve)],
   matrix: null,
 });
+
+/** The door of what is linear light of the working space already. */
+export const OPEN_DOOR: WorkingDoor = { curves: [], matrix: null };
 
 /** The door of a picture that is carried in the working space already. */
 export const carrierDoor = (): WorkingDoor => greyDoor((v) => v * v);

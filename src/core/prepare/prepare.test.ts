@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { RGB_SPACES, doorOf, iccProfile, readMatrixProfile } from '../colour';
+import {
+  OPEN_DOOR,
+  RGB_SPACES,
+  carrierDoor,
+  doorOf,
+  iccProfile,
+  readMatrixProfile,
+} from '../colour';
 import { chain, wholeOf } from '../image';
 import type { Box } from '../image';
 import { fitToSheet, plainLayout } from '../size';
@@ -14,6 +21,7 @@ import {
   movedStep,
   namePatternProblem,
   outOfLimits,
+  packPatch,
   patchSource,
   plainRecipe,
   printPlan,
@@ -24,6 +32,7 @@ import {
   stepIn,
   suggestedOutput,
   suggestedRadius,
+  unpackPatch,
   verifyPrintFile,
   whiteParts,
   withStep,
@@ -381,4 +390,20 @@ it('finds each way in which a file is not what was ordered', () => {
     'thumbnail',
     'title',
   ]);
+});
+
+it('samples of a patch and their door are unpacked as they were packed', () => {
+  const samples = Uint16Array.from([1, 2, 65535, 4, 5, 6]);
+  const light = Float32Array.from([-3.5, 0, 70000.25]);
+  const three = doorOf(
+    readMatrixProfile(iccProfile({ ...RGB_SPACES['display-p3'], curve: { g: 1.8 } }))!,
+  );
+  for (const sent of [
+    { samples, door: null },
+    { samples, door: A98_DOOR },
+    { samples, door: three },
+    { samples, door: carrierDoor() },
+    { samples: light, door: OPEN_DOOR },
+  ])
+    expect(unpackPatch(packPatch(sent).buffer)).toEqual(sent);
 });

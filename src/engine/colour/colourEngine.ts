@@ -175,14 +175,13 @@ export async function createTransform(
   return keeps ? whiteKept(made, channels.from, channels.to) : made;
 }
 
-/** The same by Little CMS, whatever the profiles are made of. */
-export async function littleCms(
+/** A transform of Little CMS between two profiles, by formats of samples; throws when they cannot be joined. */
+async function joinedByCms(
   source: Uint8Array,
   target: Uint8Array,
-  { from: channels, to: made }: Channels,
+  [inputFormat, outputFormat]: readonly [number, number],
   { intent, blackPoint, exact }: ConvertOptions,
-  chunk = 65536,
-): Promise<ColourTransform> {
+): Promise<{ cms: Lcms; transform: number }> {
   const cms = await lcms();
   const from = openProfile(cms, source);
   const to = openProfile(cms, target);
@@ -190,9 +189,9 @@ export async function littleCms(
     from && to
       ? cms.cmsCreateTransform(
           from,
-          FORMATS[channels],
+          inputFormat,
           to,
-          FORMATS[made],
+          outputFormat,
           INTENTS[intent],
           cmsFLAGS_NOCACHE |
             (exact ? cmsFLAGS_NOOPTIMIZE : 0) |
@@ -202,6 +201,58 @@ export async function littleCms(
   if (from) cms.cmsCloseProfile(from);
   if (to) cms.cmsCloseProfile(to);
   if (!transform) throw new Error('the two colour profiles cannot be joined');
+  return { cms, transform };
+}
+
+/** Formats of samples in single precision, 0..1, as lcms2.h puts them together; grey and RGB. */
+const FLOATS = { 1: 0x430000 | (1 << 3) | 4, 3: 0x440000 | (3 << 3) | 4 };
+const FLOAT_CHUNK = 32768;
+
+/** Values of a profile, 0..1, to RGB of another in single precision, whatever lies beyond 0..1 included. */
+export async function littleCmsFloats(
+  source: Uint8Array,
+  target: Uint8Array,
+  channels: 1 | 3,
+  options: Omit<ConvertOptions, 'exact'>,
+): Promise<{
+  convert: (values: Float32Array) => Float32Array<ArrayBuffer>;
+  close: () => void;
+}> {
+  const formats = [FLOATS[channels], FLOATS[3]] as const;
+  const exact = { ...options, exact: true };
+  const { cms, transform } = await joinedByCms(source, target, formats, exact);
+  const input = cms._malloc(FLOAT_CHUNK * channels * 4);
+  const output = cms._malloc(FLOAT_CHUNK * 3 * 4);
+  return {
+    convert(values) {
+      const pixels = values.length / channels;
+      const out = new Float32Array(pixels * 3);
+      for (let done = 0; done < pixels; done += FLOAT_CHUNK) {
+        const n = Math.min(FLOAT_CHUNK, pixels - done);
+        cms.HEAPF32.set(values.subarray(done * channels, (done + n) * channels), input / 4);
+        cms._cmsDoTransform(transform, input, output, n);
+        out.set(cms.HEAPF32.subarray(output / 4, output / 4 + n * 3), done * 3);
+      }
+      return out;
+    },
+    close() {
+      cms.cmsDeleteTransform(transform);
+      cms._free(input);
+      cms._free(output);
+    },
+  };
+}
+
+/** The same by Little CMS, whatever the profiles are made of. */
+export async function littleCms(
+  source: Uint8Array,
+  target: Uint8Array,
+  { from: channels, to: made }: Channels,
+  options: ConvertOptions,
+  chunk = 65536,
+): Promise<ColourTransform> {
+  const formats = [FORMATS[channels], FORMATS[made]] as const;
+  const { cms, transform } = await joinedByCms(source, target, formats, options);
   const input = cms._malloc(chunk * channels * 2);
   const output = cms._malloc(chunk * made * 2);
   const convert = (source16: Uint16Array, target16: Uint16Array, pixels: number) => {

@@ -2,6 +2,7 @@ declare module 'lcms-wasm' {
   export interface Lcms {
     HEAPU8: Uint8Array;
     HEAPU16: Uint16Array;
+    HEAPF32: Float32Array;
     _malloc(bytes: number): number;
     _free(pointer: number): void;
     _cmsOpenProfileFromMem(pointer: number, bytes: number): number;

@@ -98,8 +98,9 @@ async function throughWorking(
   colour: MasterColour,
   into: PrintTarget,
   intent: Intent,
+  blackPoint = true,
 ): Promise<Uint16Array> {
-  const convert = { intent, blackPoint: true };
+  const convert = { intent, blackPoint };
   const { door, before } = await wayIn(colour, 3, convert);
   const way = await wayOut(colour, into, convert);
   const shape = { width: PIXELS, height: 1, channels: 3 };
@@ -184,6 +185,28 @@ it.each(ways)(
           off.push(Math.abs(ours[p * into.channels + c]! - theirs[p * into.channels + c]!));
     // A tenth of a level of 8 bits.
     expect(most(off)).toBeLessThanOrEqual(25);
+    expect(off.reduce((t, v) => t + v, 0) / off.length).toBeLessThan(0.5);
+  },
+);
+
+const screens = INTENTS.flatMap((intent) =>
+  [true, false].map((bpc) => [intent, bpc] as const),
+);
+
+it.each(screens)(
+  'out of a profile of tables, %s, black point %s: the same light',
+  async (intent, bpc) => {
+    const into = spaceTarget('a98-rgb');
+    const colour = { icc: COTTON.icc, assumedSpace: null };
+    const ours = await throughWorking(colour, into, intent, bpc);
+    const theirs = await tificc(COTTON.icc, into.icc, intent, bpc);
+    const off: number[] = [];
+    for (let p = 0; p < PIXELS; p += 1)
+      if (!nearWhite(p))
+        for (let c = 0; c < 3; c += 1)
+          off.push(Math.abs(ours[p * 3 + c]! - theirs[p * 3 + c]!));
+    // What is absolute goes out in 16 bits of the working space.
+    expect(most(off)).toBeLessThanOrEqual(intent === 'absolute' ? 80 : 3);
     expect(off.reduce((t, v) => t + v, 0) / off.length).toBeLessThan(0.5);
   },
 );

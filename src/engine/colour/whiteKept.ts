@@ -5,7 +5,7 @@ import type { ColourTransform } from './transform';
  * From white down to here the correction fades out: 1 of 32 parts of the encoded scale, the
  * last place of the table of 33 that a colour engine would mend.
  */
-const FADES = 65535 / 32;
+export const WHITE_FADES = 65535 / 32;
 
 /**
  * A conversion by which the white of the picture becomes the bare paper of the target, and not
@@ -27,7 +27,7 @@ export function whiteKept(
     for (let p = 0; p < pixels; p += 1) {
       let near = 1;
       for (let c = 0; c < from; c += 1)
-        near *= Math.max(0, 1 - (65535 - input[p * from + c]!) / FADES);
+        near *= Math.max(0, 1 - (65535 - input[p * from + c]!) / WHITE_FADES);
       if (near > 0)
         for (let c = 0; c < to; c += 1) {
           const v = output[p * to + c]! - near * off[c]!;

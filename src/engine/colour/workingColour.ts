@@ -1,5 +1,6 @@
 import {
   RGB_SPACES,
+  OPEN_DOOR,
   carriedOf,
   carrierDoor,
   doorOf,
@@ -16,14 +17,18 @@ import type { Conversion } from '@/core/prepare';
 import { carrier, createTransform, littleCms, trustedMatrix } from './colourEngine';
 import type { MasterColour } from './masterColour';
 import type { PrintTarget } from './printTarget';
+import { tablesToLight } from './tablesToLight';
 
 type Convert = Pick<Conversion, 'intent' | 'blackPoint'>;
+
+/** 16-bit values, or linear light of the working space already, 0..65535. */
+export type Samples = Uint16Array | Float32Array;
 
 /** The way of a picture's 16-bit values into the working space. */
 export interface WayIn {
   door: WorkingDoor;
   /** What the values go through before the door: profiles that are no matrix. Null: nothing. */
-  before: ((this: void, samples: Uint16Array, pixels: number) => Uint16Array) | null;
+  before: ((this: void, samples: Uint16Array, pixels: number) => Samples) | null;
   close: (this: void) => void;
 }
 
@@ -56,12 +61,12 @@ async function trustedGrey(icc: Uint8Array): Promise<WorkingDoor | null> {
 /**
  * The way in of a picture of 1 or 3 channels. Matrix profiles and grey curves are reckoned with
  * directly, nothing rounded; values in a profile of tables go through Little CMS first, by the
- * intent they will be printed by, as 16-bit values of the working space.
+ * intent they will be printed by, and come as light.
  */
 export async function wayIn(
   { icc, assumedSpace, carried }: MasterColour,
   channels: 1 | 3,
-  { intent, blackPoint }: Convert,
+  convert: Convert,
 ): Promise<WayIn> {
   if (carried) return straight(carrierDoor());
   if (!icc || channels === 3) {
@@ -74,28 +79,8 @@ export async function wayIn(
     const door = await trustedGrey(icc);
     if (door) return straight(door);
   }
-  return throughTables(icc!, channels, { intent, blackPoint });
-}
-
-async function throughTables(
-  icc: Uint8Array,
-  channels: 1 | 3,
-  { intent, blackPoint }: Convert,
-): Promise<WayIn> {
-  // What is absolute is left to the way out: here white is white.
-  const by = intent === 'absolute' ? 'relative' : intent;
-  const options = { intent: by, blackPoint, exact: true, keepWhite: true };
-  const cms = await createTransform(icc, carrier, { from: channels, to: 3 }, options);
-  return {
-    door: carrierDoor(),
-    before(samples, pixels) {
-      const out = new Uint16Array(pixels * 3);
-      cms.convert(samples, out, pixels);
-      if (channels === 3) return out;
-      return Uint16Array.from({ length: pixels }, (_, i) => out[3 * i + 1]!);
-    },
-    close: () => cms.close(),
-  };
+  const { toLight, close } = await tablesToLight(icc!, channels, convert);
+  return { door: OPEN_DOOR, before: toLight, close };
 }
 
 /** The way of rows of the working space into 16-bit values of a target. */

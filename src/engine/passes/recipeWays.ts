@@ -5,6 +5,7 @@ import type { PrintPlan, Recipe } from '@/core/prepare';
 import { rowConverter } from '../colour/masterColour';
 import type { MasterColour } from '../colour/masterColour';
 import type { PrintTarget } from '../colour/printTarget';
+import type { Samples } from '../colour/workingColour';
 import { wayIn, wayOut } from '../colour/workingColour';
 
 /** What a recipe is carried out on. */
@@ -20,7 +21,7 @@ export interface Ways {
   /** What the recipe's steps do, and what comes before them. */
   steps: RowStep[];
   /** What the samples go through before they are rows. */
-  before: ((samples: Uint16Array, pixels: number) => Uint16Array) | null;
+  before: ((samples: Uint16Array, pixels: number) => Samples) | null;
   /** So many pixels as the target holds them. */
   out: (rows: Float32Array, pixels: number) => Uint16Array;
   close: () => void;

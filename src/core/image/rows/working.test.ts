@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   D50,
+  OPEN_DOOR,
   RGB_SPACES,
   WORKING_LUMINANCE,
   WORKING_WARMTH,
@@ -86,6 +87,11 @@ it('a grey picture leaves with one channel, or with three that are alike', () =>
   srgb(Float32Array.from(one), 1, grey, 5);
   srgb(Float32Array.from(three), 3, colours, 5);
   grey.forEach((v, i) => expect(Math.abs(v - colours[i]!)).toBeLessThanOrEqual(1));
+});
+
+it('what is light already comes in as it is', () => {
+  const light = [0, -20.5, 70000, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 65535];
+  expect(through([intoWorking(ROW, OPEN_DOOR, 3)], light)).toEqual(light);
 });
 
 it('turns values into what the next step wants, and no more often', () => {

@@ -25,17 +25,14 @@ export const encoded = (shape: Shape): RowStep => rowByRow(shape, shape, encodeL
 /** Encoded values of the working space become linear light of it. */
 export const lightened = (shape: Shape): RowStep => rowByRow(shape, shape, decodeLight);
 
-/** 16-bit values (whole numbers) to linear light, each channel by its curve, then by the matrix. */
+/** 16-bit values (whole numbers) to linear light, each channel by its curve, then by the matrix; light as it is. */
 function throughDoor(
   { curves, matrix }: WorkingDoor,
   row: Float32Array,
   out: Float32Array,
 ) {
-  const [red, green = red, blue = red] = curves as [
-    Float32Array,
-    Float32Array?,
-    Float32Array?,
-  ];
+  const [red, green = red, blue = red] = curves;
+  if (!red || !green || !blue) return out.set(row);
   if (!matrix) {
     for (let i = 0; i < row.length; i += 1) out[i] = red[row[i]! | 0]!;
     return;
