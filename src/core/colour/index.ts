@@ -5,6 +5,5 @@ export * from './matrixProfile';
 export * from './matrixShaper';
 export * from './colourTable';
 export * from './workingSpace';
-export * from './workingShaper';
 export * from './mediaWhite';
 export * from './difference';

@@ -4,6 +4,8 @@ import type { Curve, MatrixProfile } from './matrixProfile';
 const STEPS = 65536;
 /** Points of the inverse tables, evenly spaced over the square root of linear light. */
 const POINTS = 8192;
+/** The last point of an encoder: all light. */
+export const ENCODER_POINTS = POINTS;
 
 const forward = (curve: Curve): Float32Array =>
   Float32Array.from({ length: STEPS }, (_, i) => curve(i / (STEPS - 1)));

@@ -10,9 +10,9 @@ import {
   mediaWhite,
   readGreyProfile,
   withMediaWhite,
-  workingShaper,
 } from '@/core/colour';
 import type { WorkingDoor } from '@/core/colour';
+import { workingShaper } from '@/core/image';
 import type { Conversion } from '@/core/prepare';
 import { carrier, createTransform, littleCms, trustedMatrix } from './colourEngine';
 import type { MasterColour } from './masterColour';

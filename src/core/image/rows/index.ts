@@ -7,3 +7,4 @@ export * from './adjust';
 export * from './basis';
 export * from './working';
 export * from './dither';
+export * from './workingShaper';

@@ -14,10 +14,18 @@ import {
   lightnessOf,
   readGreyProfile,
   readMatrixProfile,
-  workingShaper,
 } from '../../colour';
 import { greyProfile } from '../../../../e2e/support/greyProfile';
-import { chain, encoded, inWorking, intoWorking, lightened, resample, wholeOf } from '.';
+import {
+  chain,
+  encoded,
+  inWorking,
+  intoWorking,
+  lightened,
+  resample,
+  wholeOf,
+  workingShaper,
+} from '.';
 import type { RowStep } from '.';
 import { decodeLight, encodeLight } from './simd';
 

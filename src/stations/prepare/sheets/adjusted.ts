@@ -1,11 +1,5 @@
-import {
-  RGB_SPACES,
-  doorOf,
-  iccProfile,
-  readMatrixProfile,
-  workingShaper,
-} from '@/core/colour';
-import { chain, intoSixteenBits, wholeOf } from '@/core/image';
+import { RGB_SPACES, doorOf, iccProfile, readMatrixProfile } from '@/core/colour';
+import { chain, intoSixteenBits, wholeOf, workingShaper } from '@/core/image';
 import { recipeRows, ruleOf } from '@/core/prepare';
 import type { RecipeSteps } from '@/core/prepare';
 

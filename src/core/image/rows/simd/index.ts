@@ -1,2 +1,2 @@
 export { acrossThree, blurAcross, weighedSum } from './rowSums';
-export { decodeLight, encodeLight } from './lightness';
+export { decodeLight, encodeLight, placesOf } from './lightness';

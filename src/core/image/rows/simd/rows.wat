@@ -128,4 +128,55 @@
             (f32x4.gt (local.get $a) (f32x4.splat (local.get $toe))))
           (v128.and (local.get $v) (v128.const i32x4 0x80000000 0x80000000 0x80000000 0x80000000))))
       (local.set $at (i32.add (local.get $at) (i32.const 16)))
+      (br_if $pixels (i32.lt_u (local.get $at) (local.get $end)))))
+
+  ;; Pixels of three encoded values to where a target's tables are looked up: decoded as above to light
+  ;; 0..1, through a matrix (three columns of four floats), what is less than `noise` x the light
+  ;; of the pixel is none, and its square root x `points`, within the table. Row and out have
+  ;; room for one sample more.
+  (func (export "places")
+    (param $at i32) (param $out i32) (param $end i32) (param $matrix i32)
+    (param $toe f32) (param $slope f32) (param $scale f32) (param $more f32)
+    (param $noise f32) (param $points f32)
+    (local $v v128) (local $a v128) (local $y v128)
+    (local $r v128) (local $g v128) (local $b v128)
+    (loop $pixels
+      (local.set $v (v128.load (local.get $at)))
+      (local.set $a (f32x4.abs (local.get $v)))
+      (local.set $y
+        (f32x4.add
+          (f32x4.mul (local.get $a) (f32x4.splat (local.get $scale)))
+          (f32x4.splat (local.get $more))))
+      (local.set $v
+        (v128.or
+          (v128.bitselect
+            (f32x4.mul (f32x4.mul (local.get $y) (local.get $y)) (local.get $y))
+            (f32x4.mul (local.get $a) (f32x4.splat (local.get $slope)))
+            (f32x4.gt (local.get $a) (f32x4.splat (local.get $toe))))
+          (v128.and (local.get $v) (v128.const i32x4 0x80000000 0x80000000 0x80000000 0x80000000))))
+      (local.set $r (i8x16.shuffle 0 1 2 3 0 1 2 3 0 1 2 3 0 1 2 3 (local.get $v) (local.get $v)))
+      (local.set $g (i8x16.shuffle 4 5 6 7 4 5 6 7 4 5 6 7 4 5 6 7 (local.get $v) (local.get $v)))
+      (local.set $b (i8x16.shuffle 8 9 10 11 8 9 10 11 8 9 10 11 8 9 10 11 (local.get $v) (local.get $v)))
+      (local.set $v
+        (f32x4.add
+          (f32x4.add
+            (f32x4.mul (local.get $r) (v128.load (local.get $matrix)))
+            (f32x4.mul (local.get $g) (v128.load offset=16 (local.get $matrix))))
+          (f32x4.mul (local.get $b) (v128.load offset=32 (local.get $matrix)))))
+      (local.set $a
+        (f32x4.mul
+          (f32x4.add (f32x4.add (local.get $r) (local.get $g)) (local.get $b))
+          (f32x4.splat (local.get $noise))))
+      (v128.store
+        (local.get $out)
+        (f32x4.mul
+          (f32x4.sqrt
+            (f32x4.min
+              (f32x4.max
+                (v128.and (local.get $v) (f32x4.ge (local.get $v) (local.get $a)))
+                (v128.const f32x4 0 0 0 0))
+              (v128.const f32x4 1 1 1 1)))
+          (f32x4.splat (local.get $points))))
+      (local.set $at (i32.add (local.get $at) (i32.const 12)))
+      (local.set $out (i32.add (local.get $out) (i32.const 12)))
       (br_if $pixels (i32.lt_u (local.get $at) (local.get $end))))))

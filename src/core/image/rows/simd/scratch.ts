@@ -19,6 +19,18 @@ export interface Sums {
     out: number,
     count: number,
   ): void;
+  places(
+    at: number,
+    out: number,
+    end: number,
+    matrix: number,
+    toe: number,
+    slope: number,
+    scale: number,
+    more: number,
+    noise: number,
+    points: number,
+  ): void;
   encode: Recode;
   decode: Recode;
 }
