@@ -12,7 +12,8 @@ import { TiffStrips } from '../tiff/tiffStrips';
 import { TiffRows, layOutTiff } from '../tiff/tiffWriter';
 import type { FileAbout, RowSink, TiffLayout } from '../tiff/tiffWriter';
 
-const BAND = 32;
+/** Rows converted at once: few enough to stay near the processor, however wide they are. */
+const BAND = 8;
 /** Rows of white written at once, and rows of the master read at once. */
 const WHITE_ROWS = 256;
 const READ_ROWS = 32;
