@@ -68,7 +68,7 @@ export const raceAttacks: Attack[] = [
   },
   {
     name: 'of eight who seal one parcel at once one has it, and nothing of the others stays',
-    quick: true,
+    quick: false,
     async run({ own }) {
       const [order] = await own.rows<{ number: string }>(
         'SELECT number FROM orders LIMIT 1',

@@ -1,4 +1,4 @@
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
@@ -304,4 +304,20 @@ it('adds stock movements up and keeps settings apart', async () => {
     tone: 'dark',
     currency: 'EUR',
   });
+});
+
+it('opens the file of its folder, whatever address of a database stands in the environment', async () => {
+  const before = process.env.DATABASE_URL;
+  process.env.DATABASE_URL = 'http://127.0.0.1:1';
+  const other = await mkdtemp(join(tmpdir(), 'one-machine-'));
+  try {
+    const opened = await openDatabase(other);
+    expect(await opened.read.query.works.findMany()).toEqual([]);
+    opened.close();
+    expect(await readdir(other)).toContain('studio.db');
+  } finally {
+    if (before === undefined) delete process.env.DATABASE_URL;
+    else process.env.DATABASE_URL = before;
+    await rm(other, { recursive: true });
+  }
 });

@@ -5,6 +5,8 @@ import { WHITE_FADES } from './whiteKept';
 
 const LIGHT = iccProfile({ ...CARRIER, curve: { g: 1 } });
 const WHOLE = 65535;
+/** Pixels that are converted at once. */
+const PART = 65536;
 
 /** Takes the touch of colour that tables leave at white off, in the measure that a pixel is near it. */
 function keepWhite(
@@ -48,9 +50,21 @@ export async function tablesToLight(
   const white = inFloats(new Uint16Array(channels).fill(WHOLE));
   return {
     toLight(samples, pixels) {
-      const light = inFloats(samples.subarray(0, pixels * channels));
-      keepWhite(samples, channels, light, white);
-      return channels === 3 ? light : light.filter((_, i) => i % 3 === 1);
+      const out = new Float32Array(pixels * channels);
+      // In parts, so that no more than what goes out is held.
+      for (let from = 0; from < pixels; from += PART) {
+        const part = samples.subarray(
+          from * channels,
+          Math.min(pixels, from + PART) * channels,
+        );
+        const light = inFloats(part);
+        keepWhite(part, channels, light, white);
+        out.set(
+          channels === 3 ? light : light.filter((_, i) => i % 3 === 1),
+          from * channels,
+        );
+      }
+      return out;
     },
     close: () => cms.close(),
   };
