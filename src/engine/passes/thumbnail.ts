@@ -20,8 +20,21 @@ export interface ExpectedPicture {
 
 /** Cells of a thumbnail along each side, and places that are looked at along each side of a cell. */
 const CELLS = 24;
-const PLACES = 16;
+const PLACES = 24;
 const SIDE = CELLS * PLACES;
+/** Rows that are read at a place, of which each sample takes one. */
+const NEAR = 8;
+
+/**
+ * A number, 0..1, for a pair, the same every time: samples lie anywhere within their places, so that
+ * hatching, whatever its period, is not met at one line again and again.
+ */
+function chance(x: number, y: number): number {
+  let h = Math.imul(x + 1, 0x9e3779b1) ^ Math.imul(y + 1, 0x85ebca6b);
+  h = Math.imul(h ^ (h >>> 15), 0x2c1b3c6d);
+  h = Math.imul(h ^ (h >>> 13), 0x297a2d39);
+  return ((h ^ (h >>> 16)) >>> 0) / 2 ** 32;
+}
 
 /** How screen values are averaged: as light and encoded again, or as they are. */
 interface Mean {
@@ -91,8 +104,11 @@ async function expectedMeans(
   const work = { colour, recipe: adjusting, into, plan: places };
   const ways = await waysOf(work, shape, channels);
   try {
-    const place = (from: number, span: number, i: number, most: number) =>
-      Math.max(0, Math.min(most - 1, Math.floor(from + ((i + 0.5) / SIDE) * span)));
+    const within = (at: number, most: number) =>
+      Math.max(0, Math.min(most, Math.floor(at)));
+    const { left, top } = plan.source;
+    const [across, down] = [plan.source.width / SIDE, plan.source.height / SIDE];
+    const rows = Math.max(1, Math.min(NEAR, Math.floor(down), height));
     const line = new Uint16Array(SIDE * channels);
     const made = new Uint16Array(SIDE * SIDE * into.channels);
     let at = 0;
@@ -102,11 +118,13 @@ async function expectedMeans(
       at += deep.length;
     });
     for (let y = 0; y < SIDE; y += 1) {
-      const top = place(plan.source.top, plan.source.height, y, height);
-      const row = await source.rows(top, 1);
+      const first = top + y * down + chance(y, SIDE) * Math.max(0, down - rows);
+      const near = await source.rows(within(first, height - rows), rows);
       for (let x = 0; x < SIDE; x += 1) {
-        const from = place(plan.source.left, plan.source.width, x, width) * channels;
-        for (let c = 0; c < channels; c += 1) line[x * channels + c] = row[from + c]!;
+        const row = Math.floor(chance(x, SIDE + 1 + y) * rows);
+        const column = within(left + (x + chance(x, y)) * across, width - 1);
+        const from = (row * width + column) * channels;
+        for (let c = 0; c < channels; c += 1) line[x * channels + c] = near[from + c]!;
       }
       take(Float32Array.from(ways.before?.(line, SIDE) ?? line));
     }

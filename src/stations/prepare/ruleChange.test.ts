@@ -26,7 +26,7 @@ beforeAll(async () => {
   startRealWorkers();
   // Hatching, so that reducing it darkens it by the rule of before.
   const lines = (_: number, y: number) => (y % 2 === 0 ? 6000 : 60000);
-  await takePicture(here, samplesBy(2000, 2667, lines));
+  await takePicture(here, samplesBy(1200, 1600, lines));
 });
 afterAll(async () => {
   await here.end();
