@@ -16,9 +16,9 @@ import {
 import type { Lcms } from 'lcms-wasm';
 import { CARRIER, iccProfile, matrixShaper, readMatrixProfile } from '@/core/colour';
 import type { MatrixProfile, Shaper } from '@/core/colour';
-import { intoEightBits } from '@/core/image';
 import { keptCharacters } from '@/core/text';
 import type { Intent } from '@/core/prepare';
+import { eightBy } from './transform';
 import type { Channels, ColourTransform, ConvertOptions } from './transform';
 import { whiteKept } from './whiteKept';
 
@@ -265,11 +265,7 @@ export async function littleCms(
   };
   return {
     convert,
-    toEight(source16, target8, pixels) {
-      const deep = new Uint16Array(pixels * made);
-      convert(source16, deep, pixels);
-      intoEightBits(deep, 0, deep.length, target8, 0);
-    },
+    toEight: eightBy(convert, made),
     close() {
       cms.cmsDeleteTransform(transform);
       cms._free(input);

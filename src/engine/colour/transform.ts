@@ -1,3 +1,4 @@
+import { intoEightBits } from '@/core/image';
 import type { Intent } from '@/core/prepare';
 
 export interface ConvertOptions {
@@ -28,3 +29,12 @@ export interface Channels {
   from: 1 | 3 | 4;
   to: 3 | 4;
 }
+
+/** A conversion to 16-bit samples of so many channels, rounded to 8 bits. */
+export const eightBy =
+  (convert: ColourTransform['convert'], channels: number): ColourTransform['toEight'] =>
+  (input, output, pixels) => {
+    const deep = new Uint16Array(pixels * channels);
+    convert(input, deep, pixels);
+    intoEightBits(deep, 0, deep.length, output, 0);
+  };

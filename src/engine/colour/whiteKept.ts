@@ -1,4 +1,4 @@
-import { intoEightBits } from '@/core/image';
+import { eightBy } from './transform';
 import type { ColourTransform } from './transform';
 
 /**
@@ -37,11 +37,7 @@ export function whiteKept(
   };
   return {
     convert,
-    toEight(input, output, pixels) {
-      const deep = new Uint16Array(pixels * to);
-      convert(input, deep, pixels);
-      intoEightBits(deep, 0, deep.length, output, 0);
-    },
+    toEight: eightBy(convert, to),
     close: () => transform.close(),
   };
 }

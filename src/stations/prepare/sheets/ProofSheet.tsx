@@ -9,6 +9,7 @@ import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { RuleNotice } from '../RuleNotice';
 import type { SheetProps } from '../sheetProps';
 import { orderProofSheet } from '../proofActions';
 import { proofProblemWords, wishOf } from '../proofWish';
@@ -143,6 +144,7 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
             },
           ]}
         />
+        <RuleNotice workId={work.id} sizeKey={picked.key} desk={recipeDesk} />
         <div style={{ display: 'flex', gap: '3px 12px', flexWrap: 'wrap', fontSize: 13 }}>
           {offered.map((o) => (
             <label key={o.key}>

@@ -16,6 +16,7 @@ import { Problem } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { PlainChoice } from '../PlainChoice';
+import { RuleNotice } from '../RuleNotice';
 import type { SheetProps } from '../sheetProps';
 import { SHEET_CHOICES } from '../proofWish';
 import { orderSettingsSheet } from '../settingsActions';
@@ -124,6 +125,7 @@ export function SettingsSheetView(props: SheetProps) {
             },
           ]}
         />
+        <RuleNotice workId={work.id} sizeKey={picked.key} desk={recipeDesk} />
         <Small>
           Tone and colour are drawn nearly as they come out; sharpening and intent are seen
           on the paper.
