@@ -16,7 +16,7 @@ export default {
   },
   // Only packages that ship ES modules alone go through the compiler.
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3|d3-[a-z-]+|@react-pdf|lcms-wasm|maxrects-packer|color-string|color-name|yoga-layout|@tanstack|internmap|delaunator|robust-predicates)/)',
+    '/node_modules/(?!(d3|d3-[a-z-]+|@react-pdf|lcms-wasm|maxrects-packer|color-string|color-name|yoga-layout|@tanstack|internmap|delaunator|robust-predicates|country-to-currency)/)',
   ],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',

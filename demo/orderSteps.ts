@@ -1,4 +1,4 @@
-import { promisedDay } from '@/core/order';
+import { PLAIN_WEEK, dayIn, promisedDay } from '@/core/days';
 import { grams, minor, mm } from '@/core/units';
 import {
   addOrderEvent,
@@ -68,7 +68,7 @@ async function taken(
       note: said.note ?? '',
       extras: [],
       placedAt,
-      dueOn: promisedDay(placedAt, 3),
+      dueOn: promisedDay(dayIn(placedAt, 'UTC'), 3, PLAIN_WEEK),
     };
     const row = await takeOrder(tx, order, first);
     for (const line of others) await addOrderLine(tx, row, line, placedAt);
@@ -115,7 +115,10 @@ async function packed(
     await sealNow(tools, { order: number, parcel: id, carrier, service, cost });
     if (upTo === 'sealed') continue;
     await open.db.write(async (tx) =>
-      shipParcel(tx, (await getOrder(tx, number))!, await parcel(), shippedAt),
+      shipParcel(tx, (await getOrder(tx, number))!, await parcel(), {
+        at: shippedAt,
+        on: dayIn(shippedAt, 'UTC'),
+      }),
     );
   }
 }

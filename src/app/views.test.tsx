@@ -90,7 +90,7 @@ const STATIONS: Record<string, (query: Query) => Promise<ReactElement>> = {
 const render = (view: ReactElement): string =>
   renderToStaticMarkup(
     <BenchProvider
-      bench={{ units: 'metric', tone: 'middle', currency: 'EUR', locale: 'en-GB' }}
+      bench={{ units: 'metric', tone: 'middle', currency: 'EUR', locale: 'en-GB', timeZone: 'UTC' }}
     >
       {view}
     </BenchProvider>,

@@ -8,6 +8,7 @@ import { impressionLine, orderOf } from '../../e2e/support/orders';
 import {
   ALL,
   addBooking,
+  addOrderEvent,
   addPaper,
   addWork,
   assignNumber,
@@ -211,10 +212,10 @@ async function seal(tx: Writing, number: string): Promise<void> {
   });
 }
 
-const ship = (number: string) =>
+const ship = (number: string, when = { at, on: at.slice(0, 10) }) =>
   db.write(async (tx) => {
     const order = (await getOrder(tx, number))!;
-    await shipParcel(tx, order, order.parcels[0]!, at);
+    await shipParcel(tx, order, order.parcels[0]!, when);
   });
 
 it('takes an order, reserves the number, and sells it when it ships', async () => {
@@ -238,6 +239,29 @@ it('takes an order, reserves the number, and sells it when it ships', async () =
     'order.sealed',
     'order.shipped',
     'order.taken',
+  ]);
+});
+
+it('a sale belongs to the month that it was where the studio is', async () => {
+  const months = () => db.read.all('SELECT month, sold FROM sale_month ORDER BY month');
+  await db.write(number);
+  await db.write(number);
+  const evening = { at: '2027-01-01T04:00:00.000Z', on: '2026-12-31' };
+  const first = await db.write((tx) => take(tx, 1));
+  await db.write((tx) => seal(tx, first.number));
+  await ship(first.number, evening);
+  expect(await months()).toEqual([{ month: '2026-12', sold: 1 }]);
+  // Facts of an earlier version say no day: theirs is that of the instant.
+  const second = await db.write((tx) => take(tx, 2));
+  await db.write((tx) => seal(tx, second.number));
+  await db.write(async (tx) => {
+    const order = (await getOrder(tx, second.number))!;
+    const parcelId = order.parcels[0]!.id;
+    await addOrderEvent(tx, order, { kind: 'shipped', payload: {}, parcelId }, evening.at);
+  });
+  expect(await months()).toEqual([
+    { month: '2026-12', sold: 1 },
+    { month: '2027-01', sold: 1 },
   ]);
 });
 

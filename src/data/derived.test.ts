@@ -34,7 +34,8 @@ const HELD: Record<string, { kept: string; said: string }> = {
   },
   'sales by month': {
     kept: 'SELECT month, currency, sold, gross_minor FROM sale_month ORDER BY 1, 2',
-    said: `SELECT substr(n.shipped_at, 1, 7), l.currency, sum((n.state <> 'returned') * l.quantity),
+    said: `SELECT substr(coalesce((SELECT e.payload ->> 'on' FROM order_event e WHERE e.kind = 'shipped' AND e.parcel_id = n.parcel_id),
+          n.shipped_at), 1, 7), l.currency, sum((n.state <> 'returned') * l.quantity),
         sum(n.price_minor - n.refund_minor)
       FROM order_line l JOIN line_now n ON n.line_id = l.id WHERE n.shipped_at IS NOT NULL GROUP BY 1, 2 ORDER BY 1, 2`,
   },

@@ -37,5 +37,6 @@ export * from './keeping/keeping';
 export * from './keeping/unnamed';
 export * from './folders/named';
 export * from './running/oneAtATime';
+export * from './running/today';
 export * from './reads/targets';
 export * from './reads/ledgerSaid';

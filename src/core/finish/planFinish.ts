@@ -1,5 +1,5 @@
 import { defineVersioned, numbersIn } from '../facts';
-import { parseLength } from '../input';
+import { lengthTypedBefore } from '../input/typedBefore';
 import type { FitResult } from '../size';
 import { mm } from '../units';
 import type { Millimetres, UnitMode } from '../units';
@@ -57,7 +57,7 @@ function fromTyped({
   const length = (name: (typeof FINISH_LENGTHS)[number]) => {
     const given = typed[name];
     return (
-      (typeof given === 'string' ? parseLength(given, units) : null) ?? USUAL_FINISH[name]
+      (typeof given === 'string' ? lengthTypedBefore(given, units) : null) ?? USUAL_FINISH[name]
     );
   };
   return {

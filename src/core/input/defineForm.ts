@@ -1,5 +1,6 @@
 import type { Field, InputContext } from './fields';
 import { foreignCharacter, isBlank, keptCharacters } from '../text';
+import { Undecided, Unfit } from './undecided';
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- what a field writes is its own
 type Fields = Record<string, Field<any>>;
@@ -9,6 +10,9 @@ export type ValueOf<F extends Fields> = {
 
 /** What was typed, by field name. */
 export type Typed = Record<string, string>;
+
+/** What is sent: what was typed, and numbers that the page set itself, as they are stored. */
+export type Sent = Record<string, string | number>;
 
 export type ReadResult<T> =
   { ok: true; value: T } | { ok: false; fields: Record<string, string> };
@@ -35,10 +39,13 @@ const quoted = (typed: string) => {
   return `“${kept.length > 60 ? `${kept.slice(0, 60)}…` : kept}”`;
 };
 
-const unreadable = (field: Field<unknown>, typed: string) =>
+const exampleOf = (field: Field<unknown>, c: InputContext): string =>
+  typeof field.example === 'function' ? field.example(c) : field.example;
+
+const unreadable = (field: Field<unknown>, typed: string, c: InputContext) =>
   typed.trim() === ''
-    ? `${field.title}: is empty. Give ${field.example}.`
-    : `${field.title}: ${quoted(typed)} cannot be read. Give ${field.example}.`;
+    ? `${field.title}: is empty. Give ${exampleOf(field, c)}.`
+    : `${field.title}: ${quoted(typed)} cannot be read. Give ${exampleOf(field, c)}.`;
 
 function numberFault(field: Field<unknown>, value: number, c: InputContext): string | null {
   const limits = field.schema;
@@ -52,21 +59,21 @@ function numberFault(field: Field<unknown>, value: number, c: InputContext): str
     return too('much', '# or less', limits.maximum);
   const broken = limits.type === 'integer' && !Number.isSafeInteger(value);
   return broken || !Number.isFinite(value)
-    ? `${field.title}: ${field.say(value, c)} is not right. Give ${field.example}.`
+    ? `${field.title}: ${field.say(value, c)} is not right. Give ${exampleOf(field, c)}.`
     : null;
 }
 
-function textFault(field: Field<unknown>, value: string): string | null {
+function textFault(field: Field<unknown>, value: string, c: InputContext): string | null {
   const { minLength = 0, maxLength = Infinity, enum: of } = field.schema;
   if (of && !of.includes(value))
-    return `${field.title}: ${quoted(value)} is not one of ${field.example}.`;
+    return `${field.title}: ${quoted(value)} is not one of ${exampleOf(field, c)}.`;
   const foreign = field.verbatim ? null : foreignCharacter(value);
   if (foreign !== null)
     return `${field.title}: it holds a character that is not seen (${foreign}), which files and labels stumble over. Type it again instead of pasting it.`;
   // Characters as people count them, which is how JSON Schema counts them, too.
   const length = [...value].length;
   if (length < minLength || (minLength > 0 && isBlank(value)))
-    return `${field.title}: is empty. Give ${field.example}.`;
+    return `${field.title}: is empty. Give ${exampleOf(field, c)}.`;
   return length > maxLength
     ? `${field.title}: is longer than ${maxLength} characters. Shorten it.`
     : null;
@@ -77,31 +84,65 @@ const faultOf = (field: Field<unknown>, value: unknown, c: InputContext): string
   typeof value === 'number'
     ? numberFault(field, value, c)
     : typeof value === 'string'
-      ? textFault(field, value)
+      ? textFault(field, value, c)
       : null;
 
-/** One field read by itself: its value (null where an optional one is empty), or what is not right. */
+/** One field read: its value (null where an optional one is empty), or what is not right. */
+export type FieldRead<T> =
+  | { ok: true; value: T }
+  /** `readings`: what it may mean, as the bench writes it; one of them is to be picked. */
+  | { ok: false; fault: string; readings?: string[] };
+
+/** What is not guessed, but asked: each reading that would do, as the bench writes it. */
+function ask(
+  field: Field<unknown>,
+  typed: string,
+  { readings }: Undecided<unknown>,
+  c: InputContext,
+): FieldRead<never> {
+  const own = readings
+    .filter((value) => faultOf(field, value, c) === null)
+    .map((value) => field.write(value, c));
+  if (own.length === 0) return { ok: false, fault: unreadable(field, typed, c) };
+  const fault =
+    own.length === 1
+      ? `${field.title}: ${quoted(typed)} is not how figures are written here (Bench settings). If it is ${own[0]}, write that.`
+      : `${field.title}: ${quoted(typed)} can be read in ${own.length} ways, ${own.join(' or ')}. Pick one.`;
+  return { ok: false, fault, readings: own };
+}
+
+/** One field read by itself. */
 export function readField<T>(
   field: Field<T>,
   typed: string,
   context: InputContext,
-): { ok: true; value: T } | { ok: false; fault: string } {
+): FieldRead<T> {
   if (typed.length > field.longest)
     return {
       ok: false,
-      fault: `${field.title}: ${typed.length} characters are too many to be read. Give ${field.example}.`,
+      fault: `${field.title}: ${typed.length} characters are too many to be read. Give ${exampleOf(field, context)}.`,
     };
   if (field.optional && typed.trim() === '') return { ok: true, value: null as T };
   const value = field.read(typed, context) as T | null | undefined;
+  if (value instanceof Undecided) return ask(field, typed, value, context);
   const fault =
-    value === null || value === undefined
-      ? unreadable(field, typed)
-      : faultOf(field, value, context);
+    value instanceof Unfit
+      ? `${field.title}: ${quoted(typed)} cannot be kept: ${value.because}. Give ${exampleOf(field, context)}.`
+      : value === null || value === undefined
+        ? unreadable(field, typed, context)
+        : faultOf(field, value, context);
   return fault === null ? { ok: true, value: value as T } : { ok: false, fault };
 }
 
-const said = (given: unknown): string =>
-  typeof given === 'string' ? given : typeof given === 'number' ? String(given) : '';
+/** A value that was not typed but set by the page: a number, in the unit that is stored. */
+function readSet<T>(field: Field<T>, value: number, context: InputContext): FieldRead<T> {
+  if (!/number|integer/.test(field.schema.type ?? ''))
+    return readField(field, String(value), context);
+  const fault = faultOf(field, value, context);
+  return fault === null ? { ok: true, value: value as T } : { ok: false, fault };
+}
+
+const typedText = (given: unknown): string => (typeof given === 'string' ? given : '');
 
 /**
  * Defines a form. The result's type follows from its fields; errors stand by field name.
@@ -138,8 +179,11 @@ export function defineForm<F extends Fields>(fields: F): FormDefinition<ValueOf<
       const errors: Record<string, string> = {};
       for (const name of names) {
         const field = fields[name]!;
-        const text = said(Object.hasOwn(raw, name) ? raw[name] : undefined);
-        const read = readField(field, text, context);
+        const given = Object.hasOwn(raw, name) ? raw[name] : undefined;
+        const read =
+          typeof given === 'number'
+            ? readSet(field, given, context)
+            : readField(field, typedText(given), context);
         if (read.ok) values[name] = read.value;
         else errors[name] = read.fault;
       }

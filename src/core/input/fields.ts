@@ -1,9 +1,10 @@
 import { THIN, formatLength, formatMoney, minor, mm } from '../units';
 import type { Millimetres, Minor, UnitMode } from '../units';
 import { isDay } from './isDay';
-import { parseLength } from './parseLength';
-import { parseMoney } from './parseMoney';
-import { parseNumber } from './parseNumber';
+import { readLength } from './readLength';
+import { readMoney } from './readMoney';
+import { readNumber, readWhole } from './readNumber';
+import { Undecided } from './undecided';
 import { visibleText } from '../text';
 import { writeAmount, writeLength, writeNumber, writePercent } from './writeAmount';
 
@@ -13,6 +14,13 @@ export interface InputContext {
   currency: string;
   locale: string;
 }
+
+/** How figures stand in addresses and in what the house writes for itself. */
+export const IN_ADDRESSES: InputContext = {
+  units: 'metric',
+  currency: 'EUR',
+  locale: 'en-GB',
+};
 
 /** JSON Schema of one value. */
 export interface FieldSchema {
@@ -40,9 +48,10 @@ export interface Field<T> {
   verbatim?: boolean;
   /** Most characters that are looked at at all; what is longer is refused unread. */
   longest: number;
+  /** The value; what it may be (`Undecided`); why it cannot be (`Unfit`); null where unread. */
   read(text: string, context: InputContext): unknown;
   /** What a good answer looks like, for the error's sentence. */
-  example: string;
+  example: string | ((context: InputContext) => string);
   say(value: number, context: InputContext): string;
   /** A value as it stands in the field: read back it is the same. */
   write(value: T, context: InputContext): string;
@@ -111,10 +120,10 @@ export const length = (title: string, range: Range): Field<Millimetres> => ({
   title,
   schema: { type: 'number', ...limits(range) },
   longest: LONGEST_NUMBER,
-  read: (typed, c) => parseLength(typed, c.units),
+  read: (typed, c) => readLength(typed, c.units, c.locale),
   example: '300 mm, 30 cm or 12in',
   say: (value, c) => formatLength(mm(value), c.units, c.locale),
-  write: (value, c) => writeLength(value, c.units),
+  write: (value, c) => writeLength(value, c.units, c.locale),
 });
 
 /** An amount of the studio's currency; range in minor units. */
@@ -122,22 +131,30 @@ export const money = (title: string, range: Range): Field<Minor> => ({
   title,
   schema: { type: 'integer', ...limits(range) },
   longest: LONGEST_NUMBER,
-  read: (typed, c) => parseMoney(typed, c.currency),
-  example: '85 or 85.50',
+  read: (typed, c) => readMoney(typed, c.currency, c.locale),
+  example: (c) => `an amount such as ${writeAmount(minor(8550), c.currency, c.locale)}`,
   say: (value, c) => formatMoney(minor(value), c.currency, c.locale),
-  write: (value, c) => writeAmount(value, c.currency),
+  write: (value, c) => writeAmount(value, c.currency, c.locale),
   unit: 'money',
 });
+
+/** What was typed without the field's own unit behind it: `300 ppi`, `6.5 %`. */
+const withoutUnit = (typed: string, unit: string): string => {
+  const text = typed.trim();
+  return unit !== '' && text.toLowerCase().endsWith(unit.toLowerCase())
+    ? text.slice(0, -unit.length)
+    : text;
+};
 
 /** A whole number within a range; `unit` is said behind it. */
 export const whole = (title: string, range: Range, unit = ''): Field<number> => ({
   title,
   schema: { type: 'integer', ...limits(range) },
   longest: LONGEST_NUMBER,
-  read: parseNumber,
+  read: (typed, c) => readWhole(withoutUnit(typed, unit), c.locale),
   example: 'a whole number',
   say: sayNumber,
-  write: (value) => writeNumber(value),
+  write: (value, c) => writeNumber(value, c.locale),
   unit,
 });
 
@@ -151,10 +168,10 @@ export const decimal = (
   title,
   schema: { type: 'number', ...limits(range) },
   longest: LONGEST_NUMBER,
-  read: parseNumber,
+  read: (typed, c) => readNumber(withoutUnit(typed, unit), c.locale),
   example: 'a number',
   say: (value, c) => sayNumber(value, c) + (unit && `${THIN}${unit}`),
-  write: (value) => writeNumber(value, digits),
+  write: (value, c) => writeNumber(value, c.locale, digits),
   unit,
 });
 
@@ -172,13 +189,14 @@ export const percent = (title: string, range: Range, unit = '%'): Field<number> 
       }),
     },
     longest: LONGEST_NUMBER,
-    read: (typed) => {
-      const value = parseNumber(typed.replace('%', ''));
+    read: (typed, c) => {
+      const value = readNumber(typed.replace(/[%٪％﹪]/u, ''), c.locale);
+      if (value instanceof Undecided) return new Undecided(value.readings.map((v) => v / 100));
       return value === null ? null : value / 100;
     },
-    example: 'a number of per cent, such as 6.5',
+    example: (c) => `a number of per cent, such as ${writePercent(0.065, c.locale)}`,
     say: (value, c) => `${sayNumber(value * 100, c)}${THIN}%`,
-    write: writePercent,
+    write: (value, c) => writePercent(value, c.locale),
     unit,
   };
 };

@@ -31,7 +31,7 @@ const good = {
   price: '85.50',
   margin: '40 %',
   copies: '3',
-  radius: '0,8',
+  radius: '0.8',
   on: '2026-11-23',
   note: '',
 };
@@ -72,6 +72,27 @@ it('says at the field what is wrong and what to give instead', () => {
   expect(errors({ kind: 'sculpture' }).kind).toMatch(/not one of painting, drawing/);
   expect(errors({ on: '2026-02-31' }).on).toMatch(/a day such as/);
   expect(Object.keys(errors({ width: '-3', price: 'x', kind: '' }))).toHaveLength(3);
+});
+
+it('takes a number that the page set as the value that is stored, within the same limits', () => {
+  const de = { ...context, locale: 'de-DE' };
+  const set = { ...good, width: 304.8, price: 8550, margin: 0.4, radius: 0.8 };
+  expect(input.read(set, de)).toMatchObject({
+    ok: true,
+    value: { width: 304.8, price: 8550, margin: 0.4, radius: 0.8 },
+  });
+  expect(errors({ ...set, width: 0 }, de)).toEqual({
+    width: expect.stringMatching(/too little/),
+  });
+  expect(errors({ ...set, price: 0.5 }, de)).toEqual({ price: expect.stringMatching(/not right/) });
+});
+
+it('what is written is read back, whatever the locale', () => {
+  for (const locale of ['en-GB', 'de-DE', 'sv-SE', 'ar-EG']) {
+    const c = { ...context, locale };
+    const read = input.read(good, context) as { ok: true; value: Parameters<typeof input.write>[0] };
+    expect(input.read(input.write(read.value, c), c)).toEqual(read);
+  }
 });
 
 it('survives anything that is not an input at all', () => {

@@ -1,29 +1,74 @@
 import fc from 'fast-check';
 import {
-  THIN,
-  currencyDigits,
   formatAmount,
-  formatDay,
+  formatLength,
+  formatMoney,
   formatNumber,
+  currencyDigits,
   mm,
   minor,
 } from '../units';
-import { length, optional, parseLength, parseMoney, parseNumber } from '.';
-import { readField, writeLength } from '.';
+import { length, money, optional, percent, readField, readSize, whole, decimal } from '.';
+import { readLength, readMoney, readNumber, readWhole, Undecided, Unfit } from '.';
+import { writeAmount, writeLength, writeNumber, writePercent } from '.';
+import { lengthTypedBefore, moneyTypedBefore, numberTypedBefore } from './typedBefore';
+
+const LOCALES = ['en-GB', 'de-DE', 'fr-FR', 'sv-SE', 'de-CH', 'ar-EG', 'en-IN', 'fa-IR'];
+const CURRENCIES = ['EUR', 'JPY', 'KWD', 'CHF'];
+
+/** What a reading says: the value, or `?` and what it may be. */
+const said = (read: unknown) =>
+  read instanceof Undecided
+    ? ['?', ...(read.readings as number[])]
+    : read instanceof Unfit
+      ? read.because
+      : read;
 
 it.each([
-  ['1234.5', 1234.5],
-  ['1 234,5', 1234.5],
-  ['1.234,50', 1234.5],
-  ['1,234.50', 1234.5],
-  ['1.234.567', 1234567],
-  ['7 1/2', 7.5],
-  ['-7 1/2', -7.5],
-  ['3/8', 0.375],
-  ['-3', -3],
-  ['\u202f12\u00a0', 12],
-  ['.5', 0.5],
-])('%p is %d', (typed, value) => expect(parseNumber(typed)).toBeCloseTo(value, 9));
+  ['en-GB', '1234.5', 1234.5],
+  ['en-GB', '1,234', 1234],
+  ['en-GB', '12,500', 12500],
+  ['en-GB', '1.234', 1.234],
+  ['en-US', '1,234.50', 1234.5],
+  ['de-DE', '1.234', 1234],
+  ['de-DE', '1,234', 1.234],
+  ['de-DE', '1.234,50', 1234.5],
+  ['fr-FR', '1 234,5', 1234.5],
+  ['sv-SE', '\u22125', -5],
+  ['sv-SE', '1\u00a0234,5', 1234.5],
+  ['de-CH', '1’234.50', 1234.5],
+  ['de-CH', "1'234", 1234],
+  ['en-IN', '12,34,567.5', 1234567.5],
+  ['ar-EG', '١٬٢٣٤٫٥', 1234.5],
+  ['en-GB', '１２．５', 12.5],
+  ['en-GB', '12 500.25', 12500.25],
+  ['en-GB', '7 1/2', 7.5],
+  ['de-DE', '-7 1/2', -7.5],
+  ['en-GB', '7½', 7.5],
+  ['en-GB', '13 ⅓', 13 + 1 / 3],
+  ['en-GB', '3/8', 0.375],
+  ['en-GB', '\u202f12\u00a0', 12],
+  ['en-GB', '.5', 0.5],
+  ['de-DE', ',5', 0.5],
+  ['en-GB', '+5', 5],
+  ['en-GB', '007', 7],
+  ['en-GB', '5.', 5],
+])('in %s, %p is %d', (locale, typed, value) =>
+  expect(readNumber(typed, locale)).toBeCloseTo(value, 9),
+);
+
+it.each([
+  ['en-GB', '12,5', ['?', 12.5]],
+  ['en-GB', '1.234,5', ['?', 1234.5]],
+  ['de-DE', '12.5', ['?', 12.5]],
+  ['de-DE', '1,234.5', ['?', 1234.5]],
+  ['sv-SE', '1.234', ['?', 1.234, 1234]],
+  ['fr-FR', '1.234', ['?', 1.234, 1234]],
+  ['de-CH', '1,234', ['?', 1234, 1.234]],
+  ['en-GB', '1.234.567', ['?', 1234567]],
+])('in %s, %p is not guessed', (locale, typed, what) =>
+  expect(said(readNumber(typed, locale))).toEqual(what),
+);
 
 it.each([
   '',
@@ -33,95 +78,210 @@ it.each([
   'Infinity',
   '0x10',
   '1e3',
+  'ten',
   '1-2',
   '--1',
   '½ of it',
   ',',
   '.',
-])('%p is no number', (typed) => expect(parseNumber(typed)).toBeNull());
+  '1,2,3',
+  '1..2',
+  '1,23.4',
+  '12 34',
+  '５月',
+])('%p is no number anywhere', (typed) => {
+  for (const locale of LOCALES) expect(readNumber(typed, locale)).toBeNull();
+});
 
-it('is a finite number or nothing, whatever is typed', () =>
+it('is a finite number, a question, or nothing, whatever is typed', () =>
   fc.assert(
-    fc.property(fc.string(), (typed) => {
-      const value = parseNumber(typed);
-      expect(value === null || Number.isFinite(value)).toBe(true);
-    }),
+    fc.property(
+      fc.oneof(fc.string(), fc.string({ unit: fc.constantFrom(...'0١1２9.,’ -٫٬') })),
+      fc.constantFrom(...LOCALES),
+      (typed, locale) => {
+        const read = readNumber(typed, locale);
+        const values = read instanceof Undecided ? read.readings : [read];
+        for (const v of values) expect(v === null || Number.isFinite(v)).toBe(true);
+      },
+    ),
   ));
 
-it.each(['en-GB', 'de-DE', 'fr-FR', 'sv-SE'])('reads back what it wrote in %s', (locale) =>
-  fc.assert(
-    fc.property(fc.integer({ min: -9_999_999, max: 9_999_999 }), (cents) => {
-      const written = formatNumber(cents / 100, 2, locale).replace('−', '-');
-      expect(parseNumber(written)).toBeCloseTo(cents / 100, 9);
-      const amount = formatAmount(minor(cents), 'EUR', locale).replace('−', '-');
-      expect(parseMoney(amount, 'EUR')).toBe(cents);
-    }),
-  ),
-);
-
-it('keeps as many decimal places as the currency has', () => {
-  expect(['EUR', 'JPY', 'KWD'].map(currencyDigits)).toEqual([2, 0, 3]);
-  expect(parseMoney('1.5', 'KWD')).toBe(1500);
-  expect(formatAmount(minor(1500), 'KWD', 'en-GB')).toBe('1.500');
-  expect(formatAmount(minor(1500), 'JPY', 'en-GB')).toBe('1,500');
-});
-
-it.each([
-  ['12in', 304.8],
-  ['7 1/2"', 190.5],
-  ['30 cm', 300],
-  ['1.2 m', 1200],
-  ['2 ft', 609.6],
-  ['300', 300],
-  ['29,7 CM', 297],
-])('%p is %d mm', (typed, value) =>
-  expect(parseLength(typed, 'metric')).toBeCloseTo(value, 6),
-);
-
-it('without a unit the mode decides, with one it does not', () => {
-  expect(parseLength('10', 'inch')).toBeCloseTo(254, 9);
-  expect(parseLength('10 mm', 'inch')).toBe(mm(10));
-  expect(parseLength('10 furlongs', 'metric')).toBeNull();
-});
-
-it.each(['metric', 'inch'] as const)(
-  'a length written in %s reads back the same',
-  (units) =>
+describe.each(LOCALES)('%s', (locale) => {
+  it('reads back every figure that it prints', () =>
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 20_000_000 }), (micrometres) => {
-        const length = mm(micrometres / 1000);
-        const back = parseLength(writeLength(length, units), units)!;
-        expect(Math.abs(back - length)).toBeLessThan(1e-9);
+      fc.property(
+        fc.integer({ min: -9_999_999_999, max: 9_999_999_999 }),
+        fc.integer({ min: 0, max: 4 }),
+        (n, digits) => {
+          const value = n / 10 ** digits;
+          const printed = formatNumber(value, digits, locale);
+          expect(readNumber(printed, locale)).toBeCloseTo(value, 9);
+          expect(readNumber(writeNumber(value, locale), locale)).toBeCloseTo(value, 9);
+        },
+      ),
+    ));
+
+  it.each(CURRENCIES)('reads back all amounts of %s', (currency) =>
+    fc.assert(
+      fc.property(fc.integer({ min: -99_999_999, max: 999_999_999 }), (cents) => {
+        const amount = minor(cents);
+        for (const printed of [
+          formatMoney(amount, currency, locale),
+          formatAmount(amount, currency, locale),
+          writeAmount(amount, currency, locale),
+        ])
+          expect([printed, readMoney(printed, currency, locale)]).toEqual([printed, cents]);
       }),
     ),
-);
+  );
 
-it('writes inches where they are exact, millimetres where they are not', () => {
-  expect(writeLength(mm(304.8), 'inch')).toBe('12 in');
-  expect(writeLength(mm(300), 'inch')).toBe('300 mm');
+  it.each(['metric', 'inch'] as const)('reads back the lengths of %s', (units) =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 20_000_000 }), (micrometres) => {
+        const wanted = mm(micrometres / 1000);
+        const written = writeLength(wanted, units, locale);
+        expect(readLength(written, units, locale)).toBeCloseTo(wanted, 9);
+        const printed = formatLength(wanted, units, locale);
+        const read = readLength(printed, units, locale) as number;
+        expect(Math.abs(read - wanted)).toBeLessThan(0.51);
+      }),
+    ),
+  );
+
+  it('reads back shares', () => {
+    const field = percent('Margin', { min: 0, max: 100 });
+    const c = { units: 'metric', currency: 'EUR', locale } as const;
+    const typed = `${writePercent(0.065, locale)}\u202f%`;
+    expect(readField(field, typed, c)).toEqual({ ok: true, value: 0.065 });
+  });
 });
 
-it('reads one field by itself', () => {
+describe('money', () => {
+  it.each([
+    ['1,234', 'EUR', 'en-GB', 123_400],
+    ['12,500', 'EUR', 'en-GB', 1_250_000],
+    ['¥1,500', 'JPY', 'en-GB', 1500],
+    ['1,500', 'JPY', 'en-GB', 1500],
+    ['€ 85', 'EUR', 'en-GB', 8500],
+    ['85 EUR', 'EUR', 'de-DE', 8500],
+    ['eur 85', 'EUR', 'de-DE', 8500],
+    ['-€5', 'EUR', 'en-GB', -500],
+    ['12.–', 'CHF', 'de-CH', 1200],
+    ['12,-', 'EUR', 'de-DE', 1200],
+    ['120 kr', 'SEK', 'sv-SE', 12_000],
+    ['1.500', 'KWD', 'en-GB', 1500],
+    ['1.5', 'KWD', 'en-GB', 1500],
+    ['85.5000', 'EUR', 'en-GB', 8550],
+    // Swiss prices are written with a point in French, too.
+    ['1234.50', 'CHF', 'fr-CH', 123_450],
+  ])('%p in %s, %s is %d', (typed, currency, locale, amount) =>
+    expect(readMoney(typed, currency, locale)).toBe(amount),
+  );
+
+  it.each([
+    ['1.234', 'EUR', 'en-GB', ['?', 123_400]],
+    ['1,234', 'EUR', 'de-DE', ['?', 123_400]],
+    ['12,5', 'EUR', 'en-GB', ['?', 1250]],
+    ['1.234,50', 'EUR', 'en-GB', ['?', 123_450]],
+    ['1.239', 'EUR', 'sv-SE', ['?', 123_900]],
+    ['85.501', 'KWD', 'sv-SE', ['?', 85_501, 85_501_000]],
+    ['1.2345', 'EUR', 'en-GB', 'EUR has 2 decimal places'],
+    ['1.5', 'JPY', 'en-GB', 'JPY has no decimal places'],
+    ['$12', 'EUR', 'en-GB', 'amounts are in EUR here'],
+    ['12 USD', 'EUR', 'en-GB', 'amounts are in EUR here'],
+    ['much', 'EUR', 'en-GB', null],
+    ['12 apples', 'EUR', 'en-GB', null],
+  ])('%p in %s, %s is not guessed', (typed, currency, locale, what) =>
+    expect(said(readMoney(typed, currency, locale))).toEqual(what),
+  );
+
+  it('keeps as many decimal places as the currency has', () => {
+    expect(['EUR', 'JPY', 'KWD'].map(currencyDigits)).toEqual([2, 0, 3]);
+    expect(formatAmount(minor(1500), 'KWD', 'en-GB')).toBe('1.500');
+    expect(formatAmount(minor(1500), 'JPY', 'en-GB')).toBe('1,500');
+  });
+});
+
+describe('lengths', () => {
+  it.each([
+    ['12in', 304.8],
+    ['7 1/2"', 190.5],
+    ['13 1/3 in', 338.666667],
+    ['30 cm', 300],
+    ['1.2 m', 1200],
+    ['2 ft', 609.6],
+    ['300', 300],
+    ['29.7 CM', 297],
+    ['３０ cm', 300],
+  ])('%p is %d mm', (typed, value) =>
+    expect(readLength(typed, 'metric', 'en-GB')).toBeCloseTo(value, 6),
+  );
+
+  it('without a unit the mode decides, with one it does not', () => {
+    expect(readLength('10', 'inch', 'en-GB')).toBeCloseTo(254, 9);
+    expect(readLength('10 mm', 'inch', 'en-GB')).toBe(mm(10));
+    expect(readLength('10 furlongs', 'metric', 'en-GB')).toBeNull();
+    expect(said(readLength('29,7 cm', 'metric', 'en-GB'))).toEqual(['?', 297]);
+  });
+
+  it('writes inches where they are exact, millimetres where they are not', () => {
+    expect(writeLength(mm(304.8), 'inch', 'en-GB')).toBe('12 in');
+    expect(writeLength(mm(300), 'inch', 'en-GB')).toBe('300 mm');
+    expect(writeLength(mm(12.5), 'metric', 'de-DE')).toBe('12,5 mm');
+  });
+
+  it('asks of a size whose edges are written as elsewhere', () => {
+    expect(readSize('29,7 x 42 cm', 'metric', 'de-DE')).toMatchObject({ width: 297 });
+    const asked = readSize('29,7 x 42 cm', 'metric', 'en-GB') as Undecided<unknown>;
+    expect(asked.readings).toEqual([{ width: 297, height: 420, unit: 'cm' }]);
+  });
+});
+
+describe('one field by itself', () => {
   const c = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
   const field = length('Width', { above: 0, max: 900 });
-  expect(readField(field, '12in', c)).toEqual({ ok: true, value: 304.8 });
-  expect(readField(field, '2 m', c)).toMatchObject({
-    fault: expect.stringMatching(/^Width: .* is too much/),
+
+  it('says what is not right', () => {
+    expect(readField(field, '12in', c)).toEqual({ ok: true, value: 304.8 });
+    expect(readField(field, '2 m', c)).toMatchObject({
+      fault: expect.stringMatching(/^Width: .* is too much/),
+    });
+    expect(readField(field, ' ', c)).toMatchObject({
+      fault: expect.stringMatching(/^Width: is empty/),
+    });
+    expect(readField(optional(field), ' ', c)).toEqual({ ok: true, value: null });
   });
-  expect(readField(field, ' ', c)).toMatchObject({
-    fault: expect.stringMatching(/^Width: is empty/),
+
+  it('offers what it may be as it would be written here', () => {
+    expect(readField(field, '12,5', c)).toEqual({
+      ok: false,
+      fault:
+        'Width: “12,5” is not how figures are written here (Bench settings). If it is 12.5 mm, write that.',
+      readings: ['12.5 mm'],
+    });
+    const price = money('Price', { min: 0 });
+    expect(readField(price, '1.234', { ...c, locale: 'sv-SE', currency: 'KWD' })).toEqual({
+      ok: false,
+      fault: 'Price: “1.234” can be read in 2 ways, 1,234 or 1234,000. Pick one.',
+      readings: ['1,234', '1234,000'],
+    });
   });
-  expect(readField(optional(field), ' ', c)).toEqual({ ok: true, value: null });
+
+  it('offers nothing beyond the limits, and whole numbers where those are meant', () => {
+    const ppi = whole('Resolution', { min: 100, max: 1440 }, 'ppi');
+    expect(readField(ppi, '1.200', c)).toMatchObject({ readings: ['1200'] });
+    expect(readField(ppi, '300 ppi', c)).toEqual({ ok: true, value: 300 });
+    const sigma = decimal('Radius', { min: 0.3, max: 20 }, 'px');
+    const read = readField(sigma, '1.234', { ...c, locale: 'fr-FR' });
+    expect(read).toMatchObject({ readings: ['1,234'] });
+    expect(readWhole('2.5', 'en-GB')).toBe(2.5);
+  });
 });
 
-it('writes a day the same whatever the hour, and whichever clock the machine keeps', () => {
-  for (const iso of ['2026-03-04', '2026-03-04T00:00:00.000Z', '2026-03-04T23:59:59.999Z'])
-    expect(formatDay(iso, 'en-GB')).toBe('4 Mar 2026');
-  expect(formatDay('2026-03-04', 'de-DE')).toBe('4. März 2026');
-});
-
-it('groups from ten thousand on, so that years and pixels of a side stay whole', () => {
-  expect(formatNumber(9449, 0, 'en-GB')).toBe('9449');
-  expect(formatNumber(10_000, 0, 'en-GB')).toBe('10,000');
-  expect(THIN).toBe('\u202f');
+it('reads text of an earlier version as that version did', () => {
+  expect(numberTypedBefore('1,234')).toBe(1.234);
+  expect(numberTypedBefore('7 1/2')).toBe(7.5);
+  expect(numberTypedBefore('1e3')).toBeNull();
+  expect(moneyTypedBefore('€ 1.234,50', 'EUR')).toBe(123_450);
+  expect(lengthTypedBefore('29,7 CM', 'metric')).toBe(297);
 });

@@ -1,4 +1,4 @@
-import { parseNumber } from '../input';
+import { readNumber, writeNumber } from '../input';
 import { foreignCharacter, visibleText } from '../text';
 import type { Field } from '../input';
 import type { Extra } from '../pack';
@@ -7,17 +7,22 @@ import { grams } from '../units';
 /**
  * What is put in on top, as it is typed: names with a comma between, each with its weight where
  * that is said. Without one it is lighter than the scales can tell.
- * @example readExtras('postcard 6 g, ribbon') // [{ name: 'postcard', mass: 6 }, { name: 'ribbon', mass: 0 }]
+ * @example readExtras('postcard 6 g, ribbon', 'en-GB') // [{ name: 'postcard', mass: 6 }, { name: 'ribbon', mass: 0 }]
  */
-export const readExtras = (typed: string): Extra[] =>
+export const readExtras = (typed: string, locale: string): Extra[] =>
   typed
-    .split(/[,;\n]/)
+    // A comma between two digits is part of a weight: 1,5 g.
+    .split(/[;\n]|(?<!\p{Nd}),|,(?!\p{Nd})/u)
     .map((part) => part.trim())
     .filter(Boolean)
     .map((part) => {
-      const [, weight = ''] = /(?<=\s)(\d{1,9}(?:\.\d{1,9})?)\s?g$/.exec(part) ?? [];
+      const [, weight = ''] =
+        /(?<=\s)(\p{Nd}{1,9}(?:[.,٫]\p{Nd}{1,9})?)\s?g$/u.exec(part) ?? [];
+      const read = weight === '' ? 0 : readNumber(weight, locale);
+      // Written as elsewhere, or not to be read: the field refuses it.
+      const mass = typeof read === 'number' ? read : NaN;
       const name = weight ? part.slice(0, part.lastIndexOf(weight)).trim() : part;
-      return { name, mass: grams(parseNumber(weight) ?? 0) };
+      return { name, mass: grams(mass) };
     });
 
 const MOST = { items: 20, name: 120, mass: 50_000 };
@@ -41,14 +46,16 @@ export const extrasField = (
     },
   },
   longest: MOST.items * (MOST.name + 20),
-  read(typed) {
+  read(typed, { locale }) {
     const words = visibleText(typed);
     if (foreignCharacter(words) !== null) return null;
-    const extras = readExtras(words);
+    const extras = readExtras(words, locale);
     const fits = extras.every((e) => e.name.length <= MOST.name && e.mass <= MOST.mass);
     return fits && extras.length <= MOST.items ? extras : null;
   },
   say: String,
-  write: (extras) =>
-    extras.map(({ name, mass }) => (mass > 0 ? `${name} ${mass} g` : name)).join(', '),
+  write: (extras, { locale }) =>
+    extras
+      .map(({ name, mass }) => (mass > 0 ? `${name} ${writeNumber(mass, locale)} g` : name))
+      .join(', '),
 });

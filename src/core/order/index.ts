@@ -3,6 +3,5 @@ export * from './item';
 export * from './line';
 export * from './decide';
 export * from './customer';
-export * from './promise';
 export * from './shareOut';
 export * from './extras';

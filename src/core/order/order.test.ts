@@ -1,10 +1,9 @@
+import { grams } from '../units';
 import {
   customerKey,
-  daysUntil,
   extrasField,
   itemField,
   lineFault,
-  promisedDay,
   readExtras,
   readItem,
   refusesCancel,
@@ -15,11 +14,6 @@ import {
   stateAfterReturn,
 } from '.';
 import type { LineFacts, LineStands } from '.';
-
-it('promises working days', () => {
-  expect(promisedDay('2026-11-20', 3)).toBe('2026-11-25');
-  expect(daysUntil('2026-11-25', '2026-11-23T18:00:00Z')).toBe(2);
-});
 
 describe('a line is held against what the studio knows', () => {
   const facts: LineFacts = {
@@ -101,7 +95,7 @@ it('shares an amount out to the last cent', () => {
 });
 
 it('reads what is put in as well, with its weight where that is said', () => {
-  expect(readExtras('postcard 6 g, ribbon; test strip 2.5 g,')).toEqual([
+  expect(readExtras('postcard 6 g, ribbon; test strip 2.5 g,', 'en-GB')).toEqual([
     { name: 'postcard', mass: 6 },
     { name: 'ribbon', mass: 0 },
     { name: 'test strip', mass: 2.5 },
@@ -113,11 +107,19 @@ const bench = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 it('extras that are too many, too long or too heavy are not read; what is read is written back', () => {
   const field = extrasField({ title: 'Put in', example: 'names' });
   const typed = 'postcard 6 g, ribbon';
-  expect(field.write(readExtras(typed), bench)).toBe(typed);
+  expect(field.write(readExtras(typed, 'en-GB'), bench)).toBe(typed);
   expect(field.read(Array(20).fill('card').join(','), bench)).toHaveLength(20);
   expect(field.read(Array(21).fill('card').join(','), bench)).toBeNull();
   expect(field.read('a'.repeat(121), bench)).toBeNull();
   expect(field.read('anvil 50001 g', bench)).toBeNull();
+  // 1,5 g is written as elsewhere: the weight is not guessed.
+  expect(field.read('ribbon 1,5 g', bench)).toBeNull();
+  const inGerman = { ...bench, locale: 'de-DE' };
+  expect(field.read('Band 1,5 g, Karte', inGerman)).toEqual([
+    { name: 'Band', mass: 1.5 },
+    { name: 'Karte', mass: 0 },
+  ]);
+  expect(field.write([{ name: 'Band', mass: grams(1.5) }], inGerman)).toBe('Band 1,5 g');
   expect(field.read('', bench)).toEqual([]);
 });
 

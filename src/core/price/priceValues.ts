@@ -1,5 +1,5 @@
 import { defineVersioned, numbersIn } from '../facts';
-import { parseMoney, parseNumber } from '../input';
+import { moneyTypedBefore, numberTypedBefore } from '../input/typedBefore';
 import { minor } from '../units';
 import type { Minor } from '../units';
 import { costOfImpression } from './cost';
@@ -47,11 +47,11 @@ function fromTyped({
   };
   return {
     channel: text('channel'),
-    ...Object.fromEntries(MONEY.map((n) => [n, parseMoney(text(n), currency) ?? 0])),
+    ...Object.fromEntries(MONEY.map((n) => [n, moneyTypedBefore(text(n), currency) ?? 0])),
     ...Object.fromEntries(
-      SHARES.map((n) => [n, (parseNumber(text(n).replace('%', '')) ?? 0) / 100]),
+      SHARES.map((n) => [n, (numberTypedBefore(text(n).replace('%', '')) ?? 0) / 100]),
     ),
-    ...Object.fromEntries(NUMBERS.map((n) => [n, parseNumber(text(n)) ?? 0])),
+    ...Object.fromEntries(NUMBERS.map((n) => [n, numberTypedBefore(text(n)) ?? 0])),
   };
 }
 

@@ -1,4 +1,5 @@
-import { parseSize } from '../input';
+import { readSize } from '../input';
+import type { SizeRead } from '../input';
 import fc from 'fast-check';
 import { size } from '../units';
 import {
@@ -80,18 +81,18 @@ describe('sizes of one’s own', () => {
     ['9 1/2 x 12', 'inch', [241.3, 304.8, 'in']],
     ['400*500mm', 'inch', [400, 500, 'mm']],
     ['40 cm x 20 in', 'metric', [400, 508, 'mm']],
-    ['40,5 x 50 cm', 'metric', [405, 500, 'cm']],
+    ['40.5 x 50 cm', 'metric', [405, 500, 'cm']],
     ['16" x 20"', 'metric', [406.4, 508, 'in']],
     ['1 m x 1.4 m', 'metric', [1000, 1400, 'cm']],
   ] as const)('%p in %s is read', (typed, mode, [width, height, unit]) => {
-    const read = parseSize(typed, mode)!;
+    const read = readSize(typed, mode, 'en-GB') as SizeRead;
     expect(read.width).toBeCloseTo(width, 6);
     expect(read.height).toBeCloseTo(height, 6);
     expect(read.unit).toBe(unit);
   });
   it.each(['', '40', 'x 50', '40 x', 'forty x fifty', '40 x 50 x 60', '40 x 50 stone'])(
     '%p is no size',
-    (typed) => expect(parseSize(typed, 'metric')).toBeNull(),
+    (typed) => expect(readSize(typed, 'metric', 'en-GB')).toBeNull(),
   );
   it.each([
     [0, 500, 'small'],

@@ -1,4 +1,4 @@
-import { daysUntil } from '../order';
+import { dayIn, daysUntil } from '../days';
 
 export type Urgency = 'late' | 'due' | 'low' | 'waiting';
 
@@ -84,6 +84,8 @@ export interface TodayFacts {
   kept: { backup: string | null; first: string | null; last: string | null };
   /** This instant, ISO 8601. */
   now: string;
+  /** Where the studio is: an IANA time zone. */
+  zone: string;
 }
 
 export interface TodayRules {
@@ -112,13 +114,13 @@ function clockLine({ kept: { last }, now }: TodayFacts): TodayLine[] {
 
 /** A reminder when what was written since the last backup has waited too long. */
 function backupLine(
-  { backup, first, last }: TodayFacts['kept'],
+  { kept: { backup, first, last }, zone }: TodayFacts,
   today: string,
   { backupAfterDays }: TodayRules,
 ): TodayLine[] {
   const unsaved = backup === null ? first : last !== null && last > backup ? backup : null;
   if (unsaved === null) return [];
-  const days = -daysUntil(unsaved, today);
+  const days = -daysUntil(dayIn(unsaved, zone), today);
   if (days < backupAfterDays) return [];
   return [{ what: 'backup', urgency: 'low', days: backup === null ? null : days }];
 }
@@ -164,14 +166,14 @@ export function todayLines(
       reorderPoint,
     })),
     ...clockLine(facts),
-    ...backupLine(facts.kept, today, rules),
+    ...backupLine(facts, today, rules),
     ...facts.editions
       .filter((e) => e.left <= e.of * rules.nearlyClosedShare)
       .map((e): TodayLine => ({ what: 'edition', urgency: 'low', ...e })),
     ...facts.proofsOut.map(({ sentAt, ...rest }): TodayLine => ({
       what: 'proof',
       urgency: 'waiting',
-      days: -daysUntil(sentAt, today),
+      days: -daysUntil(dayIn(sentAt, facts.zone), today),
       ...rest,
     })),
     ...facts.untagged.map((u): TodayLine => ({

@@ -15,6 +15,7 @@ const none: TodayFacts = {
   fallsShort: [],
   kept: { backup: null, first: null, last: null },
   now: '2026-11-23T12:00:00Z',
+  zone: 'UTC',
 };
 const order = (number: string, due: string) => ({
   what: 'Salt Pans',

@@ -20,18 +20,21 @@ export const numberFormat = (
   );
 
 /**
- * A calendar day as the locale writes it, from an ISO day or instant (UTC): `4 Mar 2026`.
- * @example formatDay('2026-03-04', 'en-GB') // '4 Mar 2026'
+ * A calendar day as the locale writes it: of an ISO day that day, of an ISO instant the day that
+ * it is then in the time zone (IANA).
+ * @example formatDay('2026-03-04', 'en-GB', 'UTC') // '4 Mar 2026'
  */
-export const formatDay = (iso: string, locale: string): string =>
-  kept(
+export function formatDay(iso: string, locale: string, zone: string): string {
+  const timeZone = iso.length === 10 ? 'UTC' : zone;
+  return kept(
     days,
-    locale,
+    `${locale} ${timeZone}`,
     () =>
       new Intl.DateTimeFormat(locale, {
         day: 'numeric',
         month: 'short',
         year: 'numeric',
-        timeZone: 'UTC',
+        timeZone,
       }),
   ).format(new Date(iso.length === 10 ? `${iso}T12:00:00Z` : iso));
+}

@@ -70,12 +70,12 @@ export async function sealParcel(
   await keepBooking(tx, booking.id, at);
 }
 
-/** Marks a sealed parcel as shipped; its numbers are sold from now on. Throws Refused. */
+/** Marks a sealed parcel as shipped on a day of the studio; its numbers are sold from now on. Throws Refused. */
 export async function shipParcel(
   tx: Writing,
   order: Order,
   parcel: ParcelOf,
-  at: string,
+  { at, on }: { at: string; on: string },
 ): Promise<void> {
   if (parcel.shippedAt) throw new Refused('alreadyShipped');
   if (!parcel.sealed) throw new Refused('noLabel');
@@ -90,7 +90,7 @@ export async function shipParcel(
   await addOrderEvent(
     tx,
     order,
-    { kind: 'shipped', payload: { parcel: parcel.place, tracking }, parcelId: parcel.id },
+    { kind: 'shipped', payload: { parcel: parcel.place, tracking, on }, parcelId: parcel.id },
     at,
   );
 }

@@ -1,5 +1,6 @@
 import { CAPTURE_RULES } from '@/core/capture/plan';
 import type { CaptureRules, HireInput } from '@/core/capture/plan';
+import type { ClosedSpan } from '@/core/days';
 import type { PackRules } from '@/core/pack';
 import { PACK_RULES } from '@/core/pack';
 import type { SizeRules } from '@/core/size';
@@ -20,6 +21,11 @@ export interface BenchSettings {
   currency: string;
   locale: string;
   studio: string;
+  /** Where the studio is: an IANA time zone, and an ISO 3166 country; empty where it was not said. */
+  timeZone: string;
+  country: string;
+  /** When the studio is closed, beside weekends and the holidays of its country. */
+  closedDays: ClosedSpan[];
   handlingDays: number;
   /** Keys of sizes that are the studio's own. */
   ownSizes: string[];
@@ -39,6 +45,10 @@ export const DEFAULT_SETTINGS: BenchSettings = {
   currency: 'EUR',
   locale: 'en-GB',
   studio: '',
+  // Until somebody says where it is, it is where its machine is.
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  country: '',
+  closedDays: [],
   handlingDays: 3,
   ownSizes: [],
   backupFolder: '',

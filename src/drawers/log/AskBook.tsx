@@ -36,10 +36,11 @@ const DEVICES = ['flatbed', 'camera', 'film', 'digital'] as const;
 export function AskBook({ view }: { view: PrintsView }) {
   const { query, papers } = view;
   const go = useAddress();
-  const [factor, setFactor] = useState(query.factor ?? '');
+  const bench = useBench();
+  const [factor, setFactor] = useState(() => query.factor ? askedFactor.write(Number(query.factor), bench) : '');
   const [source, setSource] = useState(query.source ?? '');
   const [paper, setPaper] = useState(query.on ?? '');
-  const read = readField(askedFactor, factor, useBench());
+  const read = readField(askedFactor, factor, bench);
   return (
     <Row
       onEnter={() => {

@@ -2,7 +2,8 @@ import { stringify } from 'csv-stringify/sync';
 import { guardCell } from '@/core/csv';
 import { ASPECT_NAMES } from '@/core/log';
 import { recipeLine } from '@/studio/words/recipeWords';
-import { formatDay } from '@/core/units';
+import { dayIn } from '@/core/days';
+import { currencyDigits, formatDay } from '@/core/units';
 import { readEntries, readSettings } from '@/data';
 import { logBookPdf, printable } from '@/documents';
 import { now, studio } from '@/studio';
@@ -26,13 +27,14 @@ const HEADS = [
   'route',
   'setting',
   'cost',
+  'currency',
   'recipe',
   ...ASPECT_NAMES,
   'remarks',
 ];
 
-const cellsOf = (r: PrintRow): (string | number | null)[] => [
-  r.at.slice(0, 10),
+const cellsOf = (r: PrintRow, zone: string): (string | number | null)[] => [
+  dayIn(r.at, zone),
   ENTRY_KINDS[r.kind],
   r.what,
   r.title,
@@ -43,7 +45,8 @@ const cellsOf = (r: PrintRow): (string | number | null)[] => [
   r.paper,
   r.route,
   r.setting,
-  r.cost === null ? null : r.cost / 100,
+  r.cost === null ? null : r.cost / 10 ** currencyDigits(r.currency || 'EUR'),
+  r.currency,
   r.recipe ? recipeLine(r.recipe) : '',
   ...ASPECT_NAMES.map((a) => r.thought?.opinion[a] ?? null),
   r.thought?.remarks.join(' · ') ?? '',
@@ -57,7 +60,7 @@ export async function logDocument(
   const filter = filterOf(query);
   if (query.form !== 'pdf') {
     const rows = await withWords(db, await readEntries(db, filter, MOST_CSV));
-    const csv = stringify([HEADS, ...rows.map((r) => cellsOf(r).map(guardCell))]);
+    const csv = stringify([HEADS, ...rows.map((r) => cellsOf(r, settings.timeZone).map(guardCell))]);
     return {
       bytes: Buffer.from(csv),
       type: 'text/csv; charset=utf-8',
@@ -66,7 +69,7 @@ export async function logDocument(
   }
   const settings = await readSettings(db);
   const rows = await withWords(db, await readEntries(db, filter, MOST_PDF));
-  const day = (at: string) => formatDay(at, settings.locale);
+  const day = (at: string) => formatDay(at, settings.locale, settings.timeZone);
   const bytes = await logBookPdf({
     studio: settings.studio,
     made: day(now()),

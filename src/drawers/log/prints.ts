@@ -15,7 +15,7 @@ import {
 } from '@/data';
 import type { EntryFilter, PrintEntry, Reading } from '@/data';
 import { rowId, studio } from '@/studio';
-import { defineForm, decimal, optional, text, whole } from '@/core/input';
+import { IN_ADDRESSES, defineForm, decimal, optional, text, whole } from '@/core/input';
 import { ENTRY_KINDS } from './words';
 
 type Query = Record<string, string | undefined>;
@@ -26,7 +26,6 @@ const question = defineForm({
   detail: optional(decimal('Detail', { min: 0, max: 1 })),
   on: optional(whole('Paper', { min: 1 })),
 });
-const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 
 /** Entries that a question is held against, and that are shown for it. */
 const MOST_REMEMBERED = 3000;
@@ -86,7 +85,7 @@ function alikeOnce<P extends PrintEntry & RememberedPrint>(prints: P[]): P[] {
 
 /** The nearest entries to what is asked, and a recipe out of them; null when nothing is asked. */
 async function answerTo(db: Reading, query: Query, filter: EntryFilter) {
-  const read = question.read(query, context);
+  const read = question.read(query, IN_ADDRESSES);
   if (!read.ok || read.value.factor === null) return null;
   const { factor, source, detail, on } = read.value;
   const paper =

@@ -20,7 +20,7 @@ const OFFERED: readonly LineKind[] = ['impression', 'openPrint', 'goods'];
 /** What the fields of a line start with. */
 export function startLine(
   { impressions, papers, start }: AddingLine,
-  currency: string,
+  { currency, locale }: { currency: string; locale: string },
 ): TypedValues {
   const first = impressions.find((f) => f.key === start);
   return {
@@ -31,7 +31,7 @@ export function startLine(
     mass: '',
     thickness: '',
     quantity: '1',
-    price: first?.price == null ? '' : writeAmount(first.price, currency),
+    price: first?.price == null ? '' : writeAmount(first.price, currency, locale),
   };
 }
 
@@ -43,8 +43,9 @@ function priceOf(
   context: InputContext,
 ): string {
   const many = readField(lineForm.fields.quantity, quantity, context);
-  if (kind === 'impression') return writeAmount(one, context.currency);
-  return many.ok ? writeAmount(minor(one * many.value), context.currency) : '';
+  const { currency, locale } = context;
+  if (kind === 'impression') return writeAmount(one, currency, locale);
+  return many.ok ? writeAmount(minor(one * many.value), currency, locale) : '';
 }
 
 /** The fields of one line of an order: what it is of, its paper, its price. */

@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { useActionForm } from '@/shell/actions';
+import { useBench } from '@/shell/figures';
 import { FormFields } from '@/shell/fields';
 import { FormSlip } from '@/shell/slip';
 import { SectionLabel, Small } from '@/shell/words';
@@ -21,10 +22,11 @@ export function NewOrder({
   adding: NonNullable<OrdersView['adding']>;
 } & Pick<OrdersView, 'known' | 'currency' | 'handlingDays'>) {
   const router = useRouter();
+  const { locale } = useBench();
   const taking = useActionForm(
     takeOrder,
     {
-      ...startLine(adding, currency),
+      ...startLine(adding, { currency, locale }),
       name: '',
       street: '',
       town: '',

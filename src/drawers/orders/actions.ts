@@ -1,7 +1,7 @@
 'use server';
-import { promisedDay } from '@/core/order';
+import { promisedDay } from '@/core/days';
 import { mergeCustomers, takeOrder as takeOrderRow } from '@/data';
-import { act, refuse } from '@/studio';
+import { act, refuse, weekOf } from '@/studio';
 import type { Answer } from '@/core/input';
 import { mergeForm } from './customers/mergeForm';
 import { newOrderForm } from './orderForms';
@@ -10,7 +10,7 @@ import { WORDS } from './words';
 
 /** Takes an order with its first line; answers with its number. */
 export async function takeOrder(typed: unknown): Promise<Answer<{ number: string }>> {
-  return act(newOrderForm, typed, WORDS, async (v, { settings, write, at }) =>
+  return act(newOrderForm, typed, WORDS, async (v, { settings, write, at, today }) =>
     write(async (tx) => {
       const read = await readLine(tx, v, settings.currency);
       if (!read.ok) return refuse(read.message, { [read.field]: read.message });
@@ -22,7 +22,7 @@ export async function takeOrder(typed: unknown): Promise<Answer<{ number: string
         note,
         extras,
         placedAt: at,
-        dueOn: promisedDay(at, settings.handlingDays),
+        dueOn: promisedDay(today, settings.handlingDays, weekOf(settings)),
       };
       return { number: (await takeOrderRow(tx, order, read.line)).number };
     }),

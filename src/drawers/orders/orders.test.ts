@@ -1,4 +1,4 @@
-import { promisedDay } from '@/core/order';
+import { PLAIN_WEEK, dayIn, promisedDay } from '@/core/days';
 import { minor } from '@/core/units';
 import { addProofReturn, addProofRound, proofsOf } from '@/data';
 import { keepPrice } from '@/stations/price/actions';
@@ -109,7 +109,9 @@ it('reserves the impression, promises a day, and lays it into a parcel', async (
   expect(view.page.rows).toHaveLength(1);
   const [row] = view.page.rows;
   expect(row).toMatchObject({ label: '2/30', customer: 'Brede Marl', price: 8500 });
-  expect(row!.dueOn).toBe(promisedDay(row!.placedAt, view.handlingDays));
+  expect(row!.dueOn).toBe(
+    promisedDay(dayIn(row!.placedAt, 'UTC'), view.handlingDays, PLAIN_WEEK),
+  );
   expect((await adding()).impressions.map((f) => f.impression)).toEqual([
     'number:3',
     'number:4',

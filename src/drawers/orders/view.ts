@@ -1,5 +1,5 @@
 import { impressionLabel } from '@/core/edition';
-import { daysUntil } from '@/core/order';
+import { daysUntil } from '@/core/days';
 import {
   MOST_CHOICES,
   ORDERS_SHOWN,
@@ -11,7 +11,7 @@ import {
   readSettings,
 } from '@/data';
 import type { OrderLineOfList } from '@/data';
-import { now, studio } from '@/studio';
+import { studio, todayOf } from '@/studio';
 import { addingLine } from './addingLine';
 
 /** How the first line's number is pencilled; empty where it has none. */
@@ -27,10 +27,10 @@ const labelOf = (o: OrderLineOfList): string =>
 /** The orders drawer: a page of orders, and what a new one can take. */
 export async function loadOrders(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
-  const today = now().slice(0, 10);
   const asked = askedOf(query);
   const shown = ORDERS_SHOWN.find((s) => s === query.show) ?? 'all';
   const settings = await readSettings(db);
+  const today = todayOf(settings);
   const { currency, handlingDays } = settings;
   const adding = query.new === '1';
   const [page, counts, customers, known] = await Promise.all([

@@ -5,9 +5,9 @@ import { studio } from '@/studio';
 export async function loadChest() {
   const db = (await studio()).db.read;
   const [settings, counts] = await Promise.all([readSettings(db), drawerCounts(db)]);
-  const { units, tone, currency, locale } = settings;
+  const { units, tone, currency, locale, timeZone } = settings;
   return {
-    bench: { units, tone, currency, locale },
+    bench: { units, tone, currency, locale, timeZone },
     counts: {
       '/works': counts.works,
       '/papers': counts.papers,

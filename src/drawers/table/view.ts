@@ -1,3 +1,4 @@
+import { daysAfter, noonOf } from '@/core/days';
 import { todayLines } from '@/core/today';
 import { nominalSize } from '@/core/size';
 import {
@@ -18,7 +19,7 @@ import {
   worksLacking,
 } from '@/data';
 import type { Reading, BenchSettings } from '@/data';
-import { fallingShort, followedJob, now, studio } from '@/studio';
+import { fallingShort, followedJob, now, studio, todayOf } from '@/studio';
 import { jobWords } from './jobWords';
 
 export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'all sizes';
@@ -26,8 +27,6 @@ export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'al
 /** Lines of one kind at most: what presses is on top, the drawers hold the rest. */
 const MOST = 12;
 const MOST_JOBS = 5;
-const DAY_MS = 86_400_000;
-const MONTH_MS = 30 * DAY_MS;
 
 /** Sizes that the master of now is too small for, and how many works are still to be judged. */
 async function short(db: Reading, settings: BenchSettings) {
@@ -68,15 +67,12 @@ async function jobsNow() {
 
 const more = (n: number, what: string) => `${n} more ${what}`;
 
-const dayAfter = (day: string, days: number) =>
-  new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10);
-
 /** What is due, waiting, low and late today. */
 export async function loadTable() {
   const db = (await studio()).db.read;
-  const today = now().slice(0, 10);
   const settings = await readSettings(db);
-  const monthAgo = new Date(Date.parse(today) - MONTH_MS).toISOString();
+  const today = todayOf(settings);
+  const monthAgo = noonOf(daysAfter(today, -30), settings.timeZone);
   const [
     counts,
     orders,
@@ -117,13 +113,14 @@ export async function loadTable() {
       fallsShort: fallsShort.lines,
       kept: { backup: backup?.at ?? null, ...span },
       now: now(),
+      zone: settings.timeZone,
     },
     today,
     settings.today,
   );
   const [month, pressing] = await Promise.all([
     salesSince(db, monthAgo),
-    dueCounts(db, today, dayAfter(today, settings.today.dueWithinDays)),
+    dueCounts(db, today, daysAfter(today, settings.today.dueWithinDays)),
   ]);
   const full = (rows: unknown[]) => rows.length === MOST;
   const rest: { what: string; href: string }[] = [];

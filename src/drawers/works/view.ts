@@ -2,15 +2,14 @@ import { notFound } from 'next/navigation';
 import { nextStation } from '@/core/work';
 import { askedOf, countWorks, getWork, readSettings, worksPage } from '@/data';
 import { storePaths } from '@/engine';
-import { isThere, markedWorks, now, rowId, studio } from '@/studio';
+import { isThere, markedWorks, rowId, studio, todayOf } from '@/studio';
 import { workWritten } from './workForm';
-
-const today = () => now().slice(0, 10);
 
 /** The rule of one work: its marks, and the station to go to next. */
 export async function loadRule(id: string) {
   const db = (await studio()).db.read;
-  const [found] = await markedWorks(db, [rowId(id)], today());
+  const today = todayOf(await readSettings(db));
+  const [found] = await markedWorks(db, [rowId(id)], today);
   if (!found) notFound();
   return { workId: found.work.id, marks: found.marks, next: nextStation(found.marks) };
 }
@@ -19,8 +18,9 @@ export async function loadRule(id: string) {
 export async function loadWorks(query: Record<string, string | undefined>) {
   const open = await studio();
   const asked = askedOf(query);
+  const today = todayOf(await readSettings(open.db.read));
   const page = await worksPage(open.db.read, asked);
-  const marked = await markedWorks(open.db.read, page.rows, today());
+  const marked = await markedWorks(open.db.read, page.rows, today);
   const rows = await Promise.all(
     marked.map(async ({ work, master, facts, marks }) => ({
       work: {

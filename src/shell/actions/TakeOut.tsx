@@ -1,7 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import type { Answer } from '@/core/input';
-import type { TypedValues } from '../fields/fieldParts';
+import type { Answer, Sent } from '@/core/input';
 import { Problem } from '../said/states';
 import { Small } from '../words/words';
 import { Button } from './Button';
@@ -15,8 +14,8 @@ export function TakeOut({
   to,
   note,
 }: {
-  action: (typed: TypedValues) => Promise<Answer<unknown>>;
-  row: TypedValues;
+  action: (sent: Sent) => Promise<Answer<unknown>>;
+  row: Sent;
   what: string;
   to: string;
   /** What stays as it is. */

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { useForm } from 'react-hook-form';
-import type { Answer } from '@/core/input';
+import type { Answer, Sent } from '@/core/input';
 import type { Form, TypedValues } from '../fields/fieldParts';
 import { useToast } from '../said/Toasts';
 
@@ -23,9 +23,9 @@ const doneOf = <T>(done: Done<T>, value: T): string =>
 
 /** Joins a form to a server action. `fixed` goes along unseen; `done` is said when it worked. */
 export function useActionForm<T>(
-  action: (typed: TypedValues) => Promise<Answer<T>>,
+  action: (sent: Sent) => Promise<Answer<T>>,
   defaults: TypedValues,
-  options: { fixed?: TypedValues; done?: Done<T>; onDone?: (value: T) => void } = {},
+  options: { fixed?: Sent; done?: Done<T>; onDone?: (value: T) => void } = {},
 ): ActionForm {
   const form = useForm<TypedValues>({ defaultValues: defaults });
   const [sending, start] = useTransition();
@@ -66,18 +66,18 @@ export function useActionForm<T>(
 
 /** The same for a press without a form. */
 export function useAction<T>(
-  action: (typed: TypedValues) => Promise<Answer<T>>,
+  action: (sent: Sent) => Promise<Answer<T>>,
   done?: Done<T>,
   onDone?: (value: T) => void,
-): { run: (typed: TypedValues) => void; sending: boolean; problem: string | null } {
+): { run: (sent: Sent) => void; sending: boolean; problem: string | null } {
   const [sending, start] = useTransition();
   const [problem, setProblem] = useState<string | null>(null);
   const { say } = useToast();
   const router = useRouter();
-  const run = (typed: TypedValues) =>
+  const run = (sent: Sent) =>
     start(async () => {
       try {
-        const answer = await action(typed);
+        const answer = await action(sent);
         setProblem(answer.ok ? null : answer.message);
         // Refused, things are not as the page shows them: it is read again.
         if (!answer.ok) return router.refresh();

@@ -25,6 +25,7 @@ const bench = {
   tone: 'middle',
   currency: 'CHF',
   locale: 'en-GB',
+  timeZone: 'UTC',
 } as const;
 
 const drawn = (element: React.ReactElement) =>

@@ -12,6 +12,7 @@ export interface BenchView {
   tone: 'light' | 'middle' | 'dark';
   currency: string;
   locale: string;
+  timeZone: string;
 }
 
 const BenchContext = createContext<BenchView>({
@@ -19,6 +20,7 @@ const BenchContext = createContext<BenchView>({
   tone: 'middle',
   currency: 'EUR',
   locale: 'en-GB',
+  timeZone: 'UTC',
 });
 
 export const BenchProvider = ({
@@ -37,6 +39,9 @@ export const useBench = () => useContext(BenchContext);
 
 /** Formatters in the reader's units, locale and currency. */
 export function useFormat(): Format {
-  const { units, locale, currency } = useBench();
-  return useMemo(() => formatOf({ units, locale, currency }), [units, locale, currency]);
+  const { units, locale, currency, timeZone } = useBench();
+  return useMemo(
+    () => formatOf({ units, locale, currency, timeZone }),
+    [units, locale, currency, timeZone],
+  );
 }

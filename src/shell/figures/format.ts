@@ -15,10 +15,12 @@ export interface Written {
   units: UnitMode;
   locale: string;
   currency: string;
+  /** Where the studio is: an IANA time zone, by which an instant has its day. */
+  timeZone: string;
 }
 
 /** Formatters in these units, this locale and currency. */
-export const formatOf = ({ units, locale, currency }: Written) => ({
+export const formatOf = ({ units, locale, currency, timeZone }: Written) => ({
   length: (mm: number) => formatLength(mm as Millimetres, units, locale),
   distance: (mm: number) => formatDistance(mm as Millimetres, units, locale),
   size: (s: Size) => formatSize(s, units, locale),
@@ -30,7 +32,7 @@ export const formatOf = ({ units, locale, currency }: Written) => ({
   percent: (share: number, digits = 0) =>
     `${formatNumber(share * 100, digits, locale)}\u202f%`,
   /** Never broken over two lines. */
-  day: (iso: string) => formatDay(iso, locale).replace(/ /g, '\u00a0'),
+  day: (iso: string) => formatDay(iso, locale, timeZone).replace(/ /g, '\u00a0'),
 });
 
 export type Format = ReturnType<typeof formatOf>;

@@ -1,5 +1,5 @@
 import { mmOf } from '@/core/units';
-import { promisedDay } from '@/core/order';
+import { PLAIN_WEEK, promisedDay } from '@/core/days';
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { readFile, rename, stat, writeFile } from 'node:fs/promises';
@@ -129,8 +129,8 @@ export const TIDEWRACK: PrintLab = {
       items.push({ file: item.file, accepted: reasons.length === 0, reasons });
     }
     const any = items.some((i) => i.accepted);
-    const printedOn = any ? promisedDay(manifest.on, RULES.workingDaysToPrint) : null;
-    const sentOn = any ? promisedDay(manifest.on, RULES.workingDaysToSend) : null;
+    const printedOn = any ? promisedDay(manifest.on, RULES.workingDaysToPrint, PLAIN_WEEK) : null;
+    const sentOn = any ? promisedDay(manifest.on, RULES.workingDaysToSend, PLAIN_WEEK) : null;
     const answer: LabAnswer = {
       lab: NAME,
       items,

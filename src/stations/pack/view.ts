@@ -1,15 +1,15 @@
 import { impressionLabel } from '@/core/edition';
-import { daysUntil } from '@/core/order';
+import { daysUntil } from '@/core/days';
 import { nominalSize } from '@/core/size';
 import { editionsNow, ordersOfWork } from '@/data';
-import { loadWorkPage, now } from '@/studio';
+import { loadWorkPage, todayOf } from '@/studio';
 
 const MOST = 60;
 
 /** The pack station: the orders in which prints of a work go out. */
 export async function loadPack(id: string) {
-  const { work, db, master } = await loadWorkPage(id);
-  const today = now().slice(0, 10);
+  const { work, db, master, settings } = await loadWorkPage(id);
+  const today = todayOf(settings);
   const orders = await ordersOfWork(db, work.id, MOST);
   const editions = await editionsNow(
     db,

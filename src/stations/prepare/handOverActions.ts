@@ -107,7 +107,7 @@ const ask = defineForm({ errandId: whole('Errand', { min: 1 }) });
 
 /** Asks the lab what became of an errand, and notes the answer. */
 export async function askLab(typed: unknown): Promise<Answer<string>> {
-  return act(ask, typed, {}, async ({ errandId }, { studio, write, at }) => {
+  return act(ask, typed, {}, async ({ errandId }, { studio, write, at, today }) => {
     const errand = await getErrand(studio.db.read, errandId);
     if (!errand) return refuse('This errand is not there. Open Hand over anew.');
     const route = await getRoute(studio.db.read, errand.routeId);
@@ -115,7 +115,7 @@ export async function askLab(typed: unknown): Promise<Answer<string>> {
       return refuse(
         `${errand.manifest.to} gives no answer by itself. Look at the prints, and note what you saw at Proof.`,
       );
-    const answer = await TIDEWRACK.take(errand.folder, at.slice(0, 10)).catch(
+    const answer = await TIDEWRACK.take(errand.folder, today).catch(
       (error: unknown) => (error as NodeJS.ErrnoException).code ?? 'unknown reason',
     );
     if (typeof answer === 'string')

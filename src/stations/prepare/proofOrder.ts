@@ -113,7 +113,7 @@ export async function proofOrder(
     artist: work.artist,
     recipe: `${content.recipeName ? `${content.recipeName}: ` : ''}${capture ? `capture ${stepSummary(capture)}; ` : ''}sharpened ${output ? stepSummary(output) : 'not at all'}`,
     colours: into.name,
-    day: formatDay(at, settings.locale),
+    day: formatDay(at, settings.locale, settings.timeZone),
     distance: (length) => formatDistance(mm(length), settings.units, settings.locale),
   });
   const spec: SheetOrder = {

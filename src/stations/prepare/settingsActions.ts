@@ -196,7 +196,7 @@ export async function orderSettingsSheet(typed: unknown): Promise<Answer<number[
           {
             ...laid.foot[0]!,
             points: 8,
-            text: `${work.title}, ${rung.label}: settings${setting ? `, media setting ${setting}` : ''}, ${formatDay(at, settings.locale)}`,
+            text: `${work.title}, ${rung.label}: settings${setting ? `, media setting ${setting}` : ''}, ${formatDay(at, settings.locale, settings.timeZone)}`,
           },
           {
             ...laid.foot[1]!,

@@ -5,6 +5,7 @@ import { writeAmount, writePercent } from '@/core/input';
 import { usualFees } from '@/core/price';
 import { EnterForm, FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
+import { useBench } from '@/shell/figures';
 import { SectionLabel } from '@/shell/words';
 import { priceForm } from './priceForm';
 
@@ -44,16 +45,17 @@ export function PriceFields({
   onKeep: () => void;
 }) {
   const channel = form.watch('channel') ?? '';
+  const { locale } = useBench();
   const { dirtyFields } = form.formState;
   const chosen = dirtyFields.channel === true;
   const typed = FEES.some((name) => dirtyFields[name]);
   useEffect(() => {
     const fees = usualFees(channel, currency);
     if (!chosen || typed || !fees) return;
-    form.resetField('commission', { defaultValue: writePercent(fees.commission) });
-    form.resetField('payment', { defaultValue: writePercent(fees.payment) });
-    form.resetField('fixed', { defaultValue: writeAmount(fees.fixed, currency) });
-  }, [channel, chosen, typed, currency, form]);
+    form.resetField('commission', { defaultValue: writePercent(fees.commission, locale) });
+    form.resetField('payment', { defaultValue: writePercent(fees.payment, locale) });
+    form.resetField('fixed', { defaultValue: writeAmount(fees.fixed, currency, locale) });
+  }, [channel, chosen, typed, currency, locale, form]);
   const field = { form, of: priceForm };
   return (
     <EnterForm onEnter={onKeep} verb="Keep">

@@ -1,4 +1,5 @@
 'use server';
+import { noonOf } from '@/core/days';
 import { nextRound, verdictFault } from '@/core/proof';
 import { addProofReturn, addProofRound, getPaper, proofsOf } from '@/data';
 import { act, refuse, sizeFault } from '@/studio';
@@ -7,13 +8,13 @@ import { backForm, sendForm } from './proofForms';
 
 /** Sends the next proof round of a size on a paper. */
 export async function sendProof(typed: unknown): Promise<Answer<number>> {
-  return act(sendForm, typed, {}, async (v, { studio, settings, write, at }) => {
+  return act(sendForm, typed, {}, async (v, { studio, settings, write, at, today }) => {
     const { workId, sizeKey, paperId, route, cost, remarks } = v;
     if (!(await getPaper(studio.db.read, paperId))) {
       const message = 'Paper: choose one from the drawer; add it there first if it is new.';
       return refuse(message, { paperId: message });
     }
-    const sentAt = v.sentOn === at.slice(0, 10) ? at : `${v.sentOn}T12:00:00.000Z`;
+    const sentAt = v.sentOn === today ? at : noonOf(v.sentOn, settings.timeZone);
     return write(async (tx) => {
       const fault = await sizeFault(tx, workId, sizeKey);
       if (fault) return fault;

@@ -2,7 +2,7 @@ import { routeKind } from '@/core/prepare';
 import { referenceProof } from '@/core/proof';
 import { MOST_CHOICES, papersToPrintOn, printFilesOf, proofsOf, routesNow } from '@/data';
 import type { Route } from '@/data';
-import { loadWorkPage, now, offeredRungs } from '@/studio';
+import { loadWorkPage, offeredRungs, todayOf } from '@/studio';
 
 /** What is printed in the room, where no route says so. */
 const OWN_PRINTER = 'own printer';
@@ -26,7 +26,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
     master,
     offered,
     picked,
-    today: now().slice(0, 10),
+    today: todayOf(page.settings),
     currency: page.settings.currency,
     papers: papers.map(({ id: paperId, name, weight, surface }) => ({
       id: paperId,

@@ -1,4 +1,5 @@
 'use client';
+import type { Sent } from '@/core/input';
 import { useState } from 'react';
 import { largestCrisp, largestEnlarged, sameLayout, signPlan } from '@/core/size';
 import { Button, ButtonLink, useAction } from '@/shell/actions';
@@ -9,7 +10,7 @@ import { FactList, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SectionLabel, Small } from '@/shell/words';
 import { SIGN_WORDS } from '@/studio/words/signWords';
 import { offerSize } from './actions';
-import { layoutTyped, sizeAsked } from './layoutForm';
+import { layoutSent, sizeAsked } from './layoutForm';
 import { removeOwnSize } from './ruleActions';
 import { WithdrawForm } from './sheets/DecideBar';
 import { StandingRule } from './sheets/StandingRule';
@@ -40,14 +41,14 @@ export function SizeActions({ view, sizing }: SlipProps) {
         onDone={() => setLeaving(null)}
       />
     );
-  const offer = (typed: Record<string, string> | null) =>
+  const offer = (typed: Sent | null) =>
     typed && offering.run({ ...sizeAsked(work.id, [here]), ...typed });
   const again = on && here.reopened && here.decided;
   return (
     <>
       {again && (
         <Button
-          onPress={() => offer(layoutTyped(again.layout))}
+          onPress={() => offer(layoutSent(again.layout))}
           isDisabled={offering.sending}
           $plain={here.judgement.advice === 'withdraw'}
         >

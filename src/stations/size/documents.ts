@@ -129,7 +129,7 @@ export async function sizeSheetDocument(id: string): Promise<SentDocument | null
   const { work, settings, master } = page;
   const { offered } = await offeredRungs(page, undefined);
   if (!master || offered.length === 0) return null;
-  const { units, locale } = settings;
+  const { units, locale, timeZone } = settings;
   const picture = await readFile(
     storePaths(page.studio.home).preview(master.picture),
   ).catch(() => null);
@@ -137,7 +137,7 @@ export async function sizeSheetDocument(id: string): Promise<SentDocument | null
     studio: settings.studio,
     title: work.title,
     by: `${work.artist}, ${work.year}. ${work.medium}, ${printable(formatSize(work, units, locale))}`,
-    made: `Sizes on offer on ${formatDay(now(), locale)}`,
+    made: `Sizes on offer on ${formatDay(now(), locale, timeZone)}`,
     picture,
     proportion: master.facts.width / master.facts.height,
     sizes: offered.map((r) => ({

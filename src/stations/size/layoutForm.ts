@@ -1,5 +1,6 @@
 import type { Fit, Layout, Place, Rung } from '@/core/size';
 import { choice, length, optional } from '@/core/input';
+import type { Sent } from '@/core/input';
 import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 
@@ -53,19 +54,12 @@ export const sizeAsked = (workId: number, rungs: readonly Pick<Rung, 'key'>[]) =
   sizeKey: rungs.map((r) => r.key).join(','),
 });
 
-/** A layout as an action is told it, every length with its unit. */
-export const layoutTyped = (layout: Layout): Record<string, string> => {
-  const { fit, place, borders, bleed, deckle } = layout;
-  const mm = (length: number) => `${length} mm`;
-  return {
-    fit,
-    place,
-    border: mm(borders.above),
-    above: mm(borders.above),
-    right: mm(borders.right),
-    below: mm(borders.below),
-    left: mm(borders.left),
-    bleed: mm(bleed),
-    deckle: mm(deckle),
-  };
-};
+/** A layout as an action is told it by the page, lengths in mm. */
+export const layoutSent = ({ fit, place, borders, bleed, deckle }: Layout): Sent => ({
+  fit,
+  place,
+  border: borders.above,
+  ...borders,
+  bleed,
+  deckle,
+});

@@ -7,7 +7,7 @@ import type { BenchSettings } from '@/data';
 import { act, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
 import type { ActionTools } from '@/studio';
-import { defineForm, parseSize, text } from '@/core/input';
+import { defineForm, Undecided, readSize, text } from '@/core/input';
 import { standingForm } from './standingForm';
 import { OWN_SIZE_WORDS } from './words';
 import { ownSizeForm } from './sizeForms';
@@ -35,7 +35,13 @@ export async function addOwnSize(typed: unknown): Promise<Answer<string>> {
   return act(ownSizeForm, typed, {}, async ({ size }, tools) => {
     const at = (message: string) => refuse(message, { size: message });
     const { units, locale } = tools.settings;
-    const read = parseSize(size, units);
+    const read = readSize(size, units, locale);
+    if (read instanceof Undecided)
+      return at(
+        `Own size: “${size}” is not how figures are written here (Bench settings). If it is ${read.readings
+          .map((r) => `${ownSizeKey(r.width, r.height, r.unit)}`)
+          .join(' or ')}, write that.`,
+      );
     if (!read)
       return at(
         `Own size: “${size}” cannot be read. Give two edges, such as 40 x 50 cm or 16 x 20 in.`,

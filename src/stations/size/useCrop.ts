@@ -7,7 +7,7 @@ import { dropCrop, freeArea, keepArea, keepCrop } from './cropActions';
 import type { SheetProps } from './useSizing';
 
 const SHARE_DIGITS = 6;
-const said = (share: number) => String(Number(share.toFixed(SHARE_DIGITS)));
+const said = (share: number) => Number(share.toFixed(SHARE_DIGITS));
 
 /** The crop of the ratio of the size that is picked: moved here, kept for all sizes of the ratio. */
 export function useCrop({ view, master, sizing }: Omit<SheetProps, 'head'>) {

@@ -64,15 +64,18 @@ export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [],
   );
-  const texts = (l: Layout): TypedValues => ({
-    border: format.length(l.borders.above),
-    above: format.length(l.borders.above),
-    right: format.length(l.borders.right),
-    below: format.length(l.borders.below),
-    left: format.length(l.borders.left),
-    bleed: format.length(l.bleed),
-    deckle: format.length(l.deckle),
-  });
+  const texts = (l: Layout): TypedValues => {
+    const said = (length: Millimetres) => LAYOUT_FIELDS.border.write(length, bench);
+    return {
+      border: said(l.borders.above),
+      above: said(l.borders.above),
+      right: said(l.borders.right),
+      below: said(l.borders.below),
+      left: said(l.borders.left),
+      bleed: said(l.bleed),
+      deckle: said(l.deckle),
+    };
+  };
   const form = useForm<TypedValues>({ defaultValues: texts(first) });
   const [fit, setFit] = useState<Fit>(first.fit);
   const [place, setPlace] = useState<Place>(first.place);

@@ -5,7 +5,7 @@ import type { LookWork, MasterColour } from '@/engine';
 import { colourOf } from '../jobs/picture';
 import { studio } from '../open/open';
 import type { Studio } from '../running/studio';
-import { decimal, defineForm, whole } from '@/core/input';
+import { IN_ADDRESSES, decimal, defineForm, whole } from '@/core/input';
 
 /** Most pixels of a print, of the screen it covers, and of one window, along an edge. */
 const MOST_PRINT = 120_000;
@@ -32,7 +32,6 @@ const look = defineForm({
   down: edge('Window height', MOST_WINDOW),
 });
 
-const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 
 /** Colours of the masters looked at of late; a master's never changes. */
 const colours = new Map<number, Promise<MasterColour>>();
@@ -58,7 +57,7 @@ export async function lookAtPrint(
   asked: Record<string, string>,
   signal: AbortSignal,
 ): Promise<Uint8Array | null> {
-  const read = look.read(asked, context);
+  const read = look.read(asked, IN_ADDRESSES);
   if (!read.ok) return null;
   const v = read.value;
   const perPixel = (v.printWidth / v.screenWidth) * (v.printHeight / v.screenHeight);

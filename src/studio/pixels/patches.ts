@@ -2,7 +2,7 @@ import { getMaster } from '@/data';
 import { INTENTS, packPatch } from '@/core/prepare';
 import type { TargetId } from '@/core/prepare';
 import { runAtOnce, storePaths } from '@/engine';
-import { choice, defineForm, text, whole } from '@/core/input';
+import { IN_ADDRESSES, choice, defineForm, text, whole } from '@/core/input';
 import { colourKept } from './looks';
 import { studio } from '../open/open';
 import { targetFor } from '../reads/targets';
@@ -11,7 +11,6 @@ import { targetFor } from '../reads/targets';
 export const MOST_PATCH_PIXELS = 8e6;
 const MOST_EDGE = 100_000;
 
-const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 const edge = (title: string) => whole(title, { min: 0, max: MOST_EDGE });
 const by = {
   rule: choice('Rule', ['1', '2']),
@@ -37,7 +36,7 @@ export async function patchPixels(
   asked: Record<string, string>,
   signal: AbortSignal,
 ): Promise<Uint8Array | null> {
-  const read = part.read(asked, context);
+  const read = part.read(asked, IN_ADDRESSES);
   if (!read.ok) return null;
   const { rule, intent, blackPoint, ...box } = read.value;
   const [wide, high] = [box.right - box.left, box.bottom - box.top];
@@ -66,7 +65,7 @@ export async function patchColours(
   asked: Record<string, string>,
   signal: AbortSignal,
 ): Promise<Uint8Array | null> {
-  const read = colours.read(asked, context);
+  const read = colours.read(asked, IN_ADDRESSES);
   if (!read.ok) return null;
   const { rule, target, intent, blackPoint, channels } = read.value;
   const open = await studio();

@@ -2,12 +2,11 @@ import { proposePieces } from '@/core/prepare';
 import type { PieceTest } from '@/core/prepare';
 import { getMaster } from '@/data';
 import { runAtOnce, storePaths } from '@/engine';
-import { decimal, defineForm } from '@/core/input';
+import { IN_ADDRESSES, decimal, defineForm } from '@/core/input';
 import { studio } from '../open/open';
 
 const share = (title: string) => decimal(title, { above: 0, max: 1 });
 const asked = defineForm({ width: share('Width'), height: share('Height') });
-const context = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 
 /** A proposed piece: its middle, as shares of the picture, what it tests and the figure for it. */
 export interface ProposedPlace {
@@ -23,7 +22,7 @@ export async function proposals(
   query: Record<string, string>,
   signal: AbortSignal,
 ): Promise<ProposedPlace[] | null> {
-  const read = asked.read(query, context);
+  const read = asked.read(query, IN_ADDRESSES);
   if (!read.ok) return null;
   const open = await studio();
   const master = await getMaster(open.db.read, masterId);

@@ -20,5 +20,6 @@ export async function logContext(db: Reading, lines: LogLine[]): Promise<LogCont
     declarations: editions,
     currency: settings.currency,
     locale: settings.locale,
+    timeZone: settings.timeZone,
   };
 }

@@ -2,6 +2,7 @@ import { revalidatePath } from 'next/cache';
 import { Refused, noteUndo, readSettings } from '@/data';
 import type { BenchSettings, UndoStep, Writing } from '@/data';
 import { faultWords } from '../words/faults';
+import { dayIn } from '@/core/days';
 import type { Answer, FormDefinition } from '@/core/input';
 import { studio } from '../open/open';
 import { now } from '../running/studio';
@@ -23,6 +24,8 @@ export interface ActionTools {
   studio: Studio;
   settings: BenchSettings;
   at: string;
+  /** The day that it is where the studio is. */
+  today: string;
   write: <T>(work: (tx: Writing) => Promise<T>) => Promise<T>;
   /** Keeps how to take this step back, within its write; the answer then offers to. */
   undoable: (tx: Writing, label: string, step: UndoStep) => Promise<void>;
@@ -71,6 +74,7 @@ export async function act<T, R>(
       studio: open,
       settings,
       at,
+      today: dayIn(at, settings.timeZone),
       write: (work) => wholly(open, work),
       undoable: async (tx, label, step) => {
         undo = await noteUndo(tx, { at, label, step });

@@ -14,6 +14,7 @@ const context = {
   ]),
   currency: 'EUR',
   locale: 'en-GB',
+  timeZone: 'UTC',
 };
 const line = (
   what: string,

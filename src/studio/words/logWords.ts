@@ -16,6 +16,7 @@ export interface LogContext {
   declarations: ReadonlyMap<number, Pick<Declaration, 'kind' | 'size' | 'artistsProofs'>>;
   currency: string;
   locale: string;
+  timeZone: string;
 }
 
 export interface SaidLine {
@@ -150,7 +151,7 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
       : `Came back whole from order ${plain(d, 'order')}: here, and free.`,
   'edition.lost': (d) => `Lost on its way, order ${plain(d, 'order')}.`,
   'order.taken': (d, c) =>
-    `Order ${plain(d, 'order')} from ${plain(d, 'customer')}, leaves by ${formatDay(plain(d, 'dueOn'), c.locale)}.`,
+    `Order ${plain(d, 'order')} from ${plain(d, 'customer')}, leaves by ${formatDay(plain(d, 'dueOn'), c.locale, c.timeZone)}.`,
   'order.line': (d, c) =>
     `Order ${plain(d, 'order')}: ${LINES[plain(d, 'kind')] ?? 'a line'}${plain(d, 'name') ? `, ${plain(d, 'name')}` : ''}, ${moneyOf(d, 'price', c)}.`,
   'order.removed': (d) => `Order ${plain(d, 'order')}: a line taken out.`,

@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useActionForm } from '@/shell/actions';
+import { useBench } from '@/shell/figures';
 import { FormFields } from '@/shell/fields';
 import { Sentence, Small } from '@/shell/words';
 import { AddressFields } from '../AddressFields';
@@ -19,7 +20,8 @@ export function AddLineSlip({
   adding: NonNullable<OrderBenchView['adding']>;
 }) {
   const router = useRouter();
-  const form = useActionForm(addLine, startLine(adding, view.currency), {
+  const { locale } = useBench();
+  const form = useActionForm(addLine, startLine(adding, { currency: view.currency, locale }), {
     fixed: { order: view.order.number },
     done: 'Line added; what is numbered is reserved.',
     onDone: () => router.push(home(view)),

@@ -5,7 +5,7 @@ import { RETURN_HOW } from '@/core/order';
 import { writeAmount } from '@/core/input';
 import { Button, useAction, useActionForm } from '@/shell/actions';
 import { FormFields } from '@/shell/fields';
-import { useFormat } from '@/shell/figures';
+import { useBench, useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { SlipSub } from '@/shell/slip';
 import { Small } from '@/shell/words';
@@ -20,10 +20,11 @@ const nameOf = (line: Line) =>
 /** A line that has not left: its price, or out with it. */
 export function ChangeLineSlip({ view, line }: { view: OrderBenchView; line: Line }) {
   const router = useRouter();
+  const { locale } = useBench();
   const fixed = { order: view.order.number, line: String(line.id) };
   const form = useActionForm(
     repriceLine,
-    { price: writeAmount(line.price, line.currency) },
+    { price: writeAmount(line.price, line.currency, locale) },
     { fixed, done: 'Price kept.', onDone: () => router.push(home(view)) },
   );
   const removing = useAction(removeLine, 'Taken out; its number is free again.', () =>
@@ -58,9 +59,10 @@ const HOW = { how: RETURN_HOW.map((h) => [h, HOW_WORDS[h]] as const) };
 export function ReturnSlip({ view, line }: { view: OrderBenchView; line: Line }) {
   const router = useRouter();
   const format = useFormat();
+  const { locale } = useBench();
   const form = useActionForm(
     noteReturn,
-    { how: 'whole', refund: writeAmount(line.price, line.currency), reason: '' },
+    { how: 'whole', refund: writeAmount(line.price, line.currency, locale), reason: '' },
     {
       fixed: { order: view.order.number, line: String(line.id) },
       done: 'Noted.',

@@ -82,7 +82,7 @@ export function ParcelSlip({ view, parcel }: { view: OrderBenchView; parcel: Par
                 ...fixed,
                 carrier: chosen.carrier,
                 service: chosen.service,
-                cost: String(chosen.cost),
+                cost: chosen.cost,
               })
             }
           >

@@ -1,6 +1,6 @@
 import type { Declaration } from '@/core/edition';
 import type { Parcel } from '@/core/pack';
-import { formatMass, formatSize } from '@/core/units';
+import { formatMass, formatSize, formatDay } from '@/core/units';
 import type { Size } from '@/core/units';
 import {
   certificatePdf,
@@ -133,7 +133,7 @@ export async function makeDocuments(
   const packingSlip = await packingSlipPdf({
     studio,
     order: `${order.number}${place}`,
-    placed: order.placedAt.slice(0, 10),
+    placed: printable(formatDay(order.placedAt, settings.locale, settings.timeZone)),
     to,
     items: lines.map((l) => ({ item: titleOf(l), detail: detailOf(l, settings) })),
     packed: parts.map((p) => ({ label: partWords(p, lines), weight: mass(p.mass) })),

@@ -101,10 +101,10 @@ export async function openAgain(typed: unknown): Promise<Answer<string>> {
 
 /** Marks a sealed parcel as handed to its carrier. */
 export async function ship(typed: unknown): Promise<Answer<null>> {
-  return act(parcelForm, typed, WORDS, async (v, { write, at }) => {
+  return act(parcelForm, typed, WORDS, async (v, { write, at, today }) => {
     await write(async (tx) => {
       const order = await theOrder(tx, v.order);
-      await shipParcel(tx, order, theParcel(order, v.parcel), at);
+      await shipParcel(tx, order, theParcel(order, v.parcel), { at, on: today });
     });
     return null;
   });

@@ -1,3 +1,4 @@
+import { dayIn } from '@/core/days';
 import { randomUUID } from 'node:crypto';
 import { sealFault, takenFrom } from '@/core/pack';
 import type { SealedLine } from '@/core/pack';
@@ -105,7 +106,7 @@ export async function sealNow(
   try {
     const { tracking } = await bookQuote(open.home, quote, booking.reference);
     const { parts, total } = packed;
-    const today = at.slice(0, 10);
+    const today = dayIn(at, settings.timeZone);
     const sending = {
       order,
       parcel,

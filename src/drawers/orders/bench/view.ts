@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation';
-import { daysUntil } from '@/core/order';
+import { daysUntil } from '@/core/days';
 import { checkScales, ticked } from '@/core/pack';
 import type { SealedLine } from '@/core/pack';
 import { documentsOf, getOrder, voidedOf } from '@/data';
 import type { DocumentRow, Order, ParcelOf, Reading } from '@/data';
-import { now, rowId, studio } from '@/studio';
+import { rowId, studio, todayOf } from '@/studio';
 import { addingLine } from '../addingLine';
 import { benchLines } from './benchLines';
 import type { BenchLine } from './benchLines';
@@ -111,9 +111,9 @@ export async function loadOrderBench(
   const { db, home } = await studio();
   const order = await getOrder(db.read, number);
   if (!order) notFound();
-  const today = now().slice(0, 10);
   const desk = await packDesk(db.read, home);
   const { settings } = desk;
+  const today = todayOf(settings);
   const [lines, documents, voided] = await Promise.all([
     benchLines(db.read, order.lines, settings),
     documentsOf(db.read, order.id),

@@ -48,9 +48,9 @@ export function SpecksSheet({ view, found, head }: SheetProps) {
     setSaid((s) => ({ ...s, [index]: verdict }));
     judging.run({
       workId: String(view.work.id),
-      x: String(Math.round(x * 10) / 10),
-      y: String(Math.round(y * 10) / 10),
-      diameter: String(Math.round(diameter * 10) / 10),
+      x: Math.round(x * 10) / 10,
+      y: Math.round(y * 10) / 10,
+      diameter: Math.round(diameter * 10) / 10,
       verdict,
     });
     if (verdict !== 'open') step(1);

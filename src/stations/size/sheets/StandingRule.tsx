@@ -87,8 +87,8 @@ export function StandingRule({ sizing }: { sizing: Sizing }) {
             onPress={() =>
               keeping.run({
                 standing: rules.standing,
-                standingFactor: String(rules.standingFactor),
-                standingFixedMm: `${rules.standingFixedMm} mm`,
+                standingFactor: rules.standingFactor,
+                standingFixedMm: rules.standingFixedMm,
               })
             }
           >

@@ -1,3 +1,4 @@
+import { dayIn } from '@/core/days';
 import { randomUUID } from 'node:crypto';
 import { constants } from 'node:fs';
 import {
@@ -194,7 +195,7 @@ export async function handOver(
         errand: number,
         from: settings.studio || artist,
         to: route.name,
-        on: at.slice(0, 10),
+        on: dayIn(at, settings.timeZone),
         items,
       };
       await writeManifest(part, manifest);

@@ -1,7 +1,8 @@
+import { dayIn } from '@/core/days';
 import { mkdir, rm, stat } from 'node:fs/promises';
 import { checksumCheck, fileName, ppiOf, verifyPrintFile } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
-import { addPrintFile, filesOf, getMaster, getRecipe, getWork, jobsToCome } from '@/data';
+import { addPrintFile, filesOf, getMaster, getRecipe, getWork, jobsToCome, readSettings } from '@/data';
 import type { PrintFile, Reading } from '@/data';
 import { fillPrintFile, partOf, runInWorker, storePaths } from '@/engine';
 import type { PrintTarget, Progress } from '@/engine';
@@ -78,9 +79,10 @@ export async function nameOfFile(
     )
     .map((f) => f.version);
   const version = 1 + Math.max(0, ...before);
-  const [work, recipe] = await Promise.all([
+  const [work, recipe, { timeZone }] = await Promise.all([
     getWork(db, order.workId),
     order.recipeId ? getRecipe(db, order.recipeId) : null,
+    readSettings(db),
   ]);
   const { format, name: pattern } = order.recipe.file;
   const ink = into.channels === 4 ? '_cmyk' : '';
@@ -92,7 +94,7 @@ export async function nameOfFile(
     version,
     space: into.name,
     recipe: recipe?.name ?? 'own',
-    date: at.slice(0, 10),
+    date: dayIn(at, timeZone),
   });
   return {
     name,

@@ -1,0 +1,3 @@
+export * from './days';
+export * from './workingDays';
+export * from './closedDays';

@@ -1,0 +1,2 @@
+export * from './places';
+export * from './placeFields';
