@@ -200,14 +200,20 @@ export default tseslint.config(
     rules: { 'house/stays-in-room': 'error' },
   },
   {
-    files: ['src/app/**/*.{ts,tsx}', 'src/stations/**/*.tsx', 'src/drawers/**/*.tsx'],
+    files: ['src/**/*.tsx'],
     ignores: ['**/*.test.tsx'],
     rules: {
       'no-restricted-syntax': [
         'error',
         {
-          selector: 'JSXOpeningElement[name.name=/^(select|input|textarea)$/]',
-          message: 'Fields come from the shell, so that each has its label and its keys.',
+          selector:
+            'JSXOpeningElement[name.name=/^(select|option|input|textarea|datalist|details|summary|dialog|meter)$/]',
+          message: 'Fields come from shell/fields, so that each has its label and its keys.',
+        },
+        {
+          selector:
+            "MemberExpression[object.name='styled'][property.name=/^(select|option|input|textarea|datalist|details|summary|dialog)$/]",
+          message: 'Fields come from shell/fields, so that each has its label and its keys.',
         },
       ],
     },

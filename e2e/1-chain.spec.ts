@@ -1,3 +1,4 @@
+import { choose } from './support/choose';
 import { createHash } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
 import { createClient } from '@libsql/client';
@@ -168,9 +169,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
 
   // The order.
   await opened(page, '/orders?new=1');
-  await page
-    .getByRole('combobox', { name: 'Impression', exact: true })
-    .selectOption({ label: 'Evening Tide, 1/3, 30 × 40 cm' });
+  await choose(page, 'Impression', 'Evening Tide, 1/3, 30 × 40 cm');
   await page.getByLabel('Name', { exact: true }).fill('Édouard Tillet-Ősz');
   await page.getByLabel('Street').fill('4 Capstan Row');
   await page.getByLabel('Postcode and town').fill('2180 Merrow Hythe');

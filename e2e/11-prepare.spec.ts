@@ -1,3 +1,4 @@
+import { choose } from './support/choose';
 import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -59,8 +60,7 @@ const made = async (page: Page) => {
 async function judge(page: Page, entry: RegExp, said: Record<string, string>) {
   await opened(page, `${server.url}/log`);
   await page.getByRole('row', { name: entry }).first().click();
-  for (const [aspect, word] of Object.entries(said))
-    await page.getByRole('combobox', { name: aspect }).selectOption({ label: word });
+  for (const [aspect, word] of Object.entries(said)) await choose(page, aspect, word);
   await page.getByLabel('Remarks').fill('seen by the window');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('“seen by the window”')).toBeVisible();

@@ -1,3 +1,4 @@
+import { choose } from './support/choose';
 import { rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
@@ -28,9 +29,7 @@ const lines = (page: Page) =>
 
 async function takeFirst(page: Page, impression: string): Promise<void> {
   await view(page, '/orders?new=1');
-  await page
-    .getByRole('combobox', { name: 'Impression', exact: true })
-    .selectOption({ label: impression });
+  await choose(page, 'Impression', impression);
   await page.getByLabel('Name', { exact: true }).fill('Ottoline Marsh');
   await page.getByLabel('Street').fill('4 Capstan Row');
   await page.getByLabel('Postcode and town').fill('2180 Merrow Hythe');
@@ -41,9 +40,7 @@ async function takeFirst(page: Page, impression: string): Promise<void> {
 
 async function addImpression(page: Page, impression: string): Promise<void> {
   await page.getByRole('link', { name: 'Add a line' }).click();
-  await page
-    .getByRole('combobox', { name: 'Impression', exact: true })
-    .selectOption({ label: impression });
+  await choose(page, 'Impression', impression);
   await page.getByLabel('Price').fill('120');
   await page.getByRole('button', { name: 'Add this line' }).click();
 }
@@ -65,9 +62,7 @@ test('an order of four lines of three works goes out in two parcels', async ({ p
   await addImpression(page, 'Osier Beds, 1/20, 30 × 40 cm');
   await expect(lines(page)).toHaveCount(3);
   await page.getByRole('link', { name: 'Add a line' }).click();
-  await page
-    .getByRole('combobox', { name: 'What', exact: true })
-    .selectOption({ label: 'plain goods' });
+  await choose(page, 'What', 'plain goods');
   await page.getByLabel('What they are').fill('ten cards');
   await page.getByLabel('Weight of one').fill('90');
   await page.getByLabel('Thickness of one').fill('6 mm');
@@ -82,8 +77,7 @@ test('an order of four lines of three works goes out in two parcels', async ({ p
     /Parcel 2: rolled, 1 line$/,
   ]);
   // By hand: one goes into the tube, and back.
-  const choice = page.getByLabel('Parcel of Osier Beds 1/20');
-  await choice.selectOption('parcel 2');
+  await choose(page, 'Parcel of Osier Beds 1/20', 'parcel 2');
   await expect(parcels).toHaveText([
     /Parcel 1: flat, 2 lines/,
     /Parcel 2: rolled, 2 lines/,
@@ -146,9 +140,7 @@ test('one that left comes back damaged: it is not for sale, and the accounts kno
   await expect(page.getByText('347.50', { exact: true }).first()).toBeVisible();
   await view(page, '/orders/0401');
   await page.getByRole('link', { name: 'It came back: Osier Beds 1/20' }).click();
-  await page
-    .getByRole('combobox', { name: 'It came back' })
-    .selectOption({ label: 'damaged: it is here, and not for sale' });
+  await choose(page, 'It came back', 'damaged: it is here, and not for sale');
   await page.getByLabel('What was said').fill('a corner is bent');
   await page.getByRole('button', { name: 'Note how it came back' }).click();
   await expect(lines(page).filter({ hasText: 'came back damaged' })).toHaveCount(1);

@@ -1,3 +1,4 @@
+import { choose } from './support/choose';
 import { rmSync, readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
@@ -298,7 +299,7 @@ test('what is typed before the page has come alive is not lost', async ({ page }
   });
   await page.goto(`${server.url}/works/1/edit`, { waitUntil: 'commit' });
   await page.getByLabel('Medium', { exact: true }).fill('Gouache, gold leaf');
-  await page.getByRole('combobox', { name: /^Kind/ }).selectOption('photograph');
+  await choose(page, 'Kind', 'photograph');
   await page.waitForLoadState('load');
   await page.unrouteAll({ behavior: 'wait' });
   // A press that comes before the page is alive has to be made again.

@@ -6,7 +6,9 @@ import { BenchProvider } from '@/shell/figures';
 /** A drawing as its markup, in the given units. */
 export const draw = (drawing: ReactElement, units: UnitMode = 'metric'): string =>
   renderToStaticMarkup(
-    <BenchProvider bench={{ units, tone: 'middle', currency: 'EUR', locale: 'en-GB', timeZone: 'UTC' }}>
+    <BenchProvider
+      bench={{ units, tone: 'middle', currency: 'EUR', locale: 'en-GB', timeZone: 'UTC' }}
+    >
       {drawing}
     </BenchProvider>,
   );

@@ -5,7 +5,12 @@ import { formatOf } from '@/shell/figures/format';
 import { cautionWords } from './capture/words';
 import { adviceTone, adviceWord, judgementWords } from './size/words';
 
-const format = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR', timeZone: 'UTC' });
+const format = formatOf({
+  units: 'metric',
+  locale: 'en-GB',
+  currency: 'EUR',
+  timeZone: 'UTC',
+});
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 
 /** The judgement of a 50 x 70 cm print of a master of so many pixels across. */

@@ -24,7 +24,7 @@ export function readClosedDays(typed: string): ClosedSpan[] | null {
   const spans: ClosedSpan[] = [];
   for (const part of typed.split(/[,;\n]/).map((p) => p.trim())) {
     if (part === '') continue;
-    const [from = '', to = from, more] = part.split(/\s+to\s+/);
+    const [from = '', to = from, more] = part.split(' to ').map((p) => p.trim());
     if (more !== undefined || !known(from) || !known(to) || from.length !== to.length)
       return null;
     if (DAY.test(from) && to < from) return null;

@@ -29,13 +29,15 @@ it('a day is the day where the studio is', () => {
   expect(dayIn('2026-11-23T11:00:00.000Z', 'Pacific/Kiritimati')).toBe('2026-11-24');
 });
 
-it.each(ZONES)('noon of a day lies in that day, in %s, through changes of the clock', (zone) =>
-  fc.assert(
-    fc.property(fc.integer({ min: 0, max: 40_000 }), (n) => {
-      const day = daysAfter('1990-01-01', n);
-      expect(dayIn(noonOf(day, zone), zone)).toBe(day);
-    }),
-  ),
+it.each(ZONES)(
+  'noon of a day lies in that day, in %s, through changes of the clock',
+  (zone) =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 40_000 }), (n) => {
+        const day = daysAfter('1990-01-01', n);
+        expect(dayIn(noonOf(day, zone), zone)).toBe(day);
+      }),
+    ),
 );
 
 it('counts days, over the change of the clock and leap years', () => {

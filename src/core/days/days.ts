@@ -42,7 +42,9 @@ export const daysUntil = (due: string, today: string): number =>
  */
 export function isZone(zone: string): boolean {
   try {
-    return new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
+    return (
+      new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== ''
+    );
   } catch {
     return false;
   }

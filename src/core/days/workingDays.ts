@@ -26,7 +26,11 @@ export const worksOn = (day: string, { country, closed }: WorkingDays): boolean 
  * `YYYY-MM-DD`. Throws RangeError where there is no such day within reach.
  * @example promisedDay('2026-11-20', 3, PLAIN_WEEK) // '2026-11-25'
  */
-export function promisedDay(placedOn: string, workingDays: number, week: WorkingDays): string {
+export function promisedDay(
+  placedOn: string,
+  workingDays: number,
+  week: WorkingDays,
+): string {
   let day = parseDate(placedOn);
   let left = workingDays;
   let idle = 0;

@@ -57,7 +57,8 @@ function fromTyped({
   const length = (name: (typeof FINISH_LENGTHS)[number]) => {
     const given = typed[name];
     return (
-      (typeof given === 'string' ? lengthTypedBefore(given, units) : null) ?? USUAL_FINISH[name]
+      (typeof given === 'string' ? lengthTypedBefore(given, units) : null) ??
+      USUAL_FINISH[name]
     );
   };
   return {

@@ -1,10 +1,11 @@
 import { THIN, formatLength, formatMoney, minor, mm } from '../units';
 import type { Millimetres, Minor, UnitMode } from '../units';
-import { isDay } from './isDay';
+import { FIRST_DAY, LAST_DAY, isDay } from './isDay';
 import { readLength } from './readLength';
 import { readMoney } from './readMoney';
 import { readNumber, readWhole } from './readNumber';
-import { Undecided } from './undecided';
+import { plainFigures } from './plainFigures';
+import { Undecided, Unfit } from './undecided';
 import { visibleText } from '../text';
 import { writeAmount, writeLength, writeNumber, writePercent } from './writeAmount';
 
@@ -191,7 +192,8 @@ export const percent = (title: string, range: Range, unit = '%'): Field<number> 
     longest: LONGEST_NUMBER,
     read: (typed, c) => {
       const value = readNumber(typed.replace(/[%٪％﹪]/u, ''), c.locale);
-      if (value instanceof Undecided) return new Undecided(value.readings.map((v) => v / 100));
+      if (value instanceof Undecided)
+        return new Undecided(value.readings.map((v) => v / 100));
       return value === null ? null : value / 100;
     },
     example: (c) => `a number of per cent, such as ${writePercent(0.065, c.locale)}`,
@@ -206,7 +208,13 @@ export const day = (title: string): Field<string> => ({
   title,
   schema: { type: 'string', format: 'date' },
   longest: LONGEST_NUMBER,
-  read: (typed) => (isDay(typed.trim()) ? typed.trim() : null),
+  read: (typed) => {
+    const day = plainFigures(typed);
+    if (!isDay(day)) return null;
+    return day < FIRST_DAY || day > LAST_DAY
+      ? new Unfit(`days lie between ${FIRST_DAY} and ${LAST_DAY}`)
+      : day;
+  },
   example: 'a day such as 2026-11-23',
   say: String,
   write: String,

@@ -84,13 +84,18 @@ it('takes a number that the page set as the value that is stored, within the sam
   expect(errors({ ...set, width: 0 }, de)).toEqual({
     width: expect.stringMatching(/too little/),
   });
-  expect(errors({ ...set, price: 0.5 }, de)).toEqual({ price: expect.stringMatching(/not right/) });
+  expect(errors({ ...set, price: 0.5 }, de)).toEqual({
+    price: expect.stringMatching(/not right/),
+  });
 });
 
 it('what is written is read back, whatever the locale', () => {
   for (const locale of ['en-GB', 'de-DE', 'sv-SE', 'ar-EG']) {
     const c = { ...context, locale };
-    const read = input.read(good, context) as { ok: true; value: Parameters<typeof input.write>[0] };
+    const read = input.read(good, context) as {
+      ok: true;
+      value: Parameters<typeof input.write>[0];
+    };
     expect(input.read(input.write(read.value, c), c)).toEqual(read);
   }
 });

@@ -1,3 +1,7 @@
+/** Days before and after these are no days that a studio writes: they are slips of the hand. */
+export const FIRST_DAY = '1900-01-01';
+export const LAST_DAY = '2199-12-31';
+
 /**
  * Whether a text is a day of the calendar, `YYYY-MM-DD`: 30 February is none.
  * @example isDay('2026-02-30') // false

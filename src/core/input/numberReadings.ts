@@ -43,7 +43,7 @@ function conventionOf(locale: string, currency?: string): Convention {
       minimumFractionDigits: decimals,
       maximumFractionDigits: decimals,
       useGrouping: grouped ? 'always' : false,
-    } as Intl.NumberFormatOptions);
+    });
   const parts = format(2, true).formatToParts(1234567.25);
   const part = (type: string) => parts.find((p) => p.type === type)?.value ?? '';
   const made = {

@@ -28,7 +28,9 @@ it.each([
 );
 
 it('what a browser does not know stays as it was', () => {
-  expect(guessPlace({ locale: 'not one!', timeZone: 'Mars/Olympus' }, before)).toEqual(before);
+  expect(guessPlace({ locale: 'not one!', timeZone: 'Mars/Olympus' }, before)).toEqual(
+    before,
+  );
   expect(guessPlace({ locale: 'eo', timeZone: 'UTC' }, before)).toMatchObject({
     currency: expect.any(String),
     timeZone: 'UTC',
@@ -51,7 +53,9 @@ it('lists are those of the world', () => {
 });
 
 it('what is no place is said at its field', () => {
-  expect(readField(localeField, 'not a language!', IN_ADDRESSES)).toMatchObject({ ok: false });
+  expect(readField(localeField, 'not a language!', IN_ADDRESSES)).toMatchObject({
+    ok: false,
+  });
   expect(readField(zoneField, 'Mars/Olympus', IN_ADDRESSES)).toMatchObject({ ok: false });
   expect(readField(countryField, 'ZZ', IN_ADDRESSES)).toMatchObject({ ok: false });
   expect(readField(closedField, '31 April', IN_ADDRESSES)).toMatchObject({ ok: false });

@@ -61,4 +61,3 @@ export const closedField: Field<ClosedSpan[]> = hinted(
   },
   'such as 12-24 (every year), 2027-07-01 to 2027-07-14',
 );
-

@@ -90,7 +90,11 @@ export async function shipParcel(
   await addOrderEvent(
     tx,
     order,
-    { kind: 'shipped', payload: { parcel: parcel.place, tracking, on }, parcelId: parcel.id },
+    {
+      kind: 'shipped',
+      payload: { parcel: parcel.place, tracking, on },
+      parcelId: parcel.id,
+    },
     at,
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '@/shell/actions';
 import { Choose, EnterForm, Line } from '@/shell/fields';
+import type { Options } from '@/shell/fields';
 import { useBench } from '@/shell/figures';
 import { useAddress } from '@/shell/table';
 import { askedFactor } from './logForms';
@@ -19,25 +20,29 @@ const Row = styled(EnterForm)`
     400 16.5px/1.3 'Newsreader',
     serif;
   input,
-  select {
+  button {
     font:
       400 13.5px 'Commissioner',
       sans-serif;
-    padding: 5px 6px;
-    background: #fff;
-    color: #161616;
-    border: 1px solid #6f6f6f;
   }
 `;
 
 const DEVICES = ['flatbed', 'camera', 'film', 'digital'] as const;
+const FROM: Options = [
+  ['', 'anything'],
+  ...[...new Set([...DEVICES, ...Object.keys(SOURCES)])].map(
+    (s) => [s, SOURCES[s] ?? s] as const,
+  ),
+];
 
 /** The question that the book exists for. */
 export function AskBook({ view }: { view: PrintsView }) {
   const { query, papers } = view;
   const go = useAddress();
   const bench = useBench();
-  const [factor, setFactor] = useState(() => query.factor ? askedFactor.write(Number(query.factor), bench) : '');
+  const [factor, setFactor] = useState(() =>
+    query.factor ? askedFactor.write(Number(query.factor), bench) : '',
+  );
   const [source, setSource] = useState(query.source ?? '');
   const [paper, setPaper] = useState(query.on ?? '');
   const read = readField(askedFactor, factor, bench);
@@ -49,36 +54,32 @@ export function AskBook({ view }: { view: PrintsView }) {
     >
       What worked when I enlarged about
       <Line
-        aria-label="Enlarged about, times"
-        aria-invalid={factor !== '' && !read.ok}
-        inputMode="decimal"
-        style={{ width: 58, textAlign: 'right' }}
+        figure
+        label="Enlarged about, times"
+        isInvalid={factor !== '' && !read.ok}
+        style={{ width: 58 }}
         value={factor}
-        onChange={(e) => setFactor(e.target.value)}
+        onChange={setFactor}
       />
       × from
-      <Choose aria-label="From" value={source} onChange={(e) => setSource(e.target.value)}>
-        <option value="">anything</option>
-        {[...new Set([...DEVICES, ...Object.keys(SOURCES)])].map((s) => (
-          <option key={s} value={s}>
-            {SOURCES[s]}
-          </option>
-        ))}
-      </Choose>
+      <Choose
+        label="From"
+        style={{ width: 150 }}
+        value={source}
+        onChange={setSource}
+        options={FROM}
+      />
       onto
       <Choose
-        aria-label="Onto"
-        style={{ maxWidth: 170 }}
+        label="Onto"
+        style={{ width: 190 }}
         value={paper}
-        onChange={(e) => setPaper(e.target.value)}
-      >
-        <option value="">any paper</option>
-        {papers.map((p) => (
-          <option key={p.id} value={p.id}>
-            {p.name}, {p.surface}
-          </option>
-        ))}
-      </Choose>
+        onChange={setPaper}
+        options={[
+          ['', 'any paper'],
+          ...papers.map((p) => [String(p.id), `${p.name}, ${p.surface}`] as const),
+        ]}
+      />
       <Button type="submit" $small isDisabled={!read.ok}>
         Ask the book
       </Button>

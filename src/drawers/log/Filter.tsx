@@ -26,17 +26,11 @@ export function Filter({
   const chosen = useSearchParams().get(name) ?? '';
   return (
     <Choose
-      aria-label={label}
-      style={{ padding: 6, maxWidth: 140 }}
+      label={label}
+      style={{ width: 140 }}
       value={chosen}
-      onChange={(e) => go({ [name]: e.target.value, page: null })}
-    >
-      <option value="">{all}</option>
-      {of.map(([value, text]) => (
-        <option key={value} value={value}>
-          {text}
-        </option>
-      ))}
-    </Choose>
+      onChange={(value) => go({ [name]: value, page: null })}
+      options={[['', all], ...of]}
+    />
   );
 }

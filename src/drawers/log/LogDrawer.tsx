@@ -65,22 +65,15 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
           </ButtonLink>
         )}
         <Choose
-          aria-label="Work"
-          value={workId ?? ''}
-          onChange={(e) =>
-            router.push(
-              `/log?sheet=lines${e.target.value ? `&work=${e.target.value}` : ''}`,
-            )
-          }
-          style={{ padding: 6 }}
-        >
-          <option value="">all works</option>
-          {works.map((w) => (
-            <option key={w.id} value={w.id}>
-              {w.title}
-            </option>
-          ))}
-        </Choose>
+          label="Work"
+          value={workId === null ? '' : String(workId)}
+          onChange={(id) => router.push(`/log?sheet=lines${id ? `&work=${id}` : ''}`)}
+          style={{ width: 190 }}
+          options={[
+            ['', 'all works'],
+            ...works.map((w) => [String(w.id), w.title] as const),
+          ]}
+        />
       </DrawerHead>
       <Bench>
         <Surface>

@@ -58,16 +58,19 @@ export async function logDocument(
 ): Promise<{ bytes: Uint8Array; type: string; name: string }> {
   const db = (await studio()).db.read;
   const filter = filterOf(query);
+  const settings = await readSettings(db);
   if (query.form !== 'pdf') {
     const rows = await withWords(db, await readEntries(db, filter, MOST_CSV));
-    const csv = stringify([HEADS, ...rows.map((r) => cellsOf(r, settings.timeZone).map(guardCell))]);
+    const csv = stringify([
+      HEADS,
+      ...rows.map((r) => cellsOf(r, settings.timeZone).map(guardCell)),
+    ]);
     return {
       bytes: Buffer.from(csv),
       type: 'text/csv; charset=utf-8',
       name: 'log-book.csv',
     };
   }
-  const settings = await readSettings(db);
   const rows = await withWords(db, await readEntries(db, filter, MOST_PDF));
   const day = (at: string) => formatDay(at, settings.locale, settings.timeZone);
   const bytes = await logBookPdf({

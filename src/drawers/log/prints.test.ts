@@ -224,7 +224,7 @@ it('goes out as CSV and as a document', async () => {
     /^2026-11-06,proof,proof round 1,Slack Water,30 × 40 cm,1.6,film scan/,
   );
   expect(lines[1]).toMatch(
-    /12.5,"Lanczos 3 at 300 ppi, sharpened 60 % 1.4 px",1,,0,,,crunchy gulls · better/,
+    /12.5,EUR,"Lanczos 3 at 300 ppi, sharpened 60 % 1.4 px",1,,0,,,crunchy gulls · better/,
   );
   const pdf = await logDocument({ form: 'pdf' });
   expect(Buffer.from(pdf.bytes).subarray(0, 5).toString()).toBe('%PDF-');

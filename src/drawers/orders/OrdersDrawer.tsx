@@ -15,6 +15,13 @@ import type { OrdersView } from './view';
 
 type Row = OrdersView['page']['rows'][number];
 
+const SHOWN = [
+  ['all', 'all orders'],
+  ['open', 'open ones'],
+  ['shipped', 'shipped ones'],
+  ['cancelled', 'cancelled ones'],
+] as const;
+
 /** What is ordered: the first line, and how many there are beside it. */
 const Ordered = ({ row }: { row: Row }) => (
   <span style={{ font: "400 16px/1.3 'Newsreader', serif" }}>
@@ -93,16 +100,12 @@ export function OrdersDrawer(view: OrdersView) {
       >
         <FindField label="Find number, name, title" value={asked.find} />
         <Choose
-          aria-label="Which orders"
+          label="Which orders"
           value={shown}
-          style={{ padding: 6 }}
-          onChange={(e) => address({ show: e.target.value, page: null })}
-        >
-          <option value="all">all orders</option>
-          <option value="open">open ones</option>
-          <option value="shipped">shipped ones</option>
-          <option value="cancelled">cancelled ones</option>
-        </Choose>
+          style={{ width: 140 }}
+          onChange={(show) => address({ show, page: null })}
+          options={SHOWN}
+        />
         <ButtonLink $plain href="/orders/customers">
           Customers
         </ButtonLink>

@@ -1,5 +1,5 @@
 'use client';
-import { Fragment } from 'react';
+import { Fragment, useMemo } from 'react';
 import Link from 'next/link';
 import styled from 'styled-components';
 import type { BenchSettings } from '@/data';
@@ -11,6 +11,7 @@ import { Problem } from '@/shell/said';
 import { Slip } from '@/shell/slip';
 import { Small, TableHead } from '@/shell/words';
 import { saveBench } from './actions';
+import { placeOptions } from './placeOptions';
 import { BENCH_COLUMNS, benchForm, benchWritten } from './benchForm';
 
 const Columns = styled.div`
@@ -33,6 +34,7 @@ export function SettingsDrawer({
   home: string;
 }) {
   const stored = benchWritten(settings);
+  const options = useMemo(() => placeOptions(settings), [settings]);
   const { form, submit, sending, problem } = useActionForm(saveBench, stored, {
     fixed: { seen: JSON.stringify(stored) },
     done: 'Bench settings kept.',
@@ -51,7 +53,7 @@ export function SettingsDrawer({
                 {groups.map(([head, only]) => (
                   <Fragment key={head}>
                     <TableHead>{head}</TableHead>
-                    <FormFields form={form} of={benchForm} only={only} />
+                    <FormFields form={form} of={benchForm} only={only} options={options} />
                   </Fragment>
                 ))}
               </div>

@@ -25,17 +25,6 @@ export async function setSwitches(typed: unknown) {
 export async function saveBench(typed: unknown) {
   return act(benchForm, typed, {}, async (v, { write, undoable }) => {
     const { seen, ...asked } = v;
-    const { locale } = asked;
-    let known = false;
-    try {
-      known = Intl.NumberFormat.supportedLocalesOf([locale]).length > 0;
-    } catch {
-      known = false;
-    }
-    if (!known) {
-      const message = `Language of figures and dates: “${locale}” is not known here. Give one such as en-GB or de-DE.`;
-      return { ok: false as const, message, fields: { locale: message } };
-    }
     return write(async (tx) => {
       const stored = await readSettings(tx);
       const after = benchAsked(asked, stored);

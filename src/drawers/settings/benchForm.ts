@@ -1,9 +1,14 @@
-import { decimal, choice, defineForm, formSeen, hinted } from '@/core/input';
+import { choice, decimal, defineForm, formSeen, hinted } from '@/core/input';
 import { percent, text, whole } from '@/core/input';
 import type { Typed, ValueOf } from '@/core/input';
+import {
+  closedField,
+  countryField,
+  currencyField,
+  localeField,
+  zoneField,
+} from '@/core/place';
 import type { BenchSettings } from '@/data';
-
-const CURRENCIES = Intl.supportedValuesOf('currency');
 
 const SIZE = {
   standingFactor: hinted(
@@ -46,11 +51,12 @@ const CAPTURE = {
 
 const STUDIO = {
   studio: text('Studio, as on labels and certificates', { min: 0, max: 120 }),
-  currency: hinted(choice('Currency', CURRENCIES), 'ISO 4217 code, for example EUR'),
-  locale: hinted(
-    text('Language of figures and dates', { max: 35 }),
-    'for example en-GB, de-DE, fr-FR',
-  ),
+  country: countryField,
+  timeZone: zoneField,
+  locale: localeField,
+  currency: currencyField,
+  units: choice('Lengths', ['metric', 'inch']),
+  closedDays: closedField,
   handlingDays: whole('Orders leave within', { min: 0, max: 60 }, 'working days'),
   backupAfterDays: whole('Remind of a backup after', { min: 1, max: 365 }, 'days'),
 };
@@ -78,13 +84,13 @@ type Asked = ValueOf<typeof STUDIO> &
 /** The form as it lies on the bench: three columns of headed groups. */
 export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly string[]])[])[] =
   [
-    [
-      ['The studio', Object.keys(STUDIO)],
-      ['Rules of thumb: packing', Object.keys(PACKING)],
-      ['Rules of thumb: sheet and wall', Object.keys(ON_THE_WALL)],
-    ],
+    [['The studio', Object.keys(STUDIO)]],
     [['Rules of thumb: size', Object.keys(SIZE)]],
-    [['Rules of thumb: capture', Object.keys(CAPTURE)]],
+    [
+      ['Rules of thumb: capture', Object.keys(CAPTURE)],
+      ['Rules of thumb: sheet and wall', Object.keys(ON_THE_WALL)],
+      ['Rules of thumb: packing', Object.keys(PACKING)],
+    ],
   ];
 
 /** The bench's settings as they stand in their form. */
@@ -113,8 +119,12 @@ export const benchAsked = (
   settings: BenchSettings,
 ): Partial<BenchSettings> => ({
   studio: asked.studio,
-  currency: asked.currency,
+  country: asked.country,
+  timeZone: asked.timeZone,
   locale: asked.locale,
+  currency: asked.currency,
+  units: asked.units,
+  closedDays: asked.closedDays,
   handlingDays: asked.handlingDays,
   size: { ...settings.size, ...picked(asked, SIZE), ...picked(asked, ON_THE_WALL) },
   capture: { ...settings.capture, ...picked(asked, CAPTURE) },

@@ -24,13 +24,17 @@ const WORK = {
   kind: 'painting',
   medium: 'Linocut',
   width: '16 in',
-  height: '29,7 cm',
-  price: '1.200,50',
+  height: '29.7 cm',
+  price: '€1,200.50',
 };
 const edit = (workId: string, over: Record<string, string>, seen: Record<string, string>) =>
   editWork({ ...WORK, ...over, workId, seen: JSON.stringify(seen) });
 
 it('takes in lengths and money however they are written', async () => {
+  expect(await createWork({ ...WORK, height: '29,7 cm' })).toMatchObject({
+    ok: false,
+    fields: { height: expect.stringContaining('If it is 297 mm, write that') },
+  });
   const made = await createWork(WORK);
   expect(made).toMatchObject({ ok: true, value: 2 });
   expect((await loadEditWork('2')).stored).toMatchObject({

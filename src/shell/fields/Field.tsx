@@ -1,10 +1,14 @@
 'use client';
-import { useId } from 'react';
+import { useState } from 'react';
 import { Input, Label, TextArea, TextField } from 'react-aria-components';
 import { Controller } from 'react-hook-form';
 import styled from 'styled-components';
+import { readField } from '@/core/input';
+import type { FieldRead } from '@/core/input';
 import { useBench } from '../figures/BenchContext';
-import { Box, ErrorLine, Hint, Row, useTypedEarly } from './fieldParts';
+import { Offered } from './Combo';
+import { PickReading } from './PickReading';
+import { Box, ErrorLine, Hint, Problem, Row, useTypedEarly } from './fieldParts';
 import type { Defined, Form } from './fieldParts';
 
 const Figure = styled(Input)<{ $figure: boolean }>`
@@ -22,10 +26,11 @@ interface FieldProps {
   /** Words rather than a figure: label above, text left. */
   words?: boolean;
   lines?: number;
-  type?: 'text' | 'date';
   /** Words that are often meant, offered while one types. */
   offered?: readonly string[];
 }
+
+const NOTHING: FieldRead<null> = { ok: true, value: null };
 
 /** A field with its unit; its error stands under it and what was typed stays. */
 export function Field({
@@ -37,55 +42,81 @@ export function Field({
   hint = of.fields[name]?.hint,
   words,
   lines,
-  type,
   offered,
 }: FieldProps) {
   const early = useTypedEarly();
-  const listId = useId();
-  const { currency } = useBench();
-  const own = of.fields[name]?.unit;
-  const unit = given ?? (own === 'money' ? currency : own);
+  const bench = useBench();
+  const [typing, setTyping] = useState(false);
+  const own = of.fields[name];
+  const unit = given ?? (own?.unit === 'money' ? bench.currency : own?.unit);
   return (
     <Controller
       control={form.control}
       name={name}
-      render={({ field, fieldState }) => (
-        <TextField
-          name={name}
-          value={field.value ?? ''}
-          onChange={field.onChange}
-          onBlur={field.onBlur}
-          isInvalid={fieldState.invalid}
-          validationBehavior="aria"
-        >
-          <Row $stacked={words === true}>
-            <Label>{label}</Label>
-            <Box>
-              {lines ? (
-                <TextArea ref={early(field)} rows={lines} />
-              ) : (
-                <Figure
-                  ref={early(field)}
-                  $figure={!words}
-                  type={type ?? 'text'}
-                  autoComplete="off"
-                  list={offered && listId}
-                />
+      render={({ field, fieldState }) => {
+        const typed = field.value ?? '';
+        // While one types, half a figure is not asked about.
+        const asked = !typing || fieldState.invalid;
+        const of = given ? { ...bench, currency: given } : bench;
+        const read = own && asked && typed !== '' ? readField(own, typed, of) : NOTHING;
+        const meant = <PickReading read={read} onPick={field.onChange} />;
+        if (offered)
+          return (
+            <Row $stacked={words === true}>
+              <span className="label" aria-hidden>
+                {label}
+              </span>
+              <Offered
+                label={label}
+                value={typed}
+                offered={offered}
+                onChange={field.onChange}
+                onBlur={field.onBlur}
+                isInvalid={fieldState.invalid}
+                focusRef={field.ref}
+              />
+              {hint && <Hint>{hint}</Hint>}
+              {fieldState.error?.message && (
+                <Problem role="alert">{fieldState.error.message}</Problem>
               )}
-              {offered && (
-                <datalist id={listId}>
-                  {offered.map((option) => (
-                    <option key={option} value={option} />
-                  ))}
-                </datalist>
-              )}
-              {unit && <span>{unit}</span>}
-            </Box>
-            {hint && <Hint>{hint}</Hint>}
-            <ErrorLine message={fieldState.error?.message} />
-          </Row>
-        </TextField>
-      )}
+            </Row>
+          );
+        return (
+          <TextField
+            name={name}
+            value={typed}
+            onChange={field.onChange}
+            onFocus={() => setTyping(true)}
+            onBlur={() => {
+              setTyping(false);
+              field.onBlur();
+            }}
+            isInvalid={fieldState.invalid}
+            validationBehavior="aria"
+          >
+            <Row $stacked={words === true}>
+              <Label>{label}</Label>
+              <Box>
+                {lines ? (
+                  <TextArea ref={early(field)} rows={lines} />
+                ) : (
+                  <Figure
+                    ref={early(field)}
+                    $figure={!words}
+                    type="text"
+                    autoComplete="off"
+                    {...(words ? {} : { inputMode: 'decimal' as const })}
+                  />
+                )}
+                {unit && <span>{unit}</span>}
+              </Box>
+              {hint && <Hint>{hint}</Hint>}
+              <ErrorLine message={fieldState.error?.message} />
+              {meant}
+            </Row>
+          </TextField>
+        );
+      }}
     />
   );
 }

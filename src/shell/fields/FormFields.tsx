@@ -1,6 +1,7 @@
 'use client';
 import styled from 'styled-components';
 import { ChoiceField } from './ChoiceField';
+import { DayField } from './DayField';
 import { Field } from './Field';
 import type { Defined, Form } from './fieldParts';
 
@@ -33,10 +34,6 @@ interface FormFieldsProps {
   stacked?: boolean;
 }
 
-/** Choices that a list can show; more of them are typed. */
-const short = (choices: readonly string[] | undefined) =>
-  choices && choices.length <= 40 ? choices : undefined;
-
 /** The fields of a form as its definition has them: words, figures with their unit, choices, days. */
 export const FormFields = ({
   form,
@@ -53,16 +50,23 @@ export const FormFields = ({
   only.map((name) => {
     const { schema } = of.fields[name]!;
     const own = { form, of, name, ...(labels[name] ? { label: labels[name] } : {}) };
-    const choices = options[name] ?? short(schema.enum)?.map((v) => [v, v] as const);
+    const choices = options[name] ?? schema.enum?.map((v) => [v, v] as const);
     if (choices)
-      return <ChoiceField key={name} {...own} options={choices} words={stacked} />;
-    const day = schema.format === 'date';
+      return (
+        <ChoiceField
+          key={name}
+          {...own}
+          options={choices}
+          words={stacked}
+          {...(hints[name] ? { hint: hints[name] } : {})}
+        />
+      );
+    if (schema.format === 'date') return <DayField key={name} {...own} />;
     return (
       <Field
         key={name}
         {...own}
-        words={stacked || (/string|array/.test(schema.type ?? '') && !day && !schema.enum)}
-        {...(day ? { type: 'date' as const } : {})}
+        words={stacked || /string|array/.test(schema.type ?? '')}
         {...(units[name] ? { unit: units[name] } : {})}
         {...(hints[name] ? { hint: hints[name] } : {})}
         {...(lines[name] ? { lines: lines[name] } : {})}

@@ -1,5 +1,6 @@
 'use client';
 import { useRef } from 'react';
+import type { Field as FieldOf } from '@/core/input';
 import { AlertTriangle } from 'lucide-react';
 import { FieldError } from 'react-aria-components';
 import type { ControllerRenderProps, UseFormReturn } from 'react-hook-form';
@@ -13,7 +14,8 @@ export const Row = styled.div<{ $stacked?: boolean }>`
   grid-template-columns: ${({ $stacked }) => ($stacked ? '1fr' : '1fr 136px')};
   align-items: center;
   gap: 2px 10px;
-  label {
+  label,
+  .label {
     font-size: 13px;
     color: var(--soft);
   }
@@ -72,16 +74,8 @@ export const Hint = styled.span`
 
 /** What a field needs of its form's definition. */
 export interface Defined {
-  fields: Record<
-    string,
-    {
-      title: string;
-      unit?: string | undefined;
-      hint?: string | undefined;
-      hidden?: boolean | undefined;
-      schema: { type?: string; enum?: readonly string[]; format?: string };
-    }
-  >;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- what a field writes is its own
+  fields: Record<string, FieldOf<any>>;
 }
 
 export const ErrorLine = ({ message }: { message: string | undefined }) =>
@@ -94,7 +88,7 @@ export const ErrorLine = ({ message }: { message: string | undefined }) =>
     </FieldError>
   ) : null;
 
-type Typing = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement;
+type Typing = HTMLInputElement | HTMLTextAreaElement;
 
 /** Hands an input to its form, with what was typed into it before the page came alive. */
 export function useTypedEarly() {

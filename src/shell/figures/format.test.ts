@@ -2,9 +2,24 @@ import { size } from '@/core/units';
 import { formatOf } from './format';
 
 const plain = (text: string) => text.replace(/[\u202f\u00a0]/g, ' ');
-const metric = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR', timeZone: 'UTC' });
-const inches = formatOf({ units: 'inch', locale: 'en-US', currency: 'USD', timeZone: 'UTC' });
-const comma = formatOf({ units: 'metric', locale: 'de-DE', currency: 'EUR', timeZone: 'UTC' });
+const metric = formatOf({
+  units: 'metric',
+  locale: 'en-GB',
+  currency: 'EUR',
+  timeZone: 'UTC',
+});
+const inches = formatOf({
+  units: 'inch',
+  locale: 'en-US',
+  currency: 'USD',
+  timeZone: 'UTC',
+});
+const comma = formatOf({
+  units: 'metric',
+  locale: 'de-DE',
+  currency: 'EUR',
+  timeZone: 'UTC',
+});
 
 it('writes lengths in the units of the bench', () => {
   const of = (f: typeof metric) =>
@@ -34,6 +49,8 @@ it('writes figures by its locale, and money in its currency', () => {
 it('a day is never broken over two lines', () => {
   for (const locale of ['en-GB', 'de-DE', 'fr-FR'])
     expect(
-      formatOf({ units: 'metric', locale, currency: 'EUR', timeZone: 'UTC' }).day('2026-03-04'),
+      formatOf({ units: 'metric', locale, currency: 'EUR', timeZone: 'UTC' }).day(
+        '2026-03-04',
+      ),
     ).not.toMatch(/ /);
 });

@@ -129,8 +129,12 @@ export const TIDEWRACK: PrintLab = {
       items.push({ file: item.file, accepted: reasons.length === 0, reasons });
     }
     const any = items.some((i) => i.accepted);
-    const printedOn = any ? promisedDay(manifest.on, RULES.workingDaysToPrint, PLAIN_WEEK) : null;
-    const sentOn = any ? promisedDay(manifest.on, RULES.workingDaysToSend, PLAIN_WEEK) : null;
+    const printedOn = any
+      ? promisedDay(manifest.on, RULES.workingDaysToPrint, PLAIN_WEEK)
+      : null;
+    const sentOn = any
+      ? promisedDay(manifest.on, RULES.workingDaysToSend, PLAIN_WEEK)
+      : null;
     const answer: LabAnswer = {
       lab: NAME,
       items,

@@ -4,7 +4,7 @@ import { COMPRESSIONS, FORMATS, INTENTS, LIMITS, namePatternProblem } from '@/co
 import type { Compression, FileFormat, Intent, Recipe, TargetId } from '@/core/prepare';
 import { Tick, Upload } from '@/shell/fields';
 import { useRouter } from 'next/navigation';
-import { NumberRow } from './NumberRow';
+import { FigureRow } from '@/shell/fields';
 import { PlainChoice, PlainWords } from './PlainChoice';
 import type { PrepareView } from './view';
 import { INTENT_NAMES, nameProblemWords } from './words';
@@ -53,13 +53,9 @@ export function ConvertFields({
         options={INTENTS.map((i) => [i, INTENT_NAMES[i]])}
         onChange={(intent) => put({ intent: intent as Intent })}
       />
-      <label style={{ fontSize: 12.5 }}>
-        <Tick
-          checked={convert.blackPoint}
-          onChange={(e) => put({ blackPoint: e.target.checked })}
-        />{' '}
+      <Tick checked={convert.blackPoint} onChange={(blackPoint) => put({ blackPoint })}>
         black point compensation
-      </label>
+      </Tick>
       <Upload
         url="/api/profiles"
         accept={['.icc', '.icm']}
@@ -93,7 +89,7 @@ export function FileFields({ recipe, onChange }: EndProps) {
         />
       )}
       {file.format === 'jpeg' ? (
-        <NumberRow
+        <FigureRow
           label="quality"
           value={file.quality}
           limits={LIMITS.quality}
@@ -112,10 +108,9 @@ export function FileFields({ recipe, onChange }: EndProps) {
         />
       )}
       {file.format !== 'jpeg' && file.bits === 8 && (
-        <label style={{ fontSize: 12.5 }}>
-          <Tick checked={file.dither} onChange={(e) => put({ dither: e.target.checked })} />{' '}
+        <Tick checked={file.dither} onChange={(dither) => put({ dither })}>
           dither tones between two levels
-        </label>
+        </Tick>
       )}
       <PlainWords
         label="name"
@@ -134,11 +129,7 @@ export function FileFields({ recipe, onChange }: EndProps) {
 
 /** What Size laid down, and the marks around it. */
 export const SheetFields = ({ recipe, onChange }: EndProps) => (
-  <label style={{ fontSize: 12.5 }}>
-    <Tick
-      checked={recipe.marks}
-      onChange={(e) => onChange({ ...recipe, marks: e.target.checked })}
-    />{' '}
+  <Tick checked={recipe.marks} onChange={(marks) => onChange({ ...recipe, marks })}>
     trim marks, on 8 mm of white around the paper
-  </label>
+  </Tick>
 );

@@ -2,25 +2,13 @@
 import { Choose, Line } from '@/shell/fields';
 import styled from 'styled-components';
 
-const Row = styled.label`
+const Row = styled.div`
   display: grid;
   grid-template-columns: 82px 1fr;
   align-items: center;
   gap: 8px;
   font-size: 12.5px;
   color: var(--soft);
-  select,
-  input[type='text'] {
-    min-width: 0;
-    width: 100%;
-    padding: 4px 3px;
-    background: #fff;
-    color: #161616;
-    border: 1px solid #6f6f6f;
-  }
-  input[aria-invalid='true'] {
-    border: 2px solid var(--brick);
-  }
 `;
 
 /** One of a list, that holds at once. */
@@ -36,14 +24,14 @@ export const PlainChoice = ({
   onChange: (value: string) => void;
 }) => (
   <Row>
-    {label}
-    <Choose value={value} onChange={(e) => onChange(e.target.value)}>
-      {options.map(([v, text]) => (
-        <option key={v} value={v}>
-          {text}
-        </option>
-      ))}
-    </Choose>
+    <span aria-hidden>{label}</span>
+    <Choose
+      label={label}
+      value={value}
+      options={options}
+      onChange={onChange}
+      style={{ minWidth: 0 }}
+    />
   </Row>
 );
 
@@ -60,12 +48,7 @@ export const PlainWords = ({
   onChange: (value: string) => void;
 }) => (
   <Row>
-    {label}
-    <Line
-      type="text"
-      aria-invalid={invalid ?? false}
-      value={value}
-      onChange={(e) => onChange(e.target.value)}
-    />
+    <span aria-hidden>{label}</span>
+    <Line label={label} isInvalid={invalid ?? false} value={value} onChange={onChange} />
   </Row>
 );

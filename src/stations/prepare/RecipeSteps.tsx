@@ -60,12 +60,11 @@ export function RecipeSteps({ view, desk }: { view: PrepareView; desk: RecipeDes
         <li key={step.kind}>
           <Head>
             <Tick
-              aria-label={`Carry out: ${STEP_NAMES[step.kind]}`}
+              label={`Carry out: ${STEP_NAMES[step.kind]}`}
               checked={step.on}
-              disabled={step.kind === 'resample'}
-              onChange={(e) =>
-                step.kind !== 'resample' &&
-                desk.changeStep(i, { ...step, on: e.target.checked })
+              isDisabled={step.kind === 'resample'}
+              onChange={(on) =>
+                step.kind !== 'resample' && desk.changeStep(i, { ...step, on })
               }
             />
             <button type="button" aria-expanded={at === i} onClick={() => fold(i)}>

@@ -3,7 +3,7 @@ import { KERNELS, KERNEL_IDS } from '@/core/image';
 import type { KernelId } from '@/core/image';
 import { LIMITS } from '@/core/prepare';
 import type { LimitedField, RecipeStep } from '@/core/prepare';
-import { NumberRow } from './NumberRow';
+import { FigureRow } from '@/shell/fields';
 import { PlainChoice } from './PlainChoice';
 import { FIELD_NAMES, FIELD_UNITS } from './words';
 
@@ -43,7 +43,7 @@ export function StepFields({
         />
       )}
       {FIELDS[step.kind].map((field) => (
-        <NumberRow
+        <FigureRow
           key={field}
           label={FIELD_NAMES[field]}
           unit={FIELD_UNITS[field]}

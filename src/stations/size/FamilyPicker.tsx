@@ -32,17 +32,11 @@ const Part = styled(ToggleButton)`
   padding: 6px 9px;
 `;
 
-const Ratio = styled.label`
+const Ratio = styled.div`
   display: flex;
   align-items: center;
   gap: 6px;
   font-size: 13px;
-  select {
-    padding: 5px 3px;
-    background: #fff;
-    color: #161616;
-    border: 1px solid #6f6f6f;
-  }
 `;
 
 const Own = styled(EnterForm)`
@@ -89,19 +83,14 @@ export const FamilyPicker = memo(function FamilyPicker(sizing: FamilyPickerProps
         ))}
       </Group>
       <Ratio>
-        Ratio
+        <span aria-hidden>Ratio</span>
         <Choose
-          name="ratio"
+          label="Ratio"
           value={sizing.ratio ?? ''}
-          onChange={(e) => sizing.setRatio(e.target.value || null)}
-        >
-          <option value="">all</option>
-          {sizing.ratios.map((name) => (
-            <option key={name} value={name}>
-              {name}
-            </option>
-          ))}
-        </Choose>
+          onChange={(name) => sizing.setRatio(name || null)}
+          style={{ width: 92 }}
+          options={[['', 'all'], ...sizing.ratios.map((name) => [name, name] as const)]}
+        />
       </Ratio>
       <Own onEnter={own.submit}>
         <div>

@@ -14,7 +14,8 @@ import { WallSketch } from './sheets/WallSketch';
 import { hangScene } from '@/core/size';
 import { bytesWords, largestWords, lossWords, reopenedWords, standingWords } from './words';
 
-const written = (units: UnitMode) => formatOf({ units, locale: 'en-GB', currency: 'EUR', timeZone: 'UTC' });
+const written = (units: UnitMode) =>
+  formatOf({ units, locale: 'en-GB', currency: 'EUR', timeZone: 'UTC' });
 const format = written('metric');
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 

@@ -9,7 +9,7 @@ import type { Millimetres } from '@/core/units';
 import { isFact } from '@/core/facts';
 import { LAYOUT } from '@/core/size';
 import { keepInTab, keptInTab } from '@/shell/actions';
-import { useBench, useFormat } from '@/shell/figures';
+import { useBench } from '@/shell/figures';
 import type { Form, TypedValues } from '@/shell/fields';
 import { LAYOUT_FIELDS, layoutOf } from './layoutForm';
 import type { LayoutLength } from './layoutForm';
@@ -56,7 +56,6 @@ const isLayout = isFact(LAYOUT);
 
 /** How pictures meet their sheets, as it is typed: fields with their units and their errors. */
 export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
-  const format = useFormat();
   const bench = useBench();
   const first = useMemo(
     () => start ?? plainLayout('within', mm(bench.units === 'metric' ? 20 : 19.05)),

@@ -10,7 +10,12 @@ import { mm, size } from '@/core/units';
 import { formatOf } from '@/shell/figures/format';
 import { OWN_SIZE_WORDS, verdictShort, worthWords } from './words';
 
-const format = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR', timeZone: 'UTC' });
+const format = formatOf({
+  units: 'metric',
+  locale: 'en-GB',
+  currency: 'EUR',
+  timeZone: 'UTC',
+});
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 
 /** The judgement of a 50 x 70 cm print of a master of so many pixels across. */

@@ -32,7 +32,6 @@ const look = defineForm({
   down: edge('Window height', MOST_WINDOW),
 });
 
-
 /** Colours of the masters looked at of late; a master's never changes. */
 const colours = new Map<number, Promise<MasterColour>>();
 const MOST_COLOURS = 20;

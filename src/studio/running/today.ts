@@ -22,10 +22,12 @@ function holidaysOf(country: string, year: number): ReadonlySet<string> {
     }).getHolidays(year)) {
       const first = date.slice(0, 10);
       // Some last for days: each of them is one.
-      const length = Math.max(1, Math.round((end.getTime() - start.getTime()) / 86_400_000));
+      const length = Math.max(
+        1,
+        Math.round((end.getTime() - start.getTime()) / 86_400_000),
+      );
       if (type === 'public')
-        for (let i = 0; i < length; i += 1)
-          days.add(daysAfter(first, i));
+        for (let i = 0; i < length; i += 1) days.add(daysAfter(first, i));
     }
   holidays.set(key, days);
   return days;

@@ -21,11 +21,15 @@ export function AddLineSlip({
 }) {
   const router = useRouter();
   const { locale } = useBench();
-  const form = useActionForm(addLine, startLine(adding, { currency: view.currency, locale }), {
-    fixed: { order: view.order.number },
-    done: 'Line added; what is numbered is reserved.',
-    onDone: () => router.push(home(view)),
-  });
+  const form = useActionForm(
+    addLine,
+    startLine(adding, { currency: view.currency, locale }),
+    {
+      fixed: { order: view.order.number },
+      done: 'Line added; what is numbered is reserved.',
+      onDone: () => router.push(home(view)),
+    },
+  );
   return (
     <BenchForm view={view} label="A line more" form={form} verb="Add this line">
       <LineFields form={form.form} adding={adding} currency={view.currency} />

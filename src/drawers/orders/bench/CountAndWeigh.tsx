@@ -16,15 +16,6 @@ const Lines = styled.ul`
     padding: 2px 0;
     border-bottom: 1px solid var(--line);
   }
-  label {
-    display: flex;
-  }
-  input {
-    width: 15px;
-    height: 15px;
-    margin: 0;
-    accent-color: #1c4a78;
-  }
 `;
 
 /** What is gathered: each part ticked in the first count and again in the second. */
@@ -40,25 +31,24 @@ export const PickLines = ({ order, parcel }: { order: string; parcel: ParcelView
             {(['first', 'second'] as const).map((count) => {
               const on = ticks[count].includes(part.key);
               return (
-                <label key={count}>
-                  <Tick
-                    checked={on}
-                    disabled={
-                      sealed !== null ||
-                      (count === 'second' && !ticks.first.includes(part.key))
-                    }
-                    aria-label={`${words}, ${count} count`}
-                    onChange={() =>
-                      run({
-                        order,
-                        parcel: String(parcel.id),
-                        part: part.key,
-                        count,
-                        on: on ? 'no' : 'yes',
-                      })
-                    }
-                  />
-                </label>
+                <Tick
+                  key={count}
+                  checked={on}
+                  isDisabled={
+                    sealed !== null ||
+                    (count === 'second' && !ticks.first.includes(part.key))
+                  }
+                  label={`${words}, ${count} count`}
+                  onChange={() =>
+                    run({
+                      order,
+                      parcel: String(parcel.id),
+                      part: part.key,
+                      count,
+                      on: on ? 'no' : 'yes',
+                    })
+                  }
+                />
               );
             })}
             <span>{words}</span>

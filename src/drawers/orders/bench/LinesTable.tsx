@@ -19,10 +19,6 @@ const Wide = styled(SlipTable)`
   th:nth-child(2) {
     text-align: left;
   }
-  select {
-    padding: 3px;
-    max-width: 130px;
-  }
 `;
 
 type Line = OrderBenchView['lines'][number];
@@ -43,19 +39,15 @@ function ParcelChoice({ line, view }: { line: Line; view: OrderBenchView }) {
   if (line.state !== 'open' || own?.sealed) return <>{own ? own.place : '–'}</>;
   return (
     <Choose
-      aria-label={`Parcel of ${line.work || line.name || ''} ${line.label ?? ''}`}
+      label={`Parcel of ${line.work || line.name || ''} ${line.label ?? ''}`}
       value={String(line.parcelId ?? '')}
-      onChange={(e) =>
-        run({ order: order.number, line: String(line.id), parcel: e.target.value })
-      }
-    >
-      {open.map((p) => (
-        <option key={p.id} value={p.id}>
-          parcel {p.place}
-        </option>
-      ))}
-      <option value="0">one of its own</option>
-    </Choose>
+      style={{ width: 130 }}
+      onChange={(parcel) => run({ order: order.number, line: String(line.id), parcel })}
+      options={[
+        ...open.map((p) => [String(p.id), `parcel ${p.place}`] as const),
+        ['0', 'one of its own'],
+      ]}
+    />
   );
 }
 

@@ -5,7 +5,12 @@ import { SHELF } from '../../../../e2e/support/shelf';
 import { formatOf } from '@/shell/figures/format';
 import { packingWords, partWords, scaleWords, sealedWords } from './words';
 
-const format = formatOf({ units: 'metric', locale: 'en-GB', currency: 'EUR', timeZone: 'UTC' });
+const format = formatOf({
+  units: 'metric',
+  locale: 'en-GB',
+  currency: 'EUR',
+  timeZone: 'UTC',
+});
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 
 const print = (line: number, width: number, height: number, copies = 1) => ({

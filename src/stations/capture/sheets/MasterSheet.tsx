@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { RGB_SPACES } from '@/core/colour';
+import { Fold } from '@/shell/fields';
 import { ButtonLink, useAction } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Strips } from '@/shell/fields';
@@ -157,14 +158,11 @@ export function MasterSheet(props: SheetProps) {
             ],
           ]}
         />
-        <details>
-          <summary>
-            <SectionLabel as="span">Bring a newer master</SectionLabel>
-          </summary>
+        <Fold title="Bring a newer master">
           <div style={{ display: 'grid', gap: 9, marginTop: 8 }}>
             <BringMaster workId={work.id} primary={false} naming={view.naming} />
           </div>
-        </details>
+        </Fold>
       </Slip>
     </Bench>
   );

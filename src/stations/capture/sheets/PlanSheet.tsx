@@ -18,7 +18,7 @@ import { PiecesDrawing } from '../PiecesDrawing';
 import { MEDIUM_WORDS, planWords } from '../planWords';
 import type { CaptureView } from '../view';
 import { printWish } from '../wishForm';
-import { Unfold } from './Unfold';
+import { Fold } from '@/shell/fields';
 import { DevicesTable } from './DevicesTable';
 
 const megabytes = (bytes: number) => bytes / 1e6;
@@ -160,16 +160,16 @@ export function PlanSheet({ view, head }: { view: CaptureView; head: ReactNode }
           </Small>
         )}
         {chosen && (
-          <Unfold title={`Change ${chosen.device.name}`}>
+          <Fold title={`Change ${chosen.device.name}`}>
             <EditDevice key={chosen.id} row={chosen.row} />
-          </Unfold>
+          </Fold>
         )}
-        <Unfold title="Put a device on the list">
+        <Fold title="Put a device on the list">
           <NewDevice />
-        </Unfold>
-        <Unfold title="Hire it out, or do it yourself">
+        </Fold>
+        <Fold title="Hire it out, or do it yourself">
           <HireOrOwn hire={plan.hire} />
-        </Unfold>
+        </Fold>
       </Slip>
     </Bench>
   );

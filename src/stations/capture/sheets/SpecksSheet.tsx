@@ -161,12 +161,13 @@ export function SpecksSheet({ view, found, head }: SheetProps) {
             {specks.found.length}
           </span>
           <Slide
+            label="Show from so sure on"
             min={0.2}
             max={0.99}
             step={0.01}
             value={least}
-            onChange={(e) => {
-              setLeast(Number(e.target.value));
+            onChange={(sure) => {
+              setLeast(sure);
               setAt(null);
             }}
           />

@@ -25,10 +25,6 @@ const Slider = styled.label`
   gap: 8px;
   align-items: center;
   font-size: 13px;
-  input {
-    accent-color: var(--blue);
-    width: 100%;
-  }
 `;
 
 /** From which value on an end of the scale is marked. */
@@ -36,6 +32,7 @@ function End(props: {
   range: [number, number];
   value: number;
   onChange: (value: number) => void;
+  label: string;
   children: ReactNode;
 }) {
   const [min, max] = props.range;
@@ -43,10 +40,11 @@ function End(props: {
     <Slider>
       <span>{props.children}</span>
       <Slide
+        label={props.label}
         min={min}
         max={max}
         value={props.value}
-        onChange={(e) => props.onChange(Number(e.target.value))}
+        onChange={props.onChange}
       />
     </Slider>
   );
@@ -162,10 +160,10 @@ export function ToneSheet({ view, master, found, head }: SheetProps) {
           </tbody>
         </SlipTable>
         <SectionLabel>Where it is marked on the picture</SectionLabel>
-        <End range={[0, 80]} value={low} onChange={setLow}>
+        <End label="Marked as dark" range={[0, 80]} value={low} onChange={setLow}>
           darker than {low} of 255, blue
         </End>
-        <End range={[175, 255]} value={high} onChange={setHigh}>
+        <End label="Marked as light" range={[175, 255]} value={high} onChange={setHigh}>
           lighter than {high} of 255, red
         </End>
         <SectionLabel>Noise by tone, standard deviation of 255</SectionLabel>

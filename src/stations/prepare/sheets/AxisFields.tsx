@@ -1,7 +1,7 @@
 'use client';
 import { SETTING_AXES, namedSettings } from '@/core/prepare';
 import type { AxisPlan, SettingAxis } from '@/core/prepare';
-import { NumberRow } from '../NumberRow';
+import { FigureRow } from '@/shell/fields';
 import { PlainChoice, PlainWords } from '../PlainChoice';
 import { AXIS_NAMES } from '../sheetWords';
 
@@ -34,7 +34,7 @@ export function AxisFields({
       />
       {numbers && (
         <>
-          <NumberRow
+          <FigureRow
             label="by steps of"
             unit={plan.axis === 'sharpening' ? '%' : ''}
             value={plan.step}
@@ -43,7 +43,7 @@ export function AxisFields({
             step={1}
             onChange={(step) => onChange({ ...plan, step })}
           />
-          <NumberRow
+          <FigureRow
             label="each way"
             value={plan.sides}
             limits={[1, 4]}

@@ -8,14 +8,6 @@ import { routeProblemWords } from '../handOverWords';
 import type { ErrandDeskNow } from '../useErrandDesk';
 import type { PrepareView } from '../view';
 
-const FIELD = {
-  width: '100%',
-  padding: '3px 5px',
-  border: '1px solid #6f6f6f',
-  background: '#fff',
-  color: '#161616',
-};
-
 interface Props {
   label: string;
   files: readonly FileShown[];
@@ -38,50 +30,41 @@ function FileRow({
   return (
     <tr data-tone={item && wrong.length > 0 ? 'caution' : undefined}>
       <td className="wrap">
-        <label>
-          <Tick
-            checked={item !== undefined}
-            onChange={(e) => put(file, e.target.checked ? {} : null)}
-          />{' '}
+        <Tick checked={item !== undefined} onChange={(on) => put(file, on ? {} : null)}>
           {file.work && <em>{file.work}: </em>}
           {file.name}
-        </label>
+        </Tick>
       </td>
       <td style={{ width: 52 }}>
         {item && (
           <Line
-            aria-label={`Prints of ${file.name}`}
-            style={{ ...FIELD, textAlign: 'right' }}
-            inputMode="numeric"
+            figure
+            whole
+            label={`Prints of ${file.name}`}
             value={item.quantity}
-            onChange={(e) => put(file, { quantity: e.target.value })}
+            onChange={(quantity) => put(file, { quantity })}
           />
         )}
       </td>
       <td style={{ width: 150 }}>
         {item && (
           <Choose
-            aria-label={`Paper of ${file.name}`}
-            style={FIELD}
+            label={`Paper of ${file.name}`}
             value={item.paperId}
-            onChange={(e) => put(file, { paperId: e.target.value })}
-          >
-            <option value="">not said</option>
-            {papers.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </Choose>
+            onChange={(paperId) => put(file, { paperId })}
+            options={[
+              ['', 'not said'],
+              ...papers.map((p) => [String(p.id), p.name] as const),
+            ]}
+          />
         )}
       </td>
       <td style={{ width: 130 }}>
         {item && (
           <Line
-            aria-label={`Remarks on ${file.name}`}
-            style={FIELD}
+            label={`Remarks on ${file.name}`}
             value={item.remarks}
-            onChange={(e) => put(file, { remarks: e.target.value })}
+            onChange={(remarks) => put(file, { remarks })}
           />
         )}
       </td>

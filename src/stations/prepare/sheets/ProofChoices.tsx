@@ -1,7 +1,7 @@
 'use client';
 import { Tick } from '@/shell/fields';
 import { SlipTable } from '@/shell/table';
-import { NumberRow } from '../NumberRow';
+import { FigureRow } from '@/shell/fields';
 import { PlainChoice } from '../PlainChoice';
 import { SHEET_CHOICES } from '../proofWish';
 import type { SheetProps } from '../sheetProps';
@@ -49,7 +49,7 @@ export const ProofChoices = ({
   papers,
 }: Props & { papers: SheetProps['view']['papers'] }) => (
   <>
-    <NumberRow
+    <FigureRow
       label="piece wide"
       unit="mm"
       value={desk.width}
@@ -58,7 +58,7 @@ export const ProofChoices = ({
       step={5}
       onChange={(width) => put({ width })}
     />
-    <NumberRow
+    <FigureRow
       label="piece high"
       unit="mm"
       value={desk.height}
@@ -85,7 +85,7 @@ export const ProofChoices = ({
     />
     {desk.sheet === 'own' && (
       <>
-        <NumberRow
+        <FigureRow
           label="sheet wide"
           unit="mm"
           value={desk.own.width}
@@ -93,7 +93,7 @@ export const ProofChoices = ({
           step={5}
           onChange={(width) => put({ own: { ...desk.own, width } })}
         />
-        <NumberRow
+        <FigureRow
           label="sheet high"
           unit="mm"
           value={desk.own.height}
@@ -103,9 +103,8 @@ export const ProofChoices = ({
         />
       </>
     )}
-    <label style={{ fontSize: 12.5 }}>
-      <Tick checked={desk.overview} onChange={(e) => put({ overview: e.target.checked })} />{' '}
+    <Tick checked={desk.overview} onChange={(overview) => put({ overview })}>
       the whole picture small, with the pieces marked
-    </label>
+    </Tick>
   </>
 );

@@ -147,19 +147,19 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
         <RuleNotice workId={work.id} sizeKey={picked.key} desk={recipeDesk} />
         <div style={{ display: 'flex', gap: '3px 12px', flexWrap: 'wrap', fontSize: 13 }}>
           {offered.map((o) => (
-            <label key={o.key}>
-              <Tick
-                checked={desk.sizes.includes(o.key)}
-                onChange={(e) =>
-                  put({
-                    sizes: e.target.checked
-                      ? [...desk.sizes, o.key]
-                      : desk.sizes.filter((k) => k !== o.key),
-                  })
-                }
-              />{' '}
+            <Tick
+              key={o.key}
+              checked={desk.sizes.includes(o.key)}
+              onChange={(on) =>
+                put({
+                  sizes: on
+                    ? [...desk.sizes, o.key]
+                    : desk.sizes.filter((k) => k !== o.key),
+                })
+              }
+            >
               {o.label}
-            </label>
+            </Tick>
           ))}
         </div>
         <PiecesTable desk={desk} put={put} />

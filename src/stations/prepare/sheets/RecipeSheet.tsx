@@ -110,18 +110,16 @@ export function RecipeSheet({ view, master, picked, desk, head, turn }: SheetPro
         )}
         {view.recipes.length > 0 && (
           <Choose
-            aria-label="Take a recipe"
-            value={exact?.id ?? ''}
-            onChange={(e) => e.target.value && desk.take(Number(e.target.value))}
-            style={{ padding: 4 }}
-          >
-            <option value="">take a recipe …</option>
-            {view.recipes.map((r) => (
-              <option key={r.id} value={r.id}>
-                {r.name}, version {r.version}
-              </option>
-            ))}
-          </Choose>
+            label="Take a recipe"
+            value={String(exact?.id ?? '')}
+            onChange={(id) => id && desk.take(Number(id))}
+            options={[
+              ['', 'take a recipe …'],
+              ...view.recipes.map(
+                (r) => [String(r.id), `${r.name}, version ${r.version}`] as const,
+              ),
+            ]}
+          />
         )}
         <RuleNotice workId={view.work.id} sizeKey={picked.key} desk={desk} />
         <RecipeSteps view={view} desk={desk} />

@@ -28,19 +28,6 @@ const Place = styled.div`
   svg {
     display: block;
   }
-  input[type='range'] {
-    width: 420px;
-    max-width: 100%;
-    accent-color: #1c4a78;
-  }
-  input[type='text'] {
-    width: 120px;
-    padding: 5px 7px;
-    text-align: right;
-    border: 1px solid #6f6f6f;
-    background: #fff;
-    color: #161616;
-  }
 `;
 
 /** Why a resolution is none that a screen can have; null when it can. */
@@ -87,7 +74,7 @@ export function Calibrate({ desk, onDone }: { desk: ScreenDesk; onDone: () => vo
           strokeWidth={7 * scale}
         />
       </svg>
-      <label>
+      <div style={{ width: 420, maxWidth: '100%' }}>
         <Small>
           Widen the drawing until it is as large as the card ({format.number(CARD.width, 1)}{' '}
           × {format.number(CARD.height, 2)} mm): {format.number(ppi, 1)} ppi
@@ -96,11 +83,12 @@ export function Calibrate({ desk, onDone }: { desk: ScreenDesk; onDone: () => vo
           min={screenScale(LEAST_SCREEN_PPI, mm(MM_PER_INCH))}
           max={12}
           step={0.01}
-          aria-label="Width of the drawn card"
+          label="Width of the drawn card"
+          digits={2}
           value={scale}
-          onChange={(e) => setScale(Number(e.target.value))}
+          onChange={setScale}
         />
-      </label>
+      </div>
       <div>
         <Button onPress={() => keep(scale)}>It is as large as the card</Button>
       </div>

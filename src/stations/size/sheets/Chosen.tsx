@@ -14,12 +14,14 @@ export const Chosen = ({
   chosen: ReadonlySet<string>;
   onChoose: (key: string) => void;
 }) => (
-  <Tick
-    // One stop for the whole ladder: the tick of the line that is picked.
-    tabIndex={step.key === picked ? 0 : -1}
-    aria-label={`Choose ${step.label}`}
-    checked={chosen.has(step.key)}
-    onChange={() => onChoose(step.key)}
-    onClick={(e) => e.stopPropagation()}
-  />
+  // A press on it picks no line.
+  <span role="presentation" onClick={(e) => e.stopPropagation()}>
+    <Tick
+      // One stop for the whole ladder: the tick of the line that is picked.
+      reached={step.key === picked}
+      label={`Choose ${step.label}`}
+      checked={chosen.has(step.key)}
+      onChange={() => onChoose(step.key)}
+    />
+  </span>
 );

@@ -86,10 +86,9 @@ export function KeptArea({ crop, hasArea }: { crop: CropDesk; hasArea: boolean }
   return (
     <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
       {hasArea && (
-        <label style={{ fontSize: 13 }}>
-          <Tick checked={crop.locked} onChange={(e) => crop.setLocked(e.target.checked)} />{' '}
+        <Tick checked={crop.locked} onChange={crop.setLocked}>
           Hold it inside
-        </label>
+        </Tick>
       )}
       <Button $small $plain onPress={() => crop.setDrawing(true)}>
         {hasArea ? 'Mark it anew' : 'Mark what must stay'}

@@ -19,17 +19,12 @@ const WAYS: [Standing, string][] = [
   ['hand', 'In the hand'],
 ];
 
-const Row = styled.label`
+const Row = styled.div`
   display: flex;
   gap: 10px;
   align-items: center;
   font-size: 13px;
   color: var(--soft);
-  input[type='range'] {
-    flex: 1;
-    min-width: 0;
-    accent-color: #1c4a78;
-  }
 `;
 
 /** Where people stand: by the diagonal, at one distance, or with the print in the hand. Tried here, kept for all works. */
@@ -59,9 +54,10 @@ export function StandingRule({ sizing }: { sizing: Sizing }) {
             min={0.5}
             max={3}
             step={0.1}
-            aria-label="Standing distance, times the diagonal"
+            label="Standing distance, times the diagonal"
+            digits={1}
             value={rules.standingFactor}
-            onChange={(e) => set({ standingFactor: Number(e.target.value) })}
+            onChange={(standingFactor) => set({ standingFactor })}
           />
           {format.number(rules.standingFactor, 1)} × the diagonal
         </Row>

@@ -169,14 +169,14 @@ export function WallSheet({ view, master, sizing, head }: SheetProps) {
           {steps
             .filter((s) => s.key !== here.key)
             .map((s) => (
-              <label key={s.key}>
-                <Tick
-                  checked={beside.has(s.key)}
-                  disabled={!beside.has(s.key) && beside.size >= MOST_BESIDE - 1}
-                  onChange={() => toggle(s.key)}
-                />{' '}
+              <Tick
+                key={s.key}
+                checked={beside.has(s.key)}
+                isDisabled={!beside.has(s.key) && beside.size >= MOST_BESIDE - 1}
+                onChange={() => toggle(s.key)}
+              >
                 {s.label}
-              </label>
+              </Tick>
             ))}
         </div>
       </Slip>

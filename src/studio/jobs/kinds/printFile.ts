@@ -2,7 +2,15 @@ import { dayIn } from '@/core/days';
 import { mkdir, rm, stat } from 'node:fs/promises';
 import { checksumCheck, fileName, ppiOf, verifyPrintFile } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
-import { addPrintFile, filesOf, getMaster, getRecipe, getWork, jobsToCome, readSettings } from '@/data';
+import {
+  addPrintFile,
+  filesOf,
+  getMaster,
+  getRecipe,
+  getWork,
+  jobsToCome,
+  readSettings,
+} from '@/data';
 import type { PrintFile, Reading } from '@/data';
 import { fillPrintFile, partOf, runInWorker, storePaths } from '@/engine';
 import type { PrintTarget, Progress } from '@/engine';

@@ -1,0 +1,78 @@
+'use client';
+import { ChevronDown } from 'lucide-react';
+import type { CSSProperties, Ref } from 'react';
+import { Button, Select, SelectValue } from 'react-aria-components';
+import styled from 'styled-components';
+import { Combo } from './Combo';
+import { OptionList, keyOf, valueOf } from './OptionList';
+import type { Options } from './OptionList';
+import { boxCss } from './box';
+
+/** So many are looked over; among more of them one searches. */
+const LOOKED_OVER = 12;
+
+const Face = styled(Button)`
+  ${boxCss}
+  appearance: none;
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  width: 100%;
+  padding: 5px 5px 5px 7px;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+  > span {
+    flex: 1;
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  svg {
+    flex: none;
+  }
+`;
+
+export interface ChooseProps {
+  /** What is chosen; said, not shown: a label beside it is the caller's. */
+  label: string;
+  value: string;
+  options: Options;
+  onChange: (value: string) => void;
+  isInvalid?: boolean;
+  isDisabled?: boolean;
+  style?: CSSProperties;
+  /** What takes the focus. */
+  focusRef?: Ref<HTMLButtonElement & HTMLInputElement>;
+  onBlur?: () => void;
+}
+
+/** One of a list: a few are looked over, many are searched. */
+export const Choose = ({ label, value, options, onChange, ...rest }: ChooseProps) => {
+  if (options.length > LOOKED_OVER)
+    return <Combo {...{ label, value, options, onChange, ...rest }} />;
+  const { isInvalid, isDisabled, style, focusRef, onBlur } = rest;
+  return (
+    <Select
+      aria-label={label}
+      value={keyOf(value)}
+      onChange={(key) => key !== null && onChange(valueOf(key))}
+      placeholder="choose"
+      validationBehavior="aria"
+      {...(isInvalid ? { isInvalid } : {})}
+      {...(isDisabled ? { isDisabled } : {})}
+      {...(style ? { style } : {})}
+    >
+      <Face
+        ref={focusRef}
+        {...(onBlur ? { onBlur } : {})}
+        data-invalid={isInvalid || undefined}
+      >
+        <SelectValue />
+        <ChevronDown size={14} aria-hidden />
+      </Face>
+      <OptionList options={options} />
+    </Select>
+  );
+};
