@@ -16,6 +16,9 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // Where a studio pays in euros, measures in millimetres, and its days are those of UTC.
+    locale: 'en-IE',
+    timezoneId: 'UTC',
     actionTimeout: 60_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -168,7 +168,7 @@ test('make a resolution proof for two sizes, judge it, make the print file, hand
   await opened(page, prepare('recipe', LARGE));
   await page.getByRole('link', { name: /Ask the log book/ }).click();
   await expect(
-    page.getByRole('table', { name: 'Log book of prints' }).getByRole('row'),
+    page.getByRole('grid', { name: 'Log book of prints' }).getByRole('row'),
   ).toHaveCount(3);
   await expect(
     page.getByText(/amount 140 → 110: sharpness was a little hard/),

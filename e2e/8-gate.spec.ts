@@ -161,7 +161,6 @@ test('an address with nonsense in it shows what there is, or that it is not ther
     `/log?work=${n}&impression=${n}:number:${n}`,
     `/papers?paper=${n}&edit=1`,
     `/editions?code=${n}`,
-    `/api/jobs/${n}`,
     `/api/find?find=${n}`,
   ]);
   const bad: string[] = [];

@@ -8,13 +8,16 @@ import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { MarkSymbols } from '@/shell/drawing';
 import { BenchProvider } from '@/shell/figures';
-import { Chest, GlobalStyle, House } from '@/shell/frame';
+import { RunningFoot, RunningProvider } from '@/shell/running';
+import { Chest, GlobalStyle, House, Routing } from '@/shell/frame';
 import { UndoToasts } from '@/drawers/undo/UndoToasts';
 import { BenchSwitches } from '@/drawers/settings/BenchSwitches';
 import { loadChest } from '@/drawers/settings/view';
 import { StyleRegistry } from './registry';
 
-export const metadata: Metadata = { title: 'Glassine' };
+export const metadata: Metadata = {
+  title: { default: 'Glassine', template: '%s · Glassine' },
+};
 export const dynamic = 'force-dynamic';
 
 export default async function RootLayout({ children }: { children: React.ReactNode }) {
@@ -27,12 +30,24 @@ export default async function RootLayout({ children }: { children: React.ReactNo
           <GlobalStyle />
           <MarkSymbols />
           <BenchProvider bench={bench}>
-            <UndoToasts>
-              <House>
-                <Chest counts={counts} foot={<BenchSwitches />} />
-                <main>{children}</main>
-              </House>
-            </UndoToasts>
+            <Routing>
+              <UndoToasts>
+                <RunningProvider>
+                  <House>
+                    <Chest
+                      counts={counts}
+                      foot={
+                        <>
+                          <RunningFoot />
+                          <BenchSwitches />
+                        </>
+                      }
+                    />
+                    <main>{children}</main>
+                  </House>
+                </RunningProvider>
+              </UndoToasts>
+            </Routing>
           </BenchProvider>
         </StyleRegistry>
       </body>

@@ -96,6 +96,7 @@ const render = (view: ReactElement): string =>
         currency: 'EUR',
         locale: 'en-GB',
         timeZone: 'UTC',
+        singleKeys: true,
       }}
     >
       {view}

@@ -5,6 +5,9 @@ import type { Reading } from './reading';
 /** Lines of one page of a list. */
 export const PAGE_LINES = 30;
 
+/** Lines of a list as it is printed, on one long page. */
+export const PRINTED_LINES = 1000;
+
 /** Of orders and customers, which are many, only the newest so many are found; it is said. */
 export const MOST_FOUND = 2000;
 
@@ -36,14 +39,17 @@ export interface Page<T> {
 }
 
 /** Reads an address's `sort`, `down`, `page` and `find`; nonsense falls back to the start. */
-export function askedOf(query: Record<string, string | undefined>): Asked {
+export function askedOf(
+  query: Record<string, string | undefined>,
+  lines = query.print === '1' ? PRINTED_LINES : PAGE_LINES,
+): Asked {
   const page = Number(query.page);
   return {
     sort: query.sort ?? null,
     down: query.down === '1',
     page: Number.isInteger(page) && page > 0 && page < 1e6 ? page : 1,
     find: (query.find ?? '').trim().slice(0, 100),
-    lines: PAGE_LINES,
+    lines,
   };
 }
 

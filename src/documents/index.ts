@@ -7,3 +7,4 @@ export * from './sheetPdf';
 export * from './sizeSheet';
 export * from './rasterPdf';
 export * from './logBookPdf';
+export * from './csvText';

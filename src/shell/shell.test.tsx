@@ -7,12 +7,12 @@ import { mm, size } from '@/core/units';
 import { draw } from '../../e2e/support/draw';
 import { DataTable } from './table/DataTable';
 import { Dimension } from './drawing/Dimension';
-import { JobLine } from './said/JobLine';
+import { JobLine } from './running';
 import { PrintOnSheet } from './drawing/PrintOnSheet';
 import { Rule } from './frame/Rule';
 import { StationMark } from './drawing/marks';
 import { splitUnit } from './slip/Figures';
-import type { JobView } from './said/JobLine';
+import type { JobView } from './running';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => ({}),
@@ -101,12 +101,19 @@ it('a table names itself, its columns, and what it is sorted by', () => {
 
 it('lines that lead somewhere can be reached and are told apart', () => {
   const markup = table({ href: (r) => `/x/${r.n}`, picked: 10 });
-  expect(markup.match(/<tr[^>]*tabindex="0"/g)).toHaveLength(2);
-  expect(markup).toMatch(/aria-selected="true"[^]*Low Sun/);
-  // What leads nowhere is reached as a whole, so that it can be scrolled by keyboard.
-  expect(table()).toMatch(
-    /<div[^>]*tabindex="0"[^>]*role="region"|<div[^>]*role="region"[^>]*tabindex="0"/,
-  );
+  expect(markup.match(/<a [^>]*href="\/x\/(2|10)"/g)).toHaveLength(2);
+  expect(markup).toMatch(/aria-current="true"[^>]*>Low Sun|Low Sun[^]*aria-current="true"/);
+  // One that leads nowhere has no link to press.
+  const some = table({ href: (r) => (r.n === 2 ? '/x/2' : null) });
+  expect(some.match(/<a /g)).toHaveLength(1);
+});
+
+it('several lines can be chosen where something can be done with them', () => {
+  expect(table()).not.toContain('type="checkbox"');
+  const many = table({ many: [{ name: 'Take out', run: () => undefined }] });
+  expect(many.match(/type="checkbox"/g)).toHaveLength(3);
+  // Nothing is chosen yet: nothing is offered.
+  expect(many).not.toContain('Take out');
 });
 
 it.each([

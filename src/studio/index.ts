@@ -7,6 +7,7 @@ export * from './words/faults';
 export * from './wayIn/stale';
 export * from './wayIn/sizeAsked';
 export * from './jobs/startJob';
+export * from './jobs/running';
 export * from './jobs/orderFiles';
 export * from './words/refusalWords';
 export * from './words/ledgerWords';

@@ -1,5 +1,8 @@
+import { drawerTitle } from '@/app/titles';
 import { AccountsDrawer } from '@/drawers/accounts/AccountsDrawer';
 import { loadAccounts } from '@/drawers/accounts/view';
+
+export const generateMetadata = drawerTitle('Accounts');
 
 export default async function AccountsRoute({
   searchParams,

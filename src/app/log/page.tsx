@@ -1,7 +1,10 @@
+import { drawerTitle } from '@/app/titles';
 import { LogDrawer } from '@/drawers/log/LogDrawer';
 import { PrintLog } from '@/drawers/log/PrintLog';
 import { loadPrints } from '@/drawers/log/prints';
 import { loadLog } from '@/drawers/log/view';
+
+export const generateMetadata = drawerTitle('Log book');
 
 export default async function LogRoute({
   searchParams,

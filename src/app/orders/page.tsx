@@ -1,5 +1,8 @@
+import { drawerTitle } from '@/app/titles';
 import { OrdersDrawer } from '@/drawers/orders/OrdersDrawer';
 import { loadOrders } from '@/drawers/orders/view';
+
+export const generateMetadata = drawerTitle('Orders');
 
 export default async function OrdersRoute({
   searchParams,

@@ -1,5 +1,8 @@
+import { drawerTitle } from '@/app/titles';
 import { PapersDrawer } from '@/drawers/papers/PapersDrawer';
 import { loadPapers } from '@/drawers/papers/view';
+
+export const generateMetadata = drawerTitle('Papers');
 
 export default async function PapersRoute({
   searchParams,

@@ -1,5 +1,8 @@
+import { drawerTitle } from '@/app/titles';
 import { SettingsDrawer } from '@/drawers/settings/SettingsDrawer';
 import { loadSettings } from '@/drawers/settings/view';
+
+export const generateMetadata = drawerTitle('Bench settings');
 
 export default async function SettingsRoute({
   searchParams,

@@ -1,1 +1,2 @@
-export * from './guardCell';
+export * from './bareCell';
+export * from './delimiterOf';

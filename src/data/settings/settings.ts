@@ -18,6 +18,8 @@ export type Tone = 'light' | 'middle' | 'dark';
 export interface BenchSettings {
   units: UnitMode;
   tone: Tone;
+  /** Whether single keys do something; some hands and voices press them unwillingly. */
+  singleKeys: boolean;
   currency: string;
   locale: string;
   studio: string;
@@ -42,6 +44,7 @@ export interface BenchSettings {
 export const DEFAULT_SETTINGS: BenchSettings = {
   units: 'metric',
   tone: 'middle',
+  singleKeys: true,
   currency: 'EUR',
   locale: 'en-GB',
   studio: '',

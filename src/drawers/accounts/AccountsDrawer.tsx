@@ -5,7 +5,7 @@ import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
-import { DataTable, FindField } from '@/shell/table';
+import { DataTable, ListOut, FindField } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
 import type { AccountsView } from './view';
@@ -136,6 +136,7 @@ export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) 
     <>
       <DrawerHead title="Accounts" sum={`${sold} pieces sold and shipped`}>
         <FindField label="Find a title" value={asked.find} />
+        <ListOut drawer="accounts" />
       </DrawerHead>
       <Bench>
         <Surface>

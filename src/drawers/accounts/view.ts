@@ -3,9 +3,12 @@ import { ALL, askedOf, salesPage, salesSums } from '@/data';
 import { studio } from '@/studio';
 
 /** What was sold, by work and size: gross, what channel, carrier and making took, and what stayed. */
-export async function loadAccounts(query: Record<string, string | undefined>) {
+export async function loadAccounts(
+  query: Record<string, string | undefined>,
+  lines?: number,
+) {
   const db = (await studio()).db.read;
-  const asked = askedOf(query);
+  const asked = askedOf(query, lines);
   const page = await salesPage(db, asked);
   const asUsual = asked.sort === null && asked.find === '' && asked.page === 1;
   const [best, sums] = await Promise.all([

@@ -9,13 +9,15 @@ import { EnterForm, Field } from '@/shell/fields';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
-import { DataTable, FindField } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField } from '@/shell/table';
 import type { TypedValues } from '@/shell/fields';
 import type { Column } from '@/shell/table';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { verify } from './actions';
 import type { EditionsView } from './view';
 import { codeForm } from './codeForm';
+
+const MANY = [takesOut('editions')];
 
 type Row = EditionsView['page']['rows'][number];
 
@@ -92,6 +94,7 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
         sum={`${counts.declared} declared, ${counts.closed} closed, ${counts.sold} impressions sold`}
       >
         <FindField label="Find a title or 7/30" value={asked.find} />
+        <ListOut drawer="editions" />
       </DrawerHead>
       <Bench>
         <Surface>
@@ -104,6 +107,7 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
             </Empty>
           ) : (
             <DataTable
+              many={MANY}
               label="Editions"
               rows={page.rows}
               list={{ asked, total: page.total }}

@@ -45,9 +45,12 @@ async function checkCode(text: string): Promise<CodeCheck> {
 }
 
 /** Editions, and the check of a certificate's code if one was asked for. */
-export async function loadEditions(query: Record<string, string | undefined>) {
+export async function loadEditions(
+  query: Record<string, string | undefined>,
+  lines?: number,
+) {
   const db = (await studio()).db.read;
-  const asked = askedOf(query);
+  const asked = askedOf(query, lines);
   const [page, counts] = await Promise.all([editionsPage(db, asked), editionCounts(db)]);
   const rows = page.rows.map(({ kind, of, ...row }) => ({
     ...row,

@@ -1,11 +1,11 @@
 'use client';
-import { useState } from 'react';
+import { useSearchParams } from 'next/navigation';
 import { Button, DownloadLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
-import { DataTable, FindField, useAddress } from '@/shell/table';
+import { DataTable, FindField, useAddress, useAddressOf } from '@/shell/table';
 import { Sentence } from '@/shell/words';
 import { AnswerSlip } from './AnswerSlip';
 import { AskBook } from './AskBook';
@@ -21,7 +21,9 @@ import type { LogRow } from './usePrintColumns';
 export function PrintLog(view: PrintsView) {
   const { page, asked, query, works, papers, answer } = view;
   const go = useAddress();
-  const [picked, setPicked] = useState<number | null>(null);
+  const addressOf = useAddressOf();
+  const asking = useSearchParams().get('entry');
+  const picked = asking === null ? null : Number(asking);
   const rows: LogRow[] = answer ? answer.near : page.rows;
   const row = rows.find((r) => r.id === picked) ?? null;
   const columns = usePrintColumns(answer !== null);
@@ -83,7 +85,7 @@ export function PrintLog(view: PrintsView) {
               columns={columns}
               id={(r) => r.id}
               picked={picked}
-              onPick={(r) => setPicked(r.id === picked ? null : r.id)}
+              href={(r) => addressOf({ entry: r.id === picked ? null : String(r.id) })}
               tight
             />
           )}

@@ -1,11 +1,9 @@
-import { stringify } from 'csv-stringify/sync';
-import { guardCell } from '@/core/csv';
 import { ASPECT_NAMES } from '@/core/log';
 import { recipeLine } from '@/studio/words/recipeWords';
 import { dayIn } from '@/core/days';
 import { currencyDigits, formatDay } from '@/core/units';
 import { readEntries, readSettings } from '@/data';
-import { logBookPdf, printable } from '@/documents';
+import { csvText, logBookPdf, printable } from '@/documents';
 import { now, studio } from '@/studio';
 import { filterOf, withWords } from './prints';
 import type { PrintRow } from './prints';
@@ -61,10 +59,7 @@ export async function logDocument(
   const settings = await readSettings(db);
   if (query.form !== 'pdf') {
     const rows = await withWords(db, await readEntries(db, filter, MOST_CSV));
-    const csv = stringify([
-      HEADS,
-      ...rows.map((r) => cellsOf(r, settings.timeZone).map(guardCell)),
-    ]);
+    const csv = csvText([HEADS, ...rows.map((r) => cellsOf(r, settings.timeZone))]);
     return {
       bytes: Buffer.from(csv),
       type: 'text/csv; charset=utf-8',

@@ -7,12 +7,14 @@ import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { DataTable, useAddress } from '@/shell/table';
+import { DataTable, ListOut, takesOut, useAddressOf } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence } from '@/shell/words';
 import { Delivery, EditMaterial, LayIn, NewMaterial } from './MaterialForms';
 import type { MaterialsView } from './view';
 import { KIND_WORDS, leftSentence } from './words';
+
+const MANY = [takesOut('materials')];
 
 type Row = MaterialsView['materials'][number];
 
@@ -94,7 +96,7 @@ function MaterialSlip({
 export function MaterialsDrawer(view: MaterialsView) {
   const { materials, picked, movements, adding, editing } = view;
   const format = useFormat();
-  const address = useAddress();
+  const addressOf = useAddressOf();
   const scale = 46 / Math.max(76, ...materials.map((m) => Math.max(m.width, m.height)));
   const columns = useMemo<Column<Row>[]>(
     () => [
@@ -150,6 +152,7 @@ export function MaterialsDrawer(view: MaterialsView) {
         sum={`${materials.length} kinds, ${low} out or low`}
       >
         {materials.length > 0 && <LayIn plain />}
+        <ListOut drawer="materials" />
         <ButtonLink $plain href="/papers">
           Papers
         </ButtonLink>
@@ -163,12 +166,13 @@ export function MaterialsDrawer(view: MaterialsView) {
             </Empty>
           ) : (
             <DataTable
+              many={MANY}
               label="Packing material"
               rows={materials}
               columns={columns}
               id={(r) => r.id}
               picked={adding ? null : (picked?.id ?? null)}
-              onPick={(r) => address({ material: String(r.id), edit: null, new: null })}
+              href={(r) => addressOf({ material: String(r.id), edit: null, new: null })}
             />
           )}
         </Surface>

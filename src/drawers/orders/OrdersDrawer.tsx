@@ -6,12 +6,14 @@ import { Choose } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { DataTable, FindField, useAddress } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField, useAddress } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Pencil } from '@/shell/words';
 import { stateWords } from '@/studio/words/orderWords';
 import { NewOrder } from './NewOrder';
 import type { OrdersView } from './view';
+
+const MANY = [takesOut('orders')];
 
 type Row = OrdersView['page']['rows'][number];
 
@@ -99,6 +101,7 @@ export function OrdersDrawer(view: OrdersView) {
         sum={`${counts.open} open, ${counts.late} late, ${counts.shipped} shipped`}
       >
         <FindField label="Find number, name, title" value={asked.find} />
+        <ListOut drawer="orders" />
         <Choose
           label="Which orders"
           value={shown}
@@ -122,6 +125,7 @@ export function OrdersDrawer(view: OrdersView) {
             </Empty>
           ) : (
             <DataTable
+              many={MANY}
               label="Orders"
               rows={page.rows}
               list={{ asked, ...page }}

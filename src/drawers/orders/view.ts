@@ -25,9 +25,12 @@ const labelOf = (o: OrderLineOfList): string =>
     : '';
 
 /** The orders drawer: a page of orders, and what a new one can take. */
-export async function loadOrders(query: Record<string, string | undefined>) {
+export async function loadOrders(
+  query: Record<string, string | undefined>,
+  lines?: number,
+) {
   const db = (await studio()).db.read;
-  const asked = askedOf(query);
+  const asked = askedOf(query, lines);
   const shown = ORDERS_SHOWN.find((s) => s === query.show) ?? 'all';
   const settings = await readSettings(db);
   const today = todayOf(settings);
@@ -56,6 +59,7 @@ export async function loadOrders(query: Record<string, string | undefined>) {
     adding: adding ? await addingLine(db, query, currency) : null,
     currency,
     handlingDays,
+    timeZone: settings.timeZone,
   };
 }
 

@@ -6,7 +6,7 @@ import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { DataTable, FindField, useAddress } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField, useAddressOf } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence } from '@/shell/words';
 import { BringPapers } from './BringPapers';
@@ -16,6 +16,8 @@ import type { PapersView } from './view';
 import { Stock } from './PaperShelf';
 import { stockSentence, stockWords } from './words';
 
+const MANY = [takesOut('papers')];
+
 type Row = PapersView['page']['rows'][number];
 
 /** Papers: every stock, what is left of it, what it is, and how it behaves. */
@@ -23,7 +25,7 @@ export function PapersDrawer(view: PapersView) {
   const { page, asked, counts, picked, replacement, movements, others } = view;
   const { adding, editing, bringing } = view;
   const format = useFormat();
-  const address = useAddress();
+  const addressOf = useAddressOf();
   const columns = useMemo<Column<Row>[]>(
     () => [
       {
@@ -77,6 +79,7 @@ export function PapersDrawer(view: PapersView) {
         sum={`${counts.all} papers, ${counts.low} at or under the reorder point`}
       >
         <FindField label="Find a paper" value={asked.find} />
+        <ListOut drawer="papers" />
         <ButtonLink $plain href="/papers?bring=1">
           From a list
         </ButtonLink>
@@ -91,14 +94,15 @@ export function PapersDrawer(view: PapersView) {
             </p>
           ) : (
             <DataTable
+              many={MANY}
               label="Papers"
               rows={page.rows}
               list={{ asked, total: page.total }}
               columns={columns}
               id={(r) => r.id}
               picked={adding ? null : (picked?.id ?? null)}
-              onPick={(r) =>
-                address({ paper: String(r.id), edit: null, new: null, bring: null })
+              href={(r) =>
+                addressOf({ paper: String(r.id), edit: null, new: null, bring: null })
               }
             />
           )}

@@ -17,9 +17,12 @@ const SHOWN = 4;
 const MOVEMENTS = 200;
 
 /** The paper drawer: a page of stocks with what is left, and the one picked. */
-export async function loadPapers(query: Record<string, string | undefined>) {
+export async function loadPapers(
+  query: Record<string, string | undefined>,
+  lines?: number,
+) {
   const db = (await studio()).db.read;
-  const asked = askedOf(query);
+  const asked = askedOf(query, lines);
   const [page, counts, settings, named] = await Promise.all([
     papersPage(db, asked),
     paperCounts(db),
@@ -51,6 +54,7 @@ export async function loadPapers(query: Record<string, string | undefined>) {
     editing,
     bringing: query.bring === '1',
     currency: settings.currency,
+    settings,
   };
 }
 

@@ -4,9 +4,11 @@ import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { DataTable, FindField } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import type { ProofsView } from './view';
+
+const MANY = [takesOut('proofs')];
 
 type Row = ProofsView['page']['rows'][number];
 
@@ -77,6 +79,7 @@ export function ProofsDrawer({ page, asked, counts, costs }: ProofsView) {
         sum={`${counts.rounds} rounds, ${counts.out} out; they have cost ${costs.map((c) => format.money(c.cost, c.currency)).join(' and ') || 'nothing'}`}
       >
         <FindField label="Find a title or paper" value={asked.find} />
+        <ListOut drawer="proofs" />
       </DrawerHead>
       <Bench>
         <Surface>
@@ -86,6 +89,7 @@ export function ProofsDrawer({ page, asked, counts, costs }: ProofsView) {
             </Empty>
           ) : (
             <DataTable
+              many={MANY}
               label="Proof rounds"
               rows={page.rows}
               list={{ asked, total: page.total }}

@@ -1,11 +1,12 @@
 'use client';
 import { Archive, Search, Settings } from 'lucide-react';
 import Link from 'next/link';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { useAction } from '@/shell/actions';
 import { useBench } from '@/shell/figures';
 import { Keys } from '@/shell/frame';
+import type { LaidOpen } from '@/shell/frame';
 import { setSwitches } from './actions';
 
 const Switch = styled.button`
@@ -43,15 +44,26 @@ const NEXT_TONE = { light: 'middle', middle: 'dark', dark: 'light' } as const;
 export function BenchSwitches() {
   const { units, tone } = useBench();
   const { run } = useAction(setSwitches);
-  const [finding, setFinding] = useState(false);
+  const [laid, setLaid] = useState<LaidOpen>(null);
   const onUnits = useCallback(
     () => run({ units: units === 'metric' ? 'inch' : 'metric' }),
     [run, units],
   );
   const onTone = useCallback(() => run({ tone: NEXT_TONE[tone] }), [run, tone]);
+  const onSingleKeys = useCallback(
+    (on: boolean) => run({ singleKeys: on ? 'on' : 'off' }),
+    [run],
+  );
+  const commands = useMemo(
+    () => [
+      { name: 'Millimetres or inches', key: 'u', run: onUnits },
+      { name: 'Another grey of the table', key: 'g', run: onTone },
+    ],
+    [onUnits, onTone],
+  );
   return (
     <>
-      <Switch type="button" onClick={() => setFinding(true)}>
+      <Switch type="button" onClick={() => setLaid('find')}>
         <Search size={12} aria-hidden /> Find
       </Switch>
       <Switch type="button" onClick={onUnits}>
@@ -61,7 +73,9 @@ export function BenchSwitches() {
         Grey: {tone}
       </Switch>
       <Row>
-        <span style={{ fontSize: 12 }}>? for keys</span>
+        <Switch type="button" onClick={() => setLaid('keys')}>
+          ? Keys
+        </Switch>
         <Link href="/safekeeping" aria-label="Your data and its backups">
           <Archive size={16} aria-hidden />
         </Link>
@@ -69,7 +83,7 @@ export function BenchSwitches() {
           <Settings size={16} aria-hidden />
         </Link>
       </Row>
-      <Keys onUnits={onUnits} onTone={onTone} finding={finding} onFinding={setFinding} />
+      <Keys commands={commands} laid={laid} onLaid={setLaid} onSingleKeys={onSingleKeys} />
     </>
   );
 }

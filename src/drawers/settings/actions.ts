@@ -8,14 +8,16 @@ import { benchAsked, benchForm, benchWritten } from './benchForm';
 const switches = defineForm({
   units: optional(choice('Units', ['metric', 'inch'])),
   tone: optional(choice('Grey of the table', ['light', 'middle', 'dark'])),
+  singleKeys: optional(choice('Single keys', ['on', 'off'])),
 });
 
 /** Units and grey of the table, switched from anywhere. */
 export async function setSwitches(typed: unknown) {
-  return act(switches, typed, {}, async ({ units, tone }, { write }) => {
+  return act(switches, typed, {}, async ({ units, tone, singleKeys }, { write }) => {
     const chosen: Partial<BenchSettings> = {};
     if (units) chosen.units = units;
     if (tone) chosen.tone = tone;
+    if (singleKeys) chosen.singleKeys = singleKeys === 'on';
     await write((tx) => saveSettings(tx, chosen));
     return null;
   });

@@ -5,9 +5,9 @@ import { studio } from '@/studio';
 export async function loadChest() {
   const db = (await studio()).db.read;
   const [settings, counts] = await Promise.all([readSettings(db), drawerCounts(db)]);
-  const { units, tone, currency, locale, timeZone } = settings;
+  const { units, tone, currency, locale, timeZone, singleKeys } = settings;
   return {
-    bench: { units, tone, currency, locale, timeZone },
+    bench: { units, tone, currency, locale, timeZone, singleKeys },
     counts: {
       '/works': counts.works,
       '/papers': counts.papers,

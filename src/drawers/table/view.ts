@@ -19,8 +19,7 @@ import {
   worksLacking,
 } from '@/data';
 import type { Reading, BenchSettings } from '@/data';
-import { fallingShort, followedJob, now, studio, todayOf } from '@/studio';
-import { jobWords } from './jobWords';
+import { fallingShort, followedJob, jobWords, now, studio, todayOf } from '@/studio';
 
 export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'all sizes';
 

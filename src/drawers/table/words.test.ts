@@ -1,5 +1,5 @@
 import type { TodayLine } from '@/core/today';
-import { jobWords } from './jobWords';
+import { jobWords } from '@/studio/jobs/running';
 import { sayLine } from './words';
 
 const work = { workId: 3, work: 'Salt Pans' };

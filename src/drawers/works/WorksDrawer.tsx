@@ -1,5 +1,4 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { STATIONS } from '@/core/work';
@@ -9,9 +8,11 @@ import { StationMark } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { DataTable, FindField } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import type { WorksView } from './view';
+
+const MANY = [takesOut('works')];
 
 type Row = WorksView['page']['rows'][number];
 
@@ -58,7 +59,6 @@ const Marks = styled.span`
 /** All works, each with its marks along the rule and its next step. */
 export function WorksDrawer({ works, page, asked }: WorksView) {
   const format = useFormat();
-  const router = useRouter();
   const columns = useMemo<Column<Row>[]>(
     () => [
       {
@@ -142,17 +142,19 @@ export function WorksDrawer({ works, page, asked }: WorksView) {
         sum={page.total === works ? `${works} works` : `${page.total} of ${works} works`}
       >
         <FindField label="Find a title or medium" value={asked.find} />
+        <ListOut drawer="works" />
         <ButtonLink href="/works/new">New work</ButtonLink>
       </DrawerHead>
       <Bench>
         <Surface>
           <DataTable
+            many={MANY}
             label="Works"
             rows={page.rows}
             list={{ asked, total: page.total }}
             columns={columns}
             id={(r) => r.work.id}
-            onPick={(r) => router.push(`/works/${r.work.id}/${r.next}`)}
+            href={(r) => `/works/${r.work.id}/${r.next}`}
           />
         </Surface>
       </Bench>

@@ -15,9 +15,9 @@ export async function loadRule(id: string) {
 }
 
 /** Works as they lie in the drawer. */
-export async function loadWorks(query: Record<string, string | undefined>) {
+export async function loadWorks(query: Record<string, string | undefined>, lines?: number) {
   const open = await studio();
-  const asked = askedOf(query);
+  const asked = askedOf(query, lines);
   const today = todayOf(await readSettings(open.db.read));
   const page = await worksPage(open.db.read, asked);
   const marked = await markedWorks(open.db.read, page.rows, today);

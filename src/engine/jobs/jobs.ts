@@ -75,6 +75,15 @@ export class JobQueue {
       .sort((a, b) => a.ahead - b.ahead || a.id - b.id);
   }
 
+  /** Those that have ended and are remembered, the newest first; `most` of them. */
+  ended(most: number): JobNow[] {
+    return [...this.known.values()]
+      .filter(({ job }) => job.state !== 'running' && job.state !== 'queued')
+      .slice(-most)
+      .reverse()
+      .map((entry) => this.now(entry));
+  }
+
   /** Calls back on every change of any job, until the returned function is called. */
   follow(change: () => void): () => void {
     this.followers.add(change);

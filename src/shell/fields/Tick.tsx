@@ -4,8 +4,26 @@ import { Checkbox } from 'react-aria-components';
 import styled from 'styled-components';
 
 const Face = styled(Checkbox)`
+  position: relative;
   display: inline-flex;
   align-items: baseline;
+  /* The input itself lies over its box: it is what is met by hands and by tools. */
+  > span:first-child {
+    clip: auto !important;
+    clip-path: none !important;
+    width: 100% !important;
+    height: 100% !important;
+    margin: 0 !important;
+    inset: 0 !important;
+    opacity: 0;
+    z-index: 1;
+    input {
+      width: 100%;
+      height: 100%;
+      margin: 0;
+      cursor: inherit;
+    }
+  }
   gap: 6px;
   cursor: pointer;
   svg {
@@ -38,13 +56,6 @@ const Face = styled(Checkbox)`
       background: #6d6d6d;
     }
   }
-  &[data-focus-visible] {
-    outline: none;
-    svg {
-      outline: 2px solid var(--blue);
-      outline-offset: 2px;
-    }
-  }
   @media (forced-colors: active) {
     &[data-selected] svg {
       forced-color-adjust: none;
@@ -57,13 +68,16 @@ const Face = styled(Checkbox)`
 export const Tick = ({
   checked,
   onChange,
+  slot,
   children,
   label,
   isDisabled = false,
   reached = true,
 }: {
-  checked: boolean;
-  onChange: (on: boolean) => void;
+  checked?: boolean;
+  onChange?: (on: boolean) => void;
+  /** Its place in a list: there the list says whether it is on. */
+  slot?: 'selection';
   /** What is ticked; or `label`, where it stands beside it already. */
   children?: ReactNode;
   label?: string;
@@ -72,10 +86,14 @@ export const Tick = ({
   reached?: boolean;
 }) => (
   <Face
-    isSelected={checked}
-    onChange={onChange}
-    isDisabled={isDisabled}
-    excludeFromTabOrder={!reached}
+    {...(slot
+      ? { slot }
+      : {
+          isSelected: checked ?? false,
+          isDisabled,
+          excludeFromTabOrder: !reached,
+          ...(onChange ? { onChange } : {}),
+        })}
     {...(label ? { 'aria-label': label } : {})}
   >
     <svg viewBox="0 0 15 15" aria-hidden>

@@ -26,6 +26,7 @@ const bench = {
   currency: 'CHF',
   locale: 'en-GB',
   timeZone: 'UTC',
+  singleKeys: true,
 } as const;
 
 const drawn = (element: React.ReactElement) =>

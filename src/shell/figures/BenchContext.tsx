@@ -13,6 +13,8 @@ export interface BenchView {
   currency: string;
   locale: string;
   timeZone: string;
+  /** Whether single keys do something. */
+  singleKeys: boolean;
 }
 
 const BenchContext = createContext<BenchView>({
@@ -21,6 +23,7 @@ const BenchContext = createContext<BenchView>({
   currency: 'EUR',
   locale: 'en-GB',
   timeZone: 'UTC',
+  singleKeys: true,
 });
 
 export const BenchProvider = ({

@@ -1,12 +1,16 @@
 'use client';
 import { usePathname, useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import styled from 'styled-components';
-import { STATIONS } from '@/core/work';
+import { isMeant, useKeysHere } from '../actions/singleKeys';
+import type { KeyLine } from '../actions/singleKeys';
+import { Tick } from '../fields/Tick';
+import { useBench } from '../figures/BenchContext';
 import { Dialog } from '../said/Dialog';
-import { FindDialog } from './FindDialog';
-import { isTyping } from '../actions/singleKeys';
 import { useToast } from '../said/Toasts';
+import { FindDialog } from './FindDialog';
+import type { Command } from './FindDialog';
+import { PLACES, stationsAt } from './places';
 
 const List = styled.dl`
   display: grid;
@@ -21,87 +25,100 @@ const List = styled.dl`
   }
 `;
 
-const DRAWER_KEYS: Record<string, string> = {
-  t: '/',
-  w: '/works',
-  p: '/papers',
-  r: '/proofs',
-  e: '/editions',
-  o: '/orders',
-  a: '/accounts',
-  l: '/log',
-  d: '/safekeeping',
-  s: '/settings',
-};
+/** What lies open over the page. */
+export type LaidOpen = 'find' | 'keys' | null;
 
-/** Single keys: digits to stations, letters to drawers, `?` for this list. */
-export function Keys({
-  onUnits,
-  onTone,
-  finding,
-  onFinding,
-}: {
-  onUnits: () => void;
-  onTone: () => void;
-  /** Whether the find dialog is open. */
-  finding: boolean;
-  onFinding: (open: boolean) => void;
-}) {
-  const [open, setOpen] = useState(false);
+interface KeysProps {
+  /** What the keys u and g do, and what else can be done from anywhere. */
+  commands: readonly Command[];
+  laid: LaidOpen;
+  onLaid: (laid: LaidOpen) => void;
+  onSingleKeys: (on: boolean) => void;
+}
+
+const Lines = ({ lines }: { lines: readonly KeyLine[] }) => (
+  <List>
+    {lines.map(({ key, does }) => (
+      <div key={key} style={{ display: 'contents' }}>
+        <dt>{key}</dt>
+        <dd>{does}</dd>
+      </div>
+    ))}
+  </List>
+);
+
+const EVERYWHERE: readonly KeyLine[] = [
+  { key: '1 … 8', does: 'stations of the open work, from Capture to Pack' },
+  {
+    key: 't w p m r e o a l',
+    does: 'Table, Works, Papers, Packing, Proofs, Editions, Orders, Accounts, Log book',
+  },
+  { key: 'd s', does: 'your data and its backups; bench settings' },
+  { key: 'f, Ctrl k', does: 'find a title, a name, an order, a place, a command' },
+  { key: 'z', does: 'take the last step back, where it can be' },
+  { key: 'u', does: 'millimetres or inches' },
+  { key: 'g', does: 'grey of the table: light, middle, dark' },
+  { key: '↑ ↓', does: 'walk through a list; Enter opens the line' },
+  { key: 'Esc', does: 'close what lies on top' },
+  { key: '?', does: 'this list' },
+];
+
+/** Single keys: digits to stations, letters to drawers, `?` for this list; find and commands. */
+export function Keys({ commands, laid, onLaid, onSingleKeys }: KeysProps) {
   const router = useRouter();
   const { takeBack } = useToast();
+  const { singleKeys } = useBench();
   const path = usePathname();
+  const here = useKeysHere();
+  const places = useMemo(() => [...stationsAt(path), ...PLACES], [path]);
+  const all = useMemo<Command[]>(
+    () => [
+      { name: 'Take the last step back', key: 'z', run: () => takeBack(null) },
+      { name: 'Show all keys', key: '?', run: () => onLaid('keys') },
+      ...commands,
+    ],
+    [takeBack, onLaid, commands],
+  );
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      const work = /^\/works\/(\d+)/.exec(path)?.[1];
-      const station = STATIONS[Number(event.key) - 1];
-      const drawer = DRAWER_KEYS[event.key];
-      if (event.key === '?') setOpen(true);
-      else if (event.key === 'f') onFinding(true);
-      else if (event.key === 'z') takeBack(null);
-      else if (station && work) router.push(`/works/${work}/${station}`);
-      else if (drawer) router.push(drawer);
-      else if (event.key === 'u') onUnits();
-      else if (event.key === 'g') onTone();
-      else return;
+      if (event.key === 'k' && (event.ctrlKey || event.metaKey)) onLaid('find');
+      else if (!singleKeys || !isMeant(event)) return;
+      else if (event.key === 'f') onLaid('find');
+      else {
+        const command = all.find((c) => c.key === event.key);
+        const place = places.find((p) => p.key === event.key);
+        if (command) command.run();
+        else if (place) router.push(place.href);
+        else return;
+      }
       event.preventDefault();
     };
     window.addEventListener('keydown', press);
     // From now on the page listens.
     document.documentElement.dataset.keys = 'on';
     return () => window.removeEventListener('keydown', press);
-  }, [path, router, onUnits, onTone, onFinding, takeBack]);
-  const lines: [string, string][] = [
-    ['1 … 8', 'stations of the open work, from Capture to Pack'],
-    [
-      't w p r e o a l',
-      'Table, Works, Papers, Proofs, Editions, Orders, Accounts, Log book',
-    ],
-    ['d s', 'your data and its backups; bench settings'],
-    ['f', 'find a title, a name, an order, a number'],
-    ['z', 'take the last step back, where it can be'],
-    ['u', 'millimetres or inches'],
-    ['g', 'grey of the table: light, middle, dark'],
-    ['↑ ↓', 'walk through a list; Enter opens the line'],
-    ['+ −', 'step closer, step back, on the wall; scale a crop'],
-    ['b v', 'at Prepare: held, the patch untouched; the patch closer'],
-    ['Esc', 'close what lies on top'],
-    ['?', 'this list'],
-  ];
+  }, [places, all, singleKeys, router, onLaid]);
   return (
     <>
-      <Dialog title="Keys" open={open} onClose={() => setOpen(false)}>
-        <List>
-          {lines.map(([key, text]) => (
-            <div key={key} style={{ display: 'contents' }}>
-              <dt>{key}</dt>
-              <dd>{text}</dd>
-            </div>
-          ))}
-        </List>
+      <Dialog title="Keys" open={laid === 'keys'} onClose={() => onLaid(null)}>
+        {here.length > 0 && (
+          <>
+            <h3 style={{ fontSize: 15 }}>In this view</h3>
+            <Lines lines={here} />
+            <h3 style={{ fontSize: 15 }}>Everywhere</h3>
+          </>
+        )}
+        <Lines lines={EVERYWHERE} />
+        <Tick checked={singleKeys} onChange={onSingleKeys}>
+          Single keys do something
+        </Tick>
       </Dialog>
-      <FindDialog open={finding} onClose={() => onFinding(false)} />
+      <FindDialog
+        open={laid === 'find'}
+        onClose={() => onLaid(null)}
+        places={places}
+        commands={all}
+      />
     </>
   );
 }

@@ -178,6 +178,6 @@ export const DrawerHead = ({
       <h1>{title}</h1>
       <p>{sum}</p>
     </div>
-    <HeadTools>{children}</HeadTools>
+    <HeadTools data-screen-only>{children}</HeadTools>
   </DrawerTop>
 );

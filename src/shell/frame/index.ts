@@ -3,6 +3,7 @@ export * from './FindDialog';
 export * from './GlobalStyle';
 export * from './House';
 export * from './Keys';
+export * from './Routing';
 export * from './Rule';
 export * from './SheetTabs';
 export * from './theme';

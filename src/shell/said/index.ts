@@ -1,5 +1,4 @@
 export * from './Dialog';
 export * from './FormDialog';
-export * from './JobLine';
 export * from './Toasts';
 export * from './states';

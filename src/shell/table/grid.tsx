@@ -1,5 +1,6 @@
 'use client';
-import styled from 'styled-components';
+import { Table } from 'react-aria-components';
+import styled, { css } from 'styled-components';
 
 export const Wrap = styled.div`
   position: relative;
@@ -7,7 +8,8 @@ export const Wrap = styled.div`
   overflow: auto;
 `;
 
-export const Grid = styled.table`
+/** The look of a list, whatever draws it. */
+export const gridCss = css`
   width: 100%;
   border-collapse: collapse;
   th,
@@ -25,6 +27,32 @@ export const Grid = styled.table`
     font-size: 12px;
     color: var(--soft);
     white-space: nowrap;
+    z-index: 1;
+  }
+  th[data-allows-sorting] {
+    cursor: pointer;
+    svg {
+      vertical-align: -1px;
+      margin-left: 3px;
+    }
+  }
+  tbody tr {
+    position: relative;
+  }
+  /* The link of a line lies over all of it; what else can be pressed lies above. */
+  a.line {
+    color: inherit;
+    text-decoration: none;
+    &::after {
+      content: '';
+      position: absolute;
+      inset: 0;
+    }
+  }
+  td a:not(.line),
+  td button,
+  td label {
+    position: relative;
     z-index: 1;
   }
   th button {
@@ -72,17 +100,27 @@ export const Grid = styled.table`
   tbody tr[data-opens]:hover {
     background: rgba(0, 0, 0, 0.05);
   }
-  tbody tr[aria-selected='true'] {
+  tbody tr[aria-selected='true'],
+  tbody tr[data-picked] {
     background: rgba(255, 255, 255, 0.42);
     box-shadow: inset 3px 0 0 var(--blue);
     td:first-child {
       padding-left: 8px;
     }
   }
-  [data-tone='dark'] & tbody tr[aria-selected='true'] {
+  [data-tone='dark'] & tbody tr[aria-selected='true'],
+  [data-tone='dark'] & tbody tr[data-picked] {
     background: rgba(255, 255, 255, 0.12);
   }
   tbody tr:focus-visible {
     outline-offset: -2px;
   }
+`;
+
+export const Grid = styled.table`
+  ${gridCss}
+`;
+
+export const GridOf = styled(Table)`
+  ${gridCss}
 `;

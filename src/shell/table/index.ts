@@ -1,4 +1,8 @@
 export * from './DataTable';
+export * from './ListOut';
 export * from './PageTurner';
 export * from './SlipTable';
+export * from './WalkedTable';
 export * from './listAddress';
+export type { ManyAction } from './ChosenLines';
+export type { Column } from './columns';

@@ -17,9 +17,8 @@ export interface ListAsked {
 
 type Change = Record<string, string | null>;
 
-/** Changes parts of the address; null takes one out. */
-export function useAddress(): (change: Change) => void {
-  const router = useRouter();
+/** The address with some of its parts changed; null takes one out. */
+export function useAddressOf(): (change: Change) => string {
   const path = usePathname();
   const now = useSearchParams().toString();
   return useCallback(
@@ -29,9 +28,26 @@ export function useAddress(): (change: Change) => void {
         if (value === null || value === '') next.delete(key);
         else next.set(key, value);
       const query = next.toString();
-      router.replace(query === '' ? path : `${path}?${query}`, { scroll: false });
+      return query === '' ? path : `${path}?${query}`;
     },
-    [router, path, now],
+    [path, now],
+  );
+}
+
+/**
+ * Changes parts of the address: a step that Back takes back, unless it is one of many small ones
+ * (`replace`), such as letters that are typed.
+ */
+export function useAddress(): (change: Change, how?: 'step' | 'replace') => void {
+  const router = useRouter();
+  const addressOf = useAddressOf();
+  return useCallback(
+    (change, how = 'step') => {
+      const to = addressOf(change);
+      if (how === 'replace') router.replace(to, { scroll: false });
+      else router.push(to, { scroll: false });
+    },
+    [router, addressOf],
   );
 }
 
@@ -79,7 +95,10 @@ export function FindField({
   const address = useAddress();
   useEffect(() => {
     if (text.trim() === value) return;
-    const timer = setTimeout(() => address({ [name]: text.trim(), page: null }), TYPING_MS);
+    const timer = setTimeout(
+      () => address({ [name]: text.trim(), page: null }, 'replace'),
+      TYPING_MS,
+    );
     return () => clearTimeout(timer);
   }, [text, value, name, address]);
   return (

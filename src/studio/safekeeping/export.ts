@@ -1,7 +1,6 @@
 import { mkdir, open, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { stringify } from 'csv-stringify/sync';
-import { guardCell } from '@/core/csv';
+import { csvText } from '@/documents';
 import { exportTables } from '@/data';
 import type { OddValue, Reading } from '@/data';
 
@@ -28,11 +27,11 @@ export async function exportEverything(
     const json = await open(join(folder, `${name}.json`), 'w');
     let count = 0;
     try {
-      await csv.writeFile(stringify([columns]));
+      await csv.writeFile(csvText([columns]));
       await json.writeFile('[');
       for await (const part of rows()) {
         await csv.writeFile(
-          stringify(part.map((row: Row) => columns.map((c) => guardCell(row[c] ?? null)))),
+          csvText(part.map((row: Row) => columns.map((c) => row[c] ?? null))),
         );
         await json.writeFile(
           part
@@ -49,6 +48,12 @@ export async function exportEverything(
     counts[name] = count;
   }
   if (found.length > 0)
-    await writeFile(join(folder, ODD), stringify(found, { header: true }));
+    await writeFile(
+      join(folder, ODD),
+      csvText([
+        Object.keys(found[0]!),
+        ...found.map((odd) => Object.values<string | number | null>({ ...odd })),
+      ]),
+    );
   return counts;
 }

@@ -1,5 +1,8 @@
+import { drawerTitle } from '@/app/titles';
 import { CustomersDrawer } from '@/drawers/orders/customers/CustomersDrawer';
 import { loadCustomers } from '@/drawers/orders/customers/view';
+
+export const generateMetadata = drawerTitle('Customers');
 
 export default async function CustomersRoute({
   searchParams,

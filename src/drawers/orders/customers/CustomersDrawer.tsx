@@ -6,11 +6,13 @@ import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty, Problem } from '@/shell/said';
 import { FactList, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { DataTable, FindField } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { SectionLabel, Small } from '@/shell/words';
 import { merge } from '../actions';
 import type { CustomersView } from './view';
+
+const MANY = [takesOut('customers')];
 
 type Row = CustomersView['page']['rows'][number];
 
@@ -94,6 +96,7 @@ export function CustomersDrawer({ page, asked, picked }: CustomersView) {
     <>
       <DrawerHead title="Customers" sum={`${page.total} of them`}>
         <FindField label="Find a name or town" value={asked.find} />
+        <ListOut drawer="customers" />
         <ButtonLink $plain href="/orders">
           Orders
         </ButtonLink>
@@ -106,6 +109,7 @@ export function CustomersDrawer({ page, asked, picked }: CustomersView) {
             </Empty>
           ) : (
             <DataTable
+              many={MANY}
               label="Customers"
               rows={page.rows}
               list={{ asked, ...page }}

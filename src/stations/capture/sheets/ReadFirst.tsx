@@ -1,6 +1,7 @@
 'use client';
 import { Bench, Surface } from '@/shell/bench';
-import { Empty, JobLine } from '@/shell/said';
+import { Empty } from '@/shell/said';
+import { JobLine } from '@/shell/running';
 import { Slip, SlipTitle } from '@/shell/slip';
 import { Sentence } from '@/shell/words';
 import { LightTable } from '../LightTable';

@@ -1,4 +1,4 @@
-import { JobLine } from '@/shell/said';
+import { JobLine } from '@/shell/running';
 import type { SheetProps } from './sheetProps';
 
 /** How far the cutting of tiles and the reading have come, while they are not done. */

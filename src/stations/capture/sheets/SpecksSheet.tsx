@@ -16,6 +16,12 @@ import type { SheetProps } from './sheetProps';
 import { KEYS, Threshold, Row, kindOf } from './speckParts';
 import { SpecksTable } from './SpecksTable';
 
+const SPECK_KEYS = [
+  { key: 'n N', does: 'the next speck, the one before' },
+  { key: 'm b i x', does: 'mended, of the picture, let be, open again' },
+  { key: '0', does: 'the whole picture again' },
+];
+
 /** Rows of the list that are shown at a time, around the one walked to. */
 const SHOWN = 7;
 
@@ -65,7 +71,7 @@ export function SpecksSheet({ view, found, head }: SheetProps) {
             : stops.length - 1
           : (was + by + stops.length) % stops.length,
     );
-  useSingleKeys((key) => {
+  useSingleKeys(SPECK_KEYS, (key) => {
     const verdict = KEYS[key];
     if (key === 'n' || key === 'j') step(1);
     else if (key === 'N' || key === 'k') step(-1);

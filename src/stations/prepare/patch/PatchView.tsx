@@ -2,9 +2,9 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { patchBox, ruleOf, stepIn } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
-import { isTyping } from '@/shell/actions';
+import { isMeant, useKeyLines } from '@/shell/actions';
 import { Strips } from '@/shell/fields';
-import { useFormat } from '@/shell/figures';
+import { useBench, useFormat } from '@/shell/figures';
 import type { MasterView } from '@/studio/reads/workPage';
 import { STEP_NAMES } from '../words';
 import { PatchPlaceMap } from './PatchPlaceMap';
@@ -12,6 +12,11 @@ import { Frame, Row, Split } from './patchFrame';
 import { patchWish } from './patchWish';
 import { usePatch } from './usePatch';
 import { useRoom } from './useRoom';
+
+const PATCH_KEYS = [
+  { key: 'b', does: 'held: the patch untouched' },
+  { key: 'v', does: 'the patch closer, or not' },
+];
 
 /** What the print is held against. */
 type Against = 'untouched' | 'without';
@@ -47,8 +52,10 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
   );
   const { before, after, ms, made, busy, problem } = usePatch(wish);
 
+  const { singleKeys } = useBench();
+  useKeyLines(PATCH_KEYS);
   const key = useCallback((event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+    if (!isMeant(event)) return;
     const down = event.type === 'keydown';
     if (event.key === 'b') setBlinking(down);
     else if (event.key === 'v' && down) setZoom((z) => (z === 1 ? 2 : 1));
@@ -56,13 +63,14 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
     event.preventDefault();
   }, []);
   useEffect(() => {
+    if (!singleKeys) return;
     window.addEventListener('keydown', key);
     window.addEventListener('keyup', key);
     return () => {
       window.removeEventListener('keydown', key);
       window.removeEventListener('keyup', key);
     };
-  }, [key]);
+  }, [key, singleKeys]);
 
   const shownWidth = box && room ? ((box.right - box.left) * zoom) / room.dense : 0;
   const shownHeight = box && room ? ((box.bottom - box.top) * zoom) / room.dense : 0;

@@ -2,7 +2,8 @@
 import { answersErrands } from '@/core/prepare';
 import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
-import { JobLine, Problem } from '@/shell/said';
+import { Problem } from '@/shell/said';
+import { JobLine } from '@/shell/running';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { problemsOf } from '../filesShown';

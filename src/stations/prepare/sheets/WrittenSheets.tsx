@@ -2,7 +2,7 @@
 import { formatOfName } from '@/core/prepare';
 import type { SheetKindId } from '@/core/prepare';
 import { useFormat } from '@/shell/figures';
-import { JobLine } from '@/shell/said';
+import { JobLine } from '@/shell/running';
 import { SlipTable } from '@/shell/table';
 import { SectionLabel } from '@/shell/words';
 import type { PrepareView } from '../view';

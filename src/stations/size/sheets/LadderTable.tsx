@@ -4,7 +4,7 @@ import type { SizeRules } from '@/core/size';
 import { MM_PER_INCH, formatSizeFigures } from '@/core/units';
 import type { Size } from '@/core/units';
 import { useBench, useFormat } from '@/shell/figures';
-import { DataTable } from '@/shell/table';
+import { WalkedTable } from '@/shell/table';
 import type { Format } from '@/shell/figures';
 import type { Column } from '@/shell/table';
 import type { Step } from '../useSizing';
@@ -175,14 +175,12 @@ export const LadderTable = memo(function LadderTable(props: LadderTableProps) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [format, units, locale, unit, inHead, picked, chosen, onChoose, rules]);
   return (
-    <DataTable
+    <WalkedTable
       label="Ladder of sizes"
       rows={steps}
       columns={columns}
       id={(s) => s.key}
       picked={picked}
-      picksOnFocus
-      tight
       lineHeight={26}
       onPick={(s) => onPick(s.key)}
     />

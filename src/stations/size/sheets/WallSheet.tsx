@@ -22,6 +22,8 @@ import { WallSketch } from './WallSketch';
 import { eyeToScreen, lookedFrom } from '../standingForm';
 import { MOST_BESIDE, useBeside, fromHere } from './besides';
 
+const WALL_KEYS = [{ key: '+ −', does: 'step closer to the wall, step back' }];
+
 const isDistance = (value: unknown): value is Millimetres => isFigure(value) && value > 0;
 
 /** On the wall: prints at the angle they will be seen at, out of the master's own pixels. */
@@ -46,7 +48,7 @@ export function WallSheet({ view, master, sizing, head }: SheetProps) {
     (away: boolean) => setDistance(stepFrom(distance, away)),
     [distance, setDistance],
   );
-  useSingleKeys((key) => {
+  useSingleKeys(WALL_KEYS, (key) => {
     const closer = key === '+' || key === '=';
     if (closer || key === '-') step(!closer);
     return closer || key === '-';

@@ -12,8 +12,7 @@ import {
   writeFile,
 } from 'node:fs/promises';
 import { basename, join } from 'node:path';
-import { stringify } from 'csv-stringify/sync';
-import { guardCell } from '@/core/csv';
+import { csvText } from '@/documents';
 import { MANIFEST_COLUMNS, ppiOf, slug } from '@/core/prepare';
 import type { HandOverManifest } from '@/core/prepare';
 import {
@@ -67,13 +66,8 @@ export async function dropFault(
 
 /** Manifest of an errand as it lies beside the files: CSV for people, JSON for programs. */
 async function writeManifest(folder: string, manifest: HandOverManifest): Promise<void> {
-  const rows = manifest.items.map((item) =>
-    MANIFEST_COLUMNS.map((c) => guardCell(item[c])),
-  );
-  await writeFile(
-    join(folder, 'manifest.csv'),
-    stringify([[...MANIFEST_COLUMNS], ...rows]),
-  );
+  const rows = manifest.items.map((item) => MANIFEST_COLUMNS.map((c) => item[c]));
+  await writeFile(join(folder, 'manifest.csv'), csvText([[...MANIFEST_COLUMNS], ...rows]));
   await writeFile(join(folder, 'manifest.json'), `${JSON.stringify(manifest, null, 2)}\n`);
 }
 

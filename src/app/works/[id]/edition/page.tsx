@@ -1,5 +1,8 @@
+import { stationTitle } from '@/app/titles';
 import { EditionStation } from '@/stations/edition/EditionStation';
 import { loadEdition } from '@/stations/edition/view';
+
+export const generateMetadata = stationTitle('edition');
 
 export default async function EditionRoute({
   params,

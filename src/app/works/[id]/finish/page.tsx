@@ -1,5 +1,8 @@
+import { stationTitle } from '@/app/titles';
 import { FinishStation } from '@/stations/finish/FinishStation';
 import { loadFinish } from '@/stations/finish/view';
+
+export const generateMetadata = stationTitle('finish');
 
 export default async function FinishRoute({
   params,

@@ -1,5 +1,9 @@
+import { stationTitle } from '@/app/titles';
+import { SHEET_NAMES, sheetOf } from '@/stations/prepare/sheetNames';
 import { PrepareStation } from '@/stations/prepare/PrepareStation';
 import { loadPrepare } from '@/stations/prepare/view';
+
+export const generateMetadata = stationTitle('prepare', (s) => SHEET_NAMES[sheetOf(s)]);
 
 export default async function PrepareRoute({
   params,

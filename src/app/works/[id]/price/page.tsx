@@ -1,5 +1,8 @@
+import { stationTitle } from '@/app/titles';
 import { PriceStation } from '@/stations/price/PriceStation';
 import { loadPrice } from '@/stations/price/view';
+
+export const generateMetadata = stationTitle('price');
 
 export default async function PriceRoute({
   params,

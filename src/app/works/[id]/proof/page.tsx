@@ -1,5 +1,8 @@
+import { stationTitle } from '@/app/titles';
 import { ProofStation } from '@/stations/proof/ProofStation';
 import { loadProof } from '@/stations/proof/view';
+
+export const generateMetadata = stationTitle('proof');
 
 export default async function ProofRoute({
   params,

@@ -1,0 +1,48 @@
+import { csvText } from '@/documents';
+import type { CsvCell } from '@/documents';
+import { accountsCsv } from '@/drawers/accounts/csv';
+import { editionsCsv } from '@/drawers/editions/csv';
+import { materialsCsv } from '@/drawers/materials/csv';
+import { ordersCsv } from '@/drawers/orders/csv';
+import { customersCsv } from '@/drawers/orders/customers/csv';
+import { papersCsv } from '@/drawers/papers/csv';
+import { proofsCsv } from '@/drawers/proofs/csv';
+import { worksCsv } from '@/drawers/works/csv';
+import { notThere, sendBytes } from '../../send';
+
+type Listed = (
+  query: Record<string, string | undefined>,
+  lines: number,
+) => Promise<{ heads: string[]; rows: CsvCell[][] }>;
+
+const LISTS: Record<string, Listed> = {
+  works: worksCsv,
+  papers: papersCsv,
+  materials: materialsCsv,
+  proofs: proofsCsv,
+  editions: editionsCsv,
+  orders: ordersCsv,
+  customers: customersCsv,
+  accounts: accountsCsv,
+};
+
+/** Lines of one file at most. */
+const MOST = 100_000;
+
+/** A drawer as it is sorted and found, whole, as CSV; with `lines=1,2` those alone, by their first column. */
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ drawer: string }> },
+): Promise<Response> {
+  const { drawer } = await params;
+  if (!Object.hasOwn(LISTS, drawer)) return notThere();
+  const { lines, ...query } = Object.fromEntries(new URL(request.url).searchParams);
+  const { heads, rows } = await LISTS[drawer]!({ ...query, page: '1' }, MOST);
+  const only = lines ? new Set(lines.split(',')) : null;
+  const chosen = only ? rows.filter(([id]) => only.has(String(id))) : rows;
+  return sendBytes({
+    bytes: Buffer.from(csvText([heads, ...chosen])),
+    type: 'text/csv; charset=utf-8',
+    name: `${drawer}.csv`,
+  });
+}

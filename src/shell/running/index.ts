@@ -1,0 +1,4 @@
+export * from './JobLine';
+export * from './RunningFoot';
+export * from './RunningProvider';
+export type { JobView } from './job';
