@@ -7,8 +7,14 @@ import { BenchProvider } from '@/shell/figures';
 export const draw = (drawing: ReactElement, units: UnitMode = 'metric'): string =>
   renderToStaticMarkup(
     <BenchProvider
-      bench={{ units, tone: 'middle', currency: 'EUR', locale: 'en-GB', timeZone: 'UTC',
-        singleKeys: true }}
+      bench={{
+        units,
+        tone: 'middle',
+        currency: 'EUR',
+        locale: 'en-GB',
+        timeZone: 'UTC',
+        singleKeys: true,
+      }}
     >
       {drawing}
     </BenchProvider>,

@@ -10,6 +10,7 @@ import { MarkSymbols } from '@/shell/drawing';
 import { BenchProvider } from '@/shell/figures';
 import { RunningFoot, RunningProvider } from '@/shell/running';
 import { Chest, GlobalStyle, House, Routing } from '@/shell/frame';
+import { HearBrowser } from '@/drawers/table/HearBrowser';
 import { UndoToasts } from '@/drawers/undo/UndoToasts';
 import { BenchSwitches } from '@/drawers/settings/BenchSwitches';
 import { loadChest } from '@/drawers/settings/view';
@@ -21,7 +22,7 @@ export const metadata: Metadata = {
 export const dynamic = 'force-dynamic';
 
 export default async function RootLayout({ children }: { children: React.ReactNode }) {
-  const { bench, counts } = await loadChest();
+  const { bench, counts, placeKnown } = await loadChest();
   const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" data-tone={bench.tone}>
@@ -29,6 +30,7 @@ export default async function RootLayout({ children }: { children: React.ReactNo
         <StyleRegistry nonce={nonce}>
           <GlobalStyle />
           <MarkSymbols />
+          <HearBrowser known={placeKnown} />
           <BenchProvider bench={bench}>
             <Routing>
               <UndoToasts>

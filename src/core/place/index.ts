@@ -1,2 +1,3 @@
 export * from './places';
 export * from './placeFields';
+export * from './placeForm';

@@ -29,6 +29,8 @@ export interface BenchSettings {
   /** When the studio is closed, beside weekends and the holidays of its country. */
   closedDays: ClosedSpan[];
   handlingDays: number;
+  /** Whether the studio was looked over on its first day. */
+  settled: boolean;
   /** Keys of sizes that are the studio's own. */
   ownSizes: string[];
   /** Where backups go; empty for a folder beside the data. */
@@ -53,6 +55,7 @@ export const DEFAULT_SETTINGS: BenchSettings = {
   country: '',
   closedDays: [],
   handlingDays: 3,
+  settled: false,
   ownSizes: [],
   backupFolder: '',
   capture: CAPTURE_RULES,

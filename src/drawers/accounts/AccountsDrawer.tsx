@@ -78,14 +78,15 @@ export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) 
     () => [
       {
         key: 'work',
+        names: true,
         head: 'Work',
         value: (r) => r.work,
         cell: (r) => (
           <span style={{ font: "400 16px/1.3 'Newsreader', serif" }}>{r.work}</span>
         ),
       },
-      { key: 'size', head: 'Size', value: (r) => r.size },
-      { key: 'channel', head: 'Channel', value: (r) => r.channel },
+      { key: 'size', names: true, head: 'Size', value: (r) => r.size },
+      { key: 'channel', names: true, head: 'Channel', value: (r) => r.channel },
       { key: 'sold', head: 'Sold', value: (r) => r.sold, figure: true },
       {
         key: 'gross',

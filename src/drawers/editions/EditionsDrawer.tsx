@@ -43,13 +43,14 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
     () => [
       {
         key: 'work',
+        names: true,
         head: 'Work',
         value: (r) => r.work,
         cell: (r) => (
           <span style={{ font: "400 16px/1.3 'Newsreader', serif" }}>{r.work}</span>
         ),
       },
-      { key: 'size', head: 'Size', value: (r) => r.size },
+      { key: 'size', names: true, head: 'Size', value: (r) => r.size },
       {
         key: 'of',
         head: 'Of',

@@ -32,6 +32,7 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
       },
       {
         key: 'work',
+        names: true,
         head: 'Work',
         unsorted: true,
         value: (r) => r.work,
@@ -49,7 +50,13 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
         cell: (r) => (r.impression ? <Pencil>{r.impression}</Pencil> : ''),
         width: 74,
       },
-      { key: 'text', head: 'What happened', value: (r) => r.text, unsorted: true },
+      {
+        key: 'text',
+        names: true,
+        head: 'What happened',
+        value: (r) => r.text,
+        unsorted: true,
+      },
     ],
     [format],
   );

@@ -26,6 +26,7 @@ export function usePrintColumns(answered: boolean): Column<LogRow>[] {
       },
       {
         key: 'what',
+        names: true,
         head: 'Print',
         unsorted: true,
         value: (r) => r.what,

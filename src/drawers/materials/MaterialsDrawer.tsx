@@ -109,6 +109,7 @@ export function MaterialsDrawer(view: MaterialsView) {
       },
       {
         key: 'name',
+        names: true,
         head: 'Material',
         value: (r) => r.name,
         cell: (r) => (

@@ -44,15 +44,17 @@ export function OrdersDrawer(view: OrdersView) {
   const format = useFormat();
   const columns = useMemo<Column<Row>[]>(
     () => [
-      { key: 'number', head: 'Order', value: (r) => r.number },
+      { key: 'number', head: 'Order', value: (r) => r.number, names: true },
       {
         key: 'what',
+        names: true,
         head: 'What',
         value: (r) => r.what,
         cell: (r) => <Ordered row={r} />,
       },
       {
         key: 'customer',
+        names: true,
         head: 'To',
         value: (r) => r.customer,
         cell: (r) => `${r.customer}, ${r.town}`,

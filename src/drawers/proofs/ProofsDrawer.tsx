@@ -25,15 +25,16 @@ export function ProofsDrawer({ page, asked, counts, costs }: ProofsView) {
     () => [
       {
         key: 'work',
+        names: true,
         head: 'Work',
         value: (r) => r.work,
         cell: (r) => (
           <span style={{ font: "400 16px/1.3 'Newsreader', serif" }}>{r.work}</span>
         ),
       },
-      { key: 'size', head: 'Size', value: (r) => r.size, short: true },
-      { key: 'paper', head: 'Paper', value: (r) => r.paper, short: true },
-      { key: 'round', head: 'Round', value: (r) => r.round, figure: true },
+      { key: 'size', names: true, head: 'Size', value: (r) => r.size, short: true },
+      { key: 'paper', names: true, head: 'Paper', value: (r) => r.paper, short: true },
+      { key: 'round', names: true, head: 'Round', value: (r) => r.round, figure: true },
       {
         key: 'sent',
         head: 'Sent',

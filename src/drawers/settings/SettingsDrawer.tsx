@@ -5,13 +5,12 @@ import styled from 'styled-components';
 import type { BenchSettings } from '@/data';
 import { Button, useActionForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { FormFields } from '@/shell/fields';
+import { FormFields, placeOptions } from '@/shell/fields';
 import { DrawerHead } from '@/shell/frame';
 import { Problem } from '@/shell/said';
 import { Slip } from '@/shell/slip';
 import { Small, TableHead } from '@/shell/words';
 import { saveBench } from './actions';
-import { placeOptions } from './placeOptions';
 import { BENCH_COLUMNS, benchForm, benchWritten } from './benchForm';
 
 const Columns = styled.div`

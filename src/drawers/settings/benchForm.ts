@@ -1,13 +1,7 @@
-import { choice, decimal, defineForm, formSeen, hinted } from '@/core/input';
-import { percent, text, whole } from '@/core/input';
+import { decimal, defineForm, formSeen, hinted } from '@/core/input';
+import { percent, whole } from '@/core/input';
 import type { Typed, ValueOf } from '@/core/input';
-import {
-  closedField,
-  countryField,
-  currencyField,
-  localeField,
-  zoneField,
-} from '@/core/place';
+import { PLACE_FIELDS, closedField } from '@/core/place';
 import type { BenchSettings } from '@/data';
 
 const SIZE = {
@@ -50,12 +44,7 @@ const CAPTURE = {
 };
 
 const STUDIO = {
-  studio: text('Studio, as on labels and certificates', { min: 0, max: 120 }),
-  country: countryField,
-  timeZone: zoneField,
-  locale: localeField,
-  currency: currencyField,
-  units: choice('Lengths', ['metric', 'inch']),
+  ...PLACE_FIELDS,
   closedDays: closedField,
   handlingDays: whole('Orders leave within', { min: 0, max: 60 }, 'working days'),
   backupAfterDays: whole('Remind of a backup after', { min: 1, max: 365 }, 'days'),

@@ -1,12 +1,18 @@
-import { drawerCounts, readSettings } from '@/data';
+import { drawerCounts, readSettings, storedSettings } from '@/data';
 import { studio } from '@/studio';
 
 /** What the chest shows: how the bench is set, and how much is in each drawer. */
 export async function loadChest() {
   const db = (await studio()).db.read;
-  const [settings, counts] = await Promise.all([readSettings(db), drawerCounts(db)]);
+  const [settings, counts, stored] = await Promise.all([
+    readSettings(db),
+    drawerCounts(db),
+    storedSettings(db, ['timeZone']),
+  ]);
   const { units, tone, currency, locale, timeZone, singleKeys } = settings;
   return {
+    /** Whether it was ever said where the studio is. */
+    placeKnown: 'timeZone' in stored,
     bench: { units, tone, currency, locale, timeZone, singleKeys },
     counts: {
       '/works': counts.works,

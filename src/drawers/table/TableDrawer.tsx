@@ -3,43 +3,25 @@ import Link from 'next/link';
 import type { Urgency } from '@/core/today';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
+import { Fold } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { JobLine } from '@/shell/running';
 import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { Sentence, Small, TableHead } from '@/shell/words';
+import { FirstDay } from './FirstDay';
+import { StudioParts } from './StudioParts';
 import type { TableView } from './view';
 import { sayLine } from './words';
 import { HEADS, ICONS, INKS, Line, Jobs, Rest } from './tableParts';
 
 /** The table: today's work, most urgent first, each line a way to where it is dealt with. */
-export function TableDrawer({
-  lines,
-  rest,
-  jobs,
-  jobsMore,
-  late,
-  due,
-  today,
-  works,
-  openOrders,
-  shippedMonth,
-  grossMonth,
-}: TableView) {
+export function TableDrawer(view: TableView) {
+  const { lines, rest, jobs, jobsMore, late, due, today, works, openOrders } = view;
+  const { shippedMonth, grossMonth, parts, newest } = view;
   const format = useFormat();
-  if (works === 0)
-    return (
-      <>
-        <DrawerHead title="Table" sum={format.day(today)} />
-        <Empty title="The table is clear">
-          <p>
-            Take in a first work: its title and size, then the scan or photograph of it.
-          </p>
-          <ButtonLink href="/works/new">New work</ButtonLink>
-        </Empty>
-      </>
-    );
+  if (works === 0) return <FirstDay view={view} />;
   const groups = (Object.keys(HEADS) as Urgency[])
     .map((urgency) => ({ urgency, of: lines.filter((l) => l.urgency === urgency) }))
     .filter((g) => g.of.length > 0);
@@ -137,6 +119,11 @@ export function TableDrawer({
               ],
             ]}
           />
+          {Object.values(parts).includes(false) && (
+            <Fold title="What the studio still lacks">
+              <StudioParts parts={parts} works={newest} />
+            </Fold>
+          )}
         </Slip>
       </Bench>
     </>

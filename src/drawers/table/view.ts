@@ -1,8 +1,14 @@
 import { daysAfter, noonOf } from '@/core/days';
-import { todayLines } from '@/core/today';
+import { routeKind } from '@/core/prepare';
+import { studioParts, todayLines } from '@/core/today';
+import type { StudioHas } from '@/core/today';
 import { nominalSize } from '@/core/size';
 import {
+  ALL,
   cutOffJobs,
+  listDevices,
+  routesNow,
+  worksPage,
   drawerCounts,
   dueCounts,
   lastDone,
@@ -65,6 +71,26 @@ async function jobsNow() {
 }
 
 const more = (n: number, what: string) => `${n} more ${what}`;
+
+/** What of a studio is there. */
+async function has(
+  db: Reading,
+  { works, papers }: { works: number; papers: number },
+  { backupFolder }: BenchSettings,
+): Promise<StudioHas> {
+  const [devices, routes] = await Promise.all([listDevices(db), routesNow(db)]);
+  const printers = routes.filter(
+    ({ kind }) => kind !== null && routeKind(kind).here,
+  ).length;
+  return {
+    works,
+    papers,
+    devices: devices.length,
+    printers,
+    labs: routes.length - printers,
+    backupFolder,
+  };
+}
 
 /** What is due, waiting, low and late today. */
 export async function loadTable() {
@@ -137,9 +163,14 @@ export async function loadTable() {
       what: `${fallsShort.waiting} works whose sizes are still being judged`,
       href: '/works',
     });
+  const { studio: name, country, timeZone, locale, currency, units, settled } = settings;
   return {
     lines,
     rest,
+    place: { studio: name, country, timeZone, locale, currency, units },
+    settled,
+    parts: studioParts(await has(db, counts, settings)),
+    newest: (await worksPage(db, { ...ALL, lines: 1 })).rows[0] ?? null,
     ...(await jobsNow()),
     today,
     works: counts.works,

@@ -13,6 +13,7 @@ export * from './Line';
 export * from './PickReading';
 export * from './SizePicker';
 export * from './Slide';
+export * from './placeOptions';
 export * from './Strips';
 export * from './Tick';
 export * from './Upload';

@@ -74,8 +74,8 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
         columns.find((c) => c.key === sorting?.column),
         sorting?.direction === 'descending',
       );
-  const naming =
-    columns.find((c) => c.names)?.key ?? columns.find((c) => c.head !== '')?.key;
+  const named = columns.filter((c) => c.names);
+  const [naming] = named.length > 0 ? named : columns.filter((c) => c.head !== '');
   const content = (row: T, c: Column<T>) => (c.cell ? c.cell(row) : c.value(row));
   const numbers =
     chosen === 'all' ? lines.map((r) => String(id(r))) : [...chosen].map(String);
@@ -104,7 +104,7 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
             <HeadOf
               key={c.key}
               id={c.key}
-              isRowHeader={c.key === naming}
+              isRowHeader={c.names === true || c === naming}
               allowsSorting={!c.unsorted && c.head !== ''}
               textValue={c.head || (c.said ?? 'Picture')}
               {...(c.figure ? { className: 'figure' } : {})}
@@ -150,7 +150,7 @@ export function DataTable<T extends object>(props: DataTableProps<T>) {
                       ? { className: c.figure ? 'figure' : 'short' }
                       : {})}
                   >
-                    {to !== null && c.key === naming ? (
+                    {to !== null && c === naming ? (
                       <Link
                         href={to}
                         prefetch={false}

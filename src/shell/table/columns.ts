@@ -16,7 +16,7 @@ export interface Column<T> {
   width?: number | string;
   /** The list cannot be sorted by it. */
   unsorted?: boolean;
-  /** The column by which a line is known; the first with a head, where none is named. */
+  /** Columns by which a line is known; the first with a head, where none is named. */
   names?: boolean;
 }
 

@@ -1,5 +1,4 @@
 import { COUNTRIES, CURRENCIES, LOCALES, ZONES } from '@/core/place';
-import type { BenchSettings } from '@/data';
 import { formatNumber } from '@/core/units';
 
 /** Names are in the language of the interface. */
@@ -26,9 +25,11 @@ export function placeOptions({
   locale,
   currency,
   timeZone,
-}: Pick<BenchSettings, 'locale' | 'currency' | 'timeZone'>): Readonly<
-  Record<string, Options>
-> {
+}: {
+  locale: string;
+  currency: string;
+  timeZone: string;
+}): Readonly<Record<string, Options>> {
   const [region, money, language] = [names('region'), names('currency'), names('language')];
   return {
     units: [
