@@ -38,7 +38,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
 
   // Table and works, with nothing in them yet.
   await opened(page, '/');
-  await expect(page.getByRole('heading', { name: 'The table is clear' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'A first day' })).toBeVisible();
   await page.getByRole('link', { name: 'New work' }).click();
   await page.getByLabel('Title').fill('Evening Tide');
   await page.getByLabel('Artist').fill('Senna Quillfeather');

@@ -8,6 +8,7 @@ import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { MarkSymbols } from '@/shell/drawing';
 import { BenchProvider } from '@/shell/figures';
+import { BringAnything } from '@/shell/bring';
 import { RunningFoot, RunningProvider } from '@/shell/running';
 import { Chest, GlobalStyle, House, Routing } from '@/shell/frame';
 import { HearBrowser } from '@/drawers/table/HearBrowser';
@@ -47,6 +48,7 @@ export default async function RootLayout({ children }: { children: React.ReactNo
                     />
                     <main>{children}</main>
                   </House>
+                  <BringAnything />
                 </RunningProvider>
               </UndoToasts>
             </Routing>

@@ -34,6 +34,7 @@ export * from './reads/offered';
 export * from './words/logWords';
 export * from './reads/logContext';
 export * from './wayIn/received';
+export * from './bring/bringWork';
 export * from './keeping/keeping';
 export * from './keeping/unnamed';
 export * from './folders/named';

@@ -1,4 +1,4 @@
-import { eq, sql } from 'drizzle-orm';
+import { desc, eq, sql } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import { tallied } from '../page';
 import { works } from '../schema';
@@ -18,6 +18,15 @@ export async function addWork(tx: Writing, work: NewWork): Promise<Work> {
 
 export const getWork = (db: Reading, id: number): Promise<Work | undefined> =>
   db.query.works.findFirst({ where: eq(works.id, id) });
+
+/** The artist of the work taken in last; null where there is none. */
+export async function newestArtist(db: Reading): Promise<string | null> {
+  const row = await db.query.works.findFirst({
+    columns: { artist: true },
+    orderBy: desc(works.id),
+  });
+  return row?.artist ?? null;
+}
 
 export async function countWorks(db: Reading): Promise<number> {
   const [row] = await db.all<{ n: number }>(sql`SELECT ${tallied('work')} AS n`);

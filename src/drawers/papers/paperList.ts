@@ -1,5 +1,5 @@
 import { parse } from 'csv-parse/sync';
-import { bareCell } from '@/core/csv';
+import { bareCell, delimiterOf } from '@/core/csv';
 import type { InputContext } from '@/core/input';
 import { paperForm, usualPaper } from './paperForm';
 import type { PaperInput } from './paperForm';
@@ -13,6 +13,9 @@ const NEEDED = ['name', 'maker', 'weight', 'sheetWidth', 'sheetHeight', 'price']
 
 export type PaperList =
   { ok: true; papers: PaperInput[] } | { ok: false; problems: string[] };
+
+/** Columns that go along in a list of ours, and say nothing of a new paper. */
+const ALONG = ['paper', 'sheetsleft', 'currency'];
 
 const no = (...problems: string[]): PaperList => ({ ok: false, problems });
 const plain = (head: string) => head.toLowerCase().replace(/[^a-z]/g, '');
@@ -29,7 +32,7 @@ function rowsOf(text: string): string[][] | string {
   try {
     return parse(text, {
       bom: true,
-      delimiter: [',', ';', '\t'],
+      delimiter: delimiterOf(text, (head) => fieldOf(head) !== undefined) ?? ',',
       skip_empty_lines: true,
       relax_column_count: true,
       trim: true,
@@ -56,6 +59,11 @@ export function readPaperList(text: string, context: InputContext): PaperList {
   if (lines.length > MOST)
     return no(`The list has ${lines.length} lines; ${MOST} are taken at once. Divide it.`);
   const fields = head.map(fieldOf);
+  const foreign = head.filter((h, i) => !fields[i] && !ALONG.includes(plain(h)));
+  if (foreign.length > 0)
+    return no(
+      `The list has columns that are not known here: ${foreign.map((h) => `“${h.slice(0, 40)}”`).join(', ')}. Known are ${Object.values(paperForm.titles).join(', ')}. Take the others out, or name them so; nothing of the list was taken in.`,
+    );
   const missing = NEEDED.filter((name) => !fields.includes(name));
   if (missing.length > 0)
     return no(
@@ -72,6 +80,13 @@ export function readPaperList(text: string, context: InputContext): PaperList {
     });
     const read = paperForm.read(typed, context);
     const line = `Line ${i + 2}`;
+    const money = cells[head.findIndex((h) => plain(h) === 'currency')];
+    if (money !== undefined && money !== '' && money !== context.currency) {
+      problems.push(
+        `${line}: Currency: “${money.slice(0, 20)}”; amounts are in ${context.currency} here.`,
+      );
+      return;
+    }
     if (!read.ok) problems.push(`${line}: ${Object.values(read.fields)[0]}`);
     else if (names.has(read.value.name.toLowerCase()))
       problems.push(`${line}: Name: “${read.value.name}” is in the list twice.`);

@@ -67,12 +67,9 @@ export const StudioParts = ({
               : href;
       return (
         <li key={part}>
-          {parts[part] ? (
-            <Check size={15} aria-label="there" />
-          ) : (
-            <Circle size={13} aria-label="still missing" />
-          )}
+          {parts[part] ? <Check size={15} aria-hidden /> : <Circle size={13} aria-hidden />}
           <span>
+            <span className="sr">{parts[part] ? 'there: ' : 'still missing: '}</span>
             {parts[part] ? name : <Link href={at}>{name}</Link>}
             {!parts[part] && <small>{why}</small>}
           </span>

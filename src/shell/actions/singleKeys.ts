@@ -87,7 +87,8 @@ export function useSingleKeys(
     const hear = (event: KeyboardEvent) => {
       if (isMeant(event) && press(event.key)) event.preventDefault();
     };
-    window.addEventListener('keydown', hear);
-    return () => window.removeEventListener('keydown', hear);
+    // Before the keys of the house, which leave alone what a view took for its own.
+    window.addEventListener('keydown', hear, true);
+    return () => window.removeEventListener('keydown', hear, true);
   });
 }

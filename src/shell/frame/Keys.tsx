@@ -50,8 +50,8 @@ const Lines = ({ lines }: { lines: readonly KeyLine[] }) => (
 const EVERYWHERE: readonly KeyLine[] = [
   { key: '1 … 8', does: 'stations of the open work, from Capture to Pack' },
   {
-    key: 't w p m r e o a l',
-    does: 'Table, Works, Papers, Packing, Proofs, Editions, Orders, Accounts, Log book',
+    key: 't w p r e o a l',
+    does: 'Table, Works, Papers, Proofs, Editions, Orders, Accounts, Log book',
   },
   { key: 'd s', does: 'your data and its backups; bench settings' },
   { key: 'f, Ctrl k', does: 'find a title, a name, an order, a place, a command' },

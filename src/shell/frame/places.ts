@@ -14,7 +14,7 @@ export const PLACES: readonly Place[] = [
   { name: 'Table', about: 'what is due today', href: '/', key: 't' },
   { name: 'Works', about: 'drawer', href: '/works', key: 'w' },
   { name: 'Papers', about: 'drawer', href: '/papers', key: 'p' },
-  { name: 'Packing', about: 'drawer', href: '/materials', key: 'm' },
+  { name: 'Packing', about: 'drawer', href: '/materials' },
   { name: 'Proofs', about: 'drawer', href: '/proofs', key: 'r' },
   { name: 'Editions', about: 'drawer', href: '/editions', key: 'e' },
   { name: 'Orders', about: 'drawer', href: '/orders', key: 'o' },

@@ -64,10 +64,10 @@ export function PatchView({ master, plan, recipe, at }: PatchViewProps) {
   }, []);
   useEffect(() => {
     if (!singleKeys) return;
-    window.addEventListener('keydown', key);
+    window.addEventListener('keydown', key, true);
     window.addEventListener('keyup', key);
     return () => {
-      window.removeEventListener('keydown', key);
+      window.removeEventListener('keydown', key, true);
       window.removeEventListener('keyup', key);
     };
   }, [key, singleKeys]);
