@@ -208,12 +208,14 @@ export default tseslint.config(
         {
           selector:
             'JSXOpeningElement[name.name=/^(select|option|input|textarea|datalist|details|summary|dialog|meter)$/]',
-          message: 'Fields come from shell/fields, so that each has its label and its keys.',
+          message:
+            'Fields come from shell/fields, so that each has its label and its keys.',
         },
         {
           selector:
             "MemberExpression[object.name='styled'][property.name=/^(select|option|input|textarea|datalist|details|summary|dialog)$/]",
-          message: 'Fields come from shell/fields, so that each has its label and its keys.',
+          message:
+            'Fields come from shell/fields, so that each has its label and its keys.',
         },
       ],
     },

@@ -141,7 +141,8 @@ test(`${LISTS} damaged lists: taken whole or not at all, in words`, async () => 
       );
     expect(await count()).toBe(before + (answer!.ok ? answer!.value : 0));
   }
-  expect(taken).toBeGreaterThan(5);
+  // Few: a head that is damaged is refused with all that stands under it.
+  expect(taken).toBeGreaterThan(2);
   expect(taken).toBeLessThan(LISTS - 20);
 });
 

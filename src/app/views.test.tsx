@@ -204,7 +204,7 @@ describe('a studio in which nothing is yet', () => {
   afterAll(() => here.end());
 
   it.each([
-    ['table', 'The table is clear'],
+    ['table', 'A first day'],
     ['works', 'Take in your first work'],
     ['papers', 'New paper'],
     ['proofs', 'No proof has been sent yet'],

@@ -8,3 +8,4 @@ export * from './sizeSheet';
 export * from './rasterPdf';
 export * from './logBookPdf';
 export * from './csvText';
+export * from './calendar';

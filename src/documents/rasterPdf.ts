@@ -1,4 +1,4 @@
-import { PDFDocument, PDFName, PDFString } from 'pdf-lib';
+import { PDFDocument, PDFName, PDFString } from '@cantoo/pdf-lib';
 
 /** A picture of a whole page: its samples as 8 bits, deflated, and the profile that they are meant in. */
 export interface RasterPage {

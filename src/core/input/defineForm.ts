@@ -146,7 +146,7 @@ const typedText = (given: unknown): string => (typeof given === 'string' ? given
 
 /**
  * Defines a form. The result's type follows from its fields; errors stand by field name.
- * @example defineForm({ width: length('Width', { above: 0 }) }).read({ width: '12in' }, { units: 'metric' })
+ * @example defineForm({ width: length('Width', { above: 0 }) }).read({ width: '12in' }, IN_ADDRESSES)
  * // { ok: true, value: { width: 304.8 } }
  */
 export function defineForm<F extends Fields>(fields: F): FormDefinition<ValueOf<F>> {

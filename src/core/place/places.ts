@@ -86,7 +86,7 @@ const knownLocale = (locale: string): Intl.Locale | null => {
 /**
  * How a bench is set in a browser of this language and time zone; what is not known there stays as
  * it was before. Every part of it is a guess, to be shown and changed.
- * @example guessPlace({ locale: 'en-US', timeZone: 'America/Los_Angeles' }, before)
+ * @example guessPlace({ locale: 'en-US', timeZone: 'America/Los_Angeles' }, { units: 'metric', currency: 'EUR', locale: 'en-GB', country: '', timeZone: 'UTC' })
  * // { units: 'inch', currency: 'USD', locale: 'en-US', country: 'US', timeZone: 'America/Los_Angeles' }
  */
 export function guessPlace(

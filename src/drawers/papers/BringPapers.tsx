@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { FileTrigger } from 'react-aria-components';
-import { Button, useActionForm } from '@/shell/actions';
+import { Button, DownloadLink, useActionForm } from '@/shell/actions';
 import { FormFields } from '@/shell/fields';
 import { Problem } from '@/shell/said';
 import { FormSlip } from '@/shell/slip';
@@ -33,6 +33,9 @@ export function BringPapers() {
         A CSV file whose first line names the columns:{' '}
         {Object.values(paperForm.titles).join(', ')}. Lengths and prices as on the form.
       </Small>
+      <DownloadLink $plain $small href="/api/lists/papers?template=1">
+        An empty list to write in (CSV)
+      </DownloadLink>
       <FileTrigger
         acceptedFileTypes={['text/csv', '.csv']}
         onSelect={(files) => void choose(Array.from(files ?? [])[0])}

@@ -23,7 +23,7 @@ export async function papersCsv(query: Record<string, string | undefined>, lines
   };
 }
 
-/** The heads of a list of papers, with one line to write over. */
+/** The heads of a list of papers, to be written under. */
 export const papersTemplate = () => {
   const names = Object.keys(paperForm.titles);
   return [names.map((n) => paperForm.titles[n]!)];

@@ -10,6 +10,7 @@ import { DrawerHead } from '@/shell/frame';
 import { Problem } from '@/shell/said';
 import { Slip } from '@/shell/slip';
 import { Small, TableHead } from '@/shell/words';
+import { SystemWord } from './SystemWord';
 import { saveBench } from './actions';
 import { BENCH_COLUMNS, benchForm, benchWritten } from './benchForm';
 
@@ -78,6 +79,7 @@ export function SettingsDrawer({
           <Small>
             Your data lies in {home}; see <Link href="/safekeeping">its backups</Link>.
           </Small>
+          <SystemWord />
           <Problem>{problem}</Problem>
         </Slip>
       </Bench>

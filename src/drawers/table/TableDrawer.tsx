@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import type { Urgency } from '@/core/today';
-import { ButtonLink } from '@/shell/actions';
+import { ButtonLink, DownloadLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Fold } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
@@ -119,6 +119,14 @@ export function TableDrawer(view: TableView) {
               ],
             ]}
           />
+          <DownloadLink
+            $plain
+            $small
+            href="/api/days"
+            style={{ justifySelf: 'start', alignSelf: 'flex-start' }}
+          >
+            These days for a calendar (ICS)
+          </DownloadLink>
           {Object.values(parts).includes(false) && (
             <Fold title="What the studio still lacks">
               <StudioParts parts={parts} works={newest} />

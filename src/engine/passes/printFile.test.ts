@@ -165,7 +165,7 @@ describe('a print file holds against its order when reopened', () => {
     const bytes = await readFile(target);
     for (const words of Object.values(ABOUT))
       expect(bytes.includes(`${words}\0`)).toBe(true);
-    expect(bytes.includes('Sl\u00e6k &#38; \u201cLow\u201d Water')).toBe(true);
+    expect(bytes.includes('Sl\u00e6k &amp; \u201cLow\u201d Water')).toBe(true);
   });
 
   it('notices another picture, and one that lies elsewhere', async () => {

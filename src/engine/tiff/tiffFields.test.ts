@@ -106,7 +106,7 @@ it('is read by another program: size, ppi, profile, and the words with all their
     expect(Buffer.compare(found.icc!, Buffer.from(icc))).toBe(0);
     const xmp = found.xmp!.toString('utf8');
     expect(xmp).toBe(xmpOf(about));
-    expect(xmp).toContain('Ebb &#38; &#34;Flow&#34; &#60;fjære&#62;');
+    expect(xmp).toContain('Ebb &amp; &quot;Flow&quot; &lt;fjære&gt;');
     expect(xmp).toContain('<rdf:li>Senna O’Quill 🌊</rdf:li>');
   } finally {
     await rm(folder, { recursive: true });

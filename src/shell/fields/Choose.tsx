@@ -1,11 +1,10 @@
 'use client';
 import { ChevronDown } from 'lucide-react';
-import type { CSSProperties, Ref } from 'react';
 import { Button, Select, SelectValue } from 'react-aria-components';
 import styled from 'styled-components';
 import { Combo } from './Combo';
 import { OptionList, keyOf, valueOf } from './OptionList';
-import type { Options } from './OptionList';
+import type { ChooseProps } from './chooseProps';
 import { boxCss } from './box';
 
 /** So many are looked over; among more of them one searches. */
@@ -33,20 +32,6 @@ const Face = styled(Button)`
     flex: none;
   }
 `;
-
-export interface ChooseProps {
-  /** What is chosen; said, not shown: a label beside it is the caller's. */
-  label: string;
-  value: string;
-  options: Options;
-  onChange: (value: string) => void;
-  isInvalid?: boolean;
-  isDisabled?: boolean;
-  style?: CSSProperties;
-  /** What takes the focus. */
-  focusRef?: Ref<HTMLButtonElement & HTMLInputElement>;
-  onBlur?: () => void;
-}
 
 /** One of a list: a few are looked over, many are searched. */
 export const Choose = ({ label, value, options, onChange, ...rest }: ChooseProps) => {

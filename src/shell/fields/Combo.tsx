@@ -3,7 +3,7 @@ import { ChevronDown } from 'lucide-react';
 import type { CSSProperties, Ref } from 'react';
 import { Button, ComboBox, Input } from 'react-aria-components';
 import styled from 'styled-components';
-import type { ChooseProps } from './Choose';
+import type { ChooseProps } from './chooseProps';
 import { FoundList, keyOf, rowsOf, valueOf } from './OptionList';
 import { boxCss } from './box';
 

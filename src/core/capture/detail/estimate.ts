@@ -1,3 +1,4 @@
+import { medianOf } from '../medianOf';
 import { DETAIL_WEIGHTS, ENLARGEMENTS } from './detailWeights';
 import type { Periods } from './periodicity';
 import type { TileSpectrum } from './spectrum';
@@ -48,19 +49,13 @@ const FLAT_BELOW = -1;
 /** Power, in log2, by which a level end must lie above the picture's noise to be texture. */
 const ABOVE_NOISE = 3;
 
-const median = (values: number[]): number => {
-  values.sort((a, b) => a - b);
-  const n = values.length;
-  return (values[(n - 1) >> 1]! + values[n >> 1]!) / 2;
-};
-
 /** Median over the tiles of log2 power, rows and columns together. */
 export function medianCurve(spectra: readonly TileSpectrum[]): number[] {
   const bins = spectra[0]?.rows.length ?? 0;
   const log = (power: number) => Math.log2(power + 1e-12);
   return Array.from({ length: bins }, (_, b) => {
-    const rows = median(spectra.map((s) => log(s.rows[b]!)));
-    return (rows + median(spectra.map((s) => log(s.columns[b]!)))) / 2;
+    const rows = medianOf(spectra.map((s) => log(s.rows[b]!)));
+    return (rows + medianOf(spectra.map((s) => log(s.columns[b]!)))) / 2;
   });
 }
 

@@ -1,3 +1,4 @@
+import { medianOf } from '../medianOf';
 import FFT from 'fft.js';
 
 const { PI, abs, cos, floor, max, min, round, sqrt } = Math;
@@ -47,11 +48,6 @@ export interface Periods {
   step: number;
   /** Magnitude over the median of its neighbours; 1 is nothing. */
   strength: Float64Array;
-}
-
-function medianOf(values: number[]): number {
-  values.sort((a, b) => a - b);
-  return values[values.length >> 1] ?? 0;
 }
 
 /** A profile's ratio to its running mean, less 1. */

@@ -1,3 +1,4 @@
+import { medianOf } from '../medianOf';
 import { straightLine } from './straightLine';
 import type { PlanePoint } from './straightLine';
 
@@ -80,9 +81,6 @@ function firstEdge(read: (k: number) => number, reach: number, u: number): SeenE
   return null;
 }
 
-const median = (values: number[]): number =>
-  values.sort((a, b) => a - b)[values.length >> 1] ?? 0;
-
 /** The edge along one side; null when no straight edge with something plain outside it is seen. */
 export function borderEdge(light: ReducedLight, side: Side): BorderEdge | null {
   const { width, height, data, factor } = light;
@@ -107,8 +105,8 @@ export function borderEdge(light: ReducedLight, side: Side): BorderEdge | null {
   const line = straightLine(points, SLACK);
   if (!line || (line.agreeing * points.length) / lines < LEAST_AGREEING) return null;
   const on = points.filter((p) => abs(p.v - line.at - line.slope * p.u) <= SLACK);
-  const outside = median(on.map((p) => p.outside));
-  const spread = median(on.map((p) => abs(p.outside - outside)));
+  const outside = medianOf(on.map((p) => p.outside));
+  const spread = medianOf(on.map((p) => abs(p.outside - outside)));
   if (spread > PLAIN) return null;
   const turn = (atan(line.slope) * 180) / PI;
   return {

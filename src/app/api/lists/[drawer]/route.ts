@@ -5,7 +5,7 @@ import { editionsCsv } from '@/drawers/editions/csv';
 import { materialsCsv } from '@/drawers/materials/csv';
 import { ordersCsv } from '@/drawers/orders/csv';
 import { customersCsv } from '@/drawers/orders/customers/csv';
-import { papersCsv } from '@/drawers/papers/csv';
+import { papersCsv, papersTemplate } from '@/drawers/papers/csv';
 import { proofsCsv } from '@/drawers/proofs/csv';
 import { worksCsv } from '@/drawers/works/csv';
 import { notThere, sendBytes } from '../../send';
@@ -29,20 +29,27 @@ const LISTS: Record<string, Listed> = {
 /** Lines of one file at most. */
 const MOST = 100_000;
 
-/** A drawer as it is sorted and found, whole, as CSV; with `lines=1,2` those alone, by their first column. */
+/**
+ * A drawer as it is sorted and found, whole, as CSV; with `lines=1,2` those alone, by their first
+ * column; with `template=1` the heads of a list that can be brought.
+ */
 export async function GET(
   request: Request,
   { params }: { params: Promise<{ drawer: string }> },
 ): Promise<Response> {
   const { drawer } = await params;
   if (!Object.hasOwn(LISTS, drawer)) return notThere();
-  const { lines, ...query } = Object.fromEntries(new URL(request.url).searchParams);
+  const sent = (text: string, name: string) =>
+    sendBytes({ bytes: Buffer.from(text), type: 'text/csv; charset=utf-8', name });
+  const { lines, template, ...query } = Object.fromEntries(
+    new URL(request.url).searchParams,
+  );
+  if (template === '1')
+    return drawer === 'papers'
+      ? sent(csvText(papersTemplate()), 'papers-template.csv')
+      : notThere();
   const { heads, rows } = await LISTS[drawer]!({ ...query, page: '1' }, MOST);
   const only = lines ? new Set(lines.split(',')) : null;
   const chosen = only ? rows.filter(([id]) => only.has(String(id))) : rows;
-  return sendBytes({
-    bytes: Buffer.from(csvText([heads, ...chosen])),
-    type: 'text/csv; charset=utf-8',
-    name: `${drawer}.csv`,
-  });
+  return sent(csvText([heads, ...chosen]), `${drawer}.csv`);
 }
