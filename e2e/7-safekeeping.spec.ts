@@ -1,9 +1,11 @@
+import sharp from 'sharp';
 import { execFileSync } from 'node:child_process';
 import {
   existsSync,
   mkdirSync,
   readFileSync,
   readdirSync,
+  renameSync,
   rmSync,
   writeFileSync,
 } from 'node:fs';
@@ -173,6 +175,59 @@ test('nothing is restored over something, nor from a damaged backup', async () =
 
   const again = await glassine(['backup', archive]);
   expect(again.said).toContain('is there already; name a new file');
+
+  // A backup is held against itself without being restored, and nothing of it is left.
+  const before = readdirSync(PLACE);
+  const whole = await glassine(['verify', archive]);
+  expect(whole).toMatchObject({ code: 0 });
+  expect(whole.said).toMatch(/: whole, made .*; \d+ files, and the ledger holds\./);
+  expect(await glassine(['verify', bad])).toMatchObject({ code: 1 });
+  expect(readdirSync(PLACE)).toEqual(before);
+});
+
+test('a command says what it takes, refuses what it does not know, and takes a folder in', async () => {
+  expect((await glassine(['--help'])).said).toMatch(/intake PATH[^]*passphrase/);
+  expect((await glassine(['intake', '--help'])).said).toContain('--width');
+  for (const wrong of [['check', '--colour'], ['check', 'more'], ['backup'], ['fly']]) {
+    const { code, said } = await glassine(wrong);
+    expect([wrong, code]).toEqual([wrong, 1]);
+    expect(said).not.toMatch(/\n\s+at /);
+  }
+  const home = join(PLACE, 'restored-for-intake');
+  const archive = readdirSync(PLACE).find((n) => n.endsWith('.zip') && n !== 'bad.zip')!;
+  await glassine(['restore', join(PLACE, archive), home]);
+  const scans = join(PLACE, 'scans');
+  mkdirSync(scans);
+  renameSync(
+    await writeMaster('weir-at-noon.tif', 400, 300),
+    join(scans, 'weir-at-noon.tif'),
+  );
+  await sharp({ create: { width: 60, height: 40, channels: 3, background: '#777' } })
+    .png()
+    .toFile(join(scans, 'no-size.png'));
+  const taken = await glassine(['intake', scans], home);
+  expect(taken.code).toBe(1);
+  const lines = taken.said
+    .trim()
+    .split('\n')
+    .map((l) => JSON.parse(l) as object);
+  expect(lines).toMatchObject([
+    {
+      file: expect.stringMatching(/no-size\.png$/),
+      error: expect.stringContaining('how large'),
+    },
+    { file: expect.stringMatching(/weir-at-noon\.tif$/), work: expect.any(Number) },
+  ]);
+  const known = await glassine(
+    ['intake', join(scans, 'no-size.png'), '--width', '30cm'],
+    home,
+  );
+  expect(known).toMatchObject({ code: 0 });
+  const listed = await glassine(['list', 'works', '--json', '--find', 'noon'], home);
+  expect(JSON.parse(listed.said)).toMatchObject({
+    title: 'Weir at noon',
+    megapixels: 0.12,
+  });
 });
 
 test('every table goes out as CSV and JSON, and no cell of it is a formula', async () => {

@@ -55,6 +55,11 @@ export async function attachStudio(home: string, writes: boolean): Promise<Studi
 
 const held = globalThis as { glassineStudio?: Promise<Studio> };
 
+/** Makes a studio that was attached the one of this process, for rooms that ask for it. */
+export const beTheStudio = (open: Studio): void => {
+  held.glassineStudio = Promise.resolve(open);
+};
+
 /** The one studio of this process, opened when first asked for; a failed opening is tried again. */
 export const studio = (): Promise<Studio> =>
   (held.glassineStudio ??= openStudio(dataFolder()).catch((error: unknown) => {
