@@ -95,7 +95,7 @@ export async function bench(open: Studio, photographs: number[]): Promise<void> 
       tx,
       {
         kind: 'film',
-        name: 'Reedscan 4000',
+        name: 'Plattenwick L3',
         width: mm(36),
         height: mm(24),
         pixelsAcross: null,

@@ -39,7 +39,7 @@ const paper = (
 export const PAPERS: PaperSeed[] = [
   paper(
     'Slackwater Cotton',
-    'Hythe Mill',
+    'Ragwater Mill',
     'cotton',
     'matte',
     308,
@@ -52,7 +52,7 @@ export const PAPERS: PaperSeed[] = [
   ),
   paper(
     'Chalkline Baryta',
-    'Hythe Mill',
+    'Ragwater Mill',
     'baryta',
     'gloss',
     315,
@@ -91,7 +91,7 @@ export const PAPERS: PaperSeed[] = [
   ),
   paper(
     'Estuary Rag',
-    'Hythe Mill',
+    'Ragwater Mill',
     'cotton',
     'matte',
     285,
@@ -176,16 +176,16 @@ export const MATERIALS: MaterialSeed[] = [
 ];
 
 export const CUSTOMERS = [
-  ['Ambrose Tillet', '4 Capstan Row', '2180 Merrow Hythe', 'Westmark'],
-  ['Jorun Vask', 'Lighthouse Cottages 2', '7710 Gull Stairs', 'Norland Isles'],
-  ['Perpetua Lowmarsh', '19 Tannery Bank', '1044 Underweir', 'Westmark'],
-  ['Ikem Stavely', '31 Upper Ropewalk', '1092 Underweir', 'Westmark'],
-  ['Greta Oldacre', 'The Old Net Loft', '2186 Nether Ooze', 'Westmark'],
-  ['Tomas Brindle-Wray', '8 Ferry Steps', '5530 Karrow', 'Estry'],
-  ['Miriam Feld', '77 Canal Parade', '5512 Karrow', 'Estry'],
-  ['Lucian Ashgrove', '2 Observatory Hill', '1011 Underweir', 'Westmark'],
-  ['Noor Halloway', '15 Kiln Lane', '3307 Potter’s Green', 'Westmark'],
-  ['Edda Thornbury', '60 Signal Street', '7702 Gull Stairs', 'Norland Isles'],
-  ['Caspar Wend', '11 Sailmakers’ Yard', '2181 Merrow Hythe', 'Westmark'],
-  ['Olive Penhallick-Moor', '3 Weir Crescent', '1060 Underweir', 'Westmark'],
+  ['Ambrose Tillet', '4 Capstan Row', '2180 Merrowstaithe', 'Ulverreach'],
+  ['Jorun Vask', 'Lighthouse Cottages 2', '7710 Gull Stairs', 'Skerrowen Isles'],
+  ['Perpetua Lowmarsh', '19 Tannery Bank', '1044 Underweir', 'Ulverreach'],
+  ['Ikem Stavely', '31 Upper Ropewalk', '1092 Underweir', 'Ulverreach'],
+  ['Greta Oldacre', 'The Old Net Loft', '2186 Nether Ooze', 'Ulverreach'],
+  ['Tomas Brindle-Wray', '8 Ferry Steps', '5530 Karrowfell', 'Tarnhollen'],
+  ['Miriam Feld', '77 Canal Parade', '5512 Karrowfell', 'Tarnhollen'],
+  ['Lucian Ashgrove', '2 Observatory Hill', '1011 Underweir', 'Ulverreach'],
+  ['Noor Halloway', '15 Kiln Lane', '3307 Pottlegrave', 'Ulverreach'],
+  ['Edda Thornbury', '60 Signal Street', '7702 Gull Stairs', 'Skerrowen Isles'],
+  ['Caspar Wend', '11 Sailmakers’ Yard', '2181 Merrowstaithe', 'Ulverreach'],
+  ['Olive Penhallick-Moor', '3 Weir Crescent', '1060 Underweir', 'Ulverreach'],
 ] as const;

@@ -118,7 +118,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   // Papers, then a proof on one of them.
   await page.keyboard.press('p');
   await page.getByLabel('Name').fill('Slackwater Cotton');
-  await page.getByLabel('Maker').fill('Hythe Mill');
+  await page.getByLabel('Maker').fill('Ragwater Mill');
   await page.getByLabel('Weight').fill('308');
   await page.getByLabel('Sheet width').fill('510');
   await page.getByLabel('Sheet height').fill('710');
@@ -172,8 +172,8 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await choose(page, 'Impression', 'Evening Tide, 1/3, 30 × 40 cm');
   await page.getByLabel('Name', { exact: true }).fill('Édouard Tillet-Ősz');
   await page.getByLabel('Street').fill('4 Capstan Row');
-  await page.getByLabel('Postcode and town').fill('2180 Merrow Hythe');
-  await page.getByLabel('Country').fill('Westmark');
+  await page.getByLabel('Postcode and town').fill('2180 Merrowstaithe');
+  await page.getByLabel('Country').fill('Ulverreach');
   await page.getByLabel('Price').fill('0');
   await page.getByRole('button', { name: 'Take the order' }).click();
   await expect(page.getByText(/Price: €0.00 is too little/)).toBeVisible();

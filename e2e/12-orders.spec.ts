@@ -32,8 +32,8 @@ async function takeFirst(page: Page, impression: string): Promise<void> {
   await choose(page, 'Impression', impression);
   await page.getByLabel('Name', { exact: true }).fill('Ottoline Marsh');
   await page.getByLabel('Street').fill('4 Capstan Row');
-  await page.getByLabel('Postcode and town').fill('2180 Merrow Hythe');
-  await page.getByLabel('Country').fill('Westmark');
+  await page.getByLabel('Postcode and town').fill('2180 Merrowstaithe');
+  await page.getByLabel('Country').fill('Ulverreach');
   await page.getByLabel('Price').fill('95');
   await page.getByRole('button', { name: 'Take the order' }).click();
 }

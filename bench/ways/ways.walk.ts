@@ -90,8 +90,8 @@ it('an order of one impression', async () => {
   const item = `${here.editionId}:number:2:${SIZE}`;
   const line = { kind: 'impression', item, paperId: '1', quantity: '1', price: '85' };
   const none = { goods: '', mass: '', thickness: '', extras: '', wish: '', note: '' };
-  const to = { name: 'Brede Marl', street: '4 Sluice Lane', town: '2180 Merrow Hythe' };
-  const sent = { ...line, ...none, ...to, country: 'Westmark', channel: 'gallery' };
+  const to = { name: 'Brede Marl', street: '4 Sluice Lane', town: '2180 Merrowstaithe' };
+  const sent = { ...line, ...none, ...to, country: 'Ulverreach', channel: 'gallery' };
   const { number } = await noted(calls, () => takeOrder(sent));
   const bench = await layOutBench(number);
   await noted(calls, async () => {

@@ -32,7 +32,7 @@ export async function orderOf(
   }: { at: string; name?: string; street?: string; dueOn?: string; channel?: string },
 ): Promise<OrderRow> {
   const order = {
-    customer: { name, street, town: '2180 Merrow Hythe', country: 'Westmark' },
+    customer: { name, street, town: '2180 Merrowstaithe', country: 'Ulverreach' },
     channel,
     wish: '',
     note: '',

@@ -3,32 +3,11 @@ import { chmod, mkdir, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { Writable } from 'node:stream';
+import { LISTS, MOST_LISTED } from '@/app/lists';
 import { csvText } from '@/documents';
-import { accountsCsv } from '@/drawers/accounts/csv';
-import { editionsCsv } from '@/drawers/editions/csv';
-import { materialsCsv } from '@/drawers/materials/csv';
-import { ordersCsv } from '@/drawers/orders/csv';
-import { customersCsv } from '@/drawers/orders/customers/csv';
-import { papersCsv } from '@/drawers/papers/csv';
-import { proofsCsv } from '@/drawers/proofs/csv';
-import { worksCsv } from '@/drawers/works/csv';
 import { SHORTEST, keepPassphrase } from '@/gate';
 import { Stop, existing, homeOf } from './command';
 import type { Command } from './command';
-
-const LISTS = {
-  works: worksCsv,
-  papers: papersCsv,
-  materials: materialsCsv,
-  proofs: proofsCsv,
-  editions: editionsCsv,
-  orders: ordersCsv,
-  customers: customersCsv,
-  accounts: accountsCsv,
-};
-
-/** Lines of one list at most. */
-const MOST = 100_000;
 
 export const list: Command = {
   name: 'list',
@@ -46,7 +25,7 @@ export const list: Command = {
       );
     await existing(flags, false);
     const find = typeof flags.find === 'string' ? flags.find : undefined;
-    const { heads, rows } = await LISTS[drawer as keyof typeof LISTS]({ find }, MOST);
+    const { heads, rows } = await LISTS[drawer]!({ find }, MOST_LISTED);
     if (flags.json)
       for (const row of rows)
         console.log(JSON.stringify(Object.fromEntries(heads.map((h, i) => [h, row[i]]))));

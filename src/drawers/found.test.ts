@@ -21,8 +21,8 @@ it.each([
   ['slack', 'Slack Water', '/works/1'],
   ['SLÁCK wat', 'Slack Water', '/works/1'],
   ['gouache', 'Slack Water', '/works/1'],
-  ['reader 2', 'Reader 2, 2180 Merrow Hythe', '/orders/0402'],
-  ['merrow', 'Reader 1, 2180 Merrow Hythe', '/orders/0401'],
+  ['reader 2', 'Reader 2, 2180 Merrowstaithe', '/orders/0402'],
+  ['merrow', 'Reader 1, 2180 Merrowstaithe', '/orders/0401'],
   ['vatmill', 'Linen 300', '/papers?paper=1'],
   ['4/30', 'Slack Water', `/works/1/edition?size=${SIZE}&impression=number:4`],
 ])('%p finds %p and leads to it', async (words, name, href) => {

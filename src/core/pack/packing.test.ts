@@ -289,7 +289,7 @@ describe('an order is split into parcels', () => {
 
 it('a sealed parcel of before its parts were written down can still be read', () => {
   const stored = JSON.parse(
-    '{"way":"flat","notFlat":[],"spare":null,"quotes":[],"lines":[{"line":1,"title":"Slack Water","label":"1/30","sizeKey":"metricFrames-30x40","sheet":null,"paper":"Linen 300","copies":1,"price":8000,"currency":"EUR"}],"to":{"name":"Reader 1","street":"1 Capstan Row","town":"2180 Merrow Hythe","country":"Westmark"}}',
+    '{"way":"flat","notFlat":[],"spare":null,"quotes":[],"lines":[{"line":1,"title":"Slack Water","label":"1/30","sizeKey":"metricFrames-30x40","sheet":null,"paper":"Linen 300","copies":1,"price":8000,"currency":"EUR"}],"to":{"name":"Reader 1","street":"1 Capstan Row","town":"2180 Merrowstaithe","country":"Ulverreach"}}',
   ) as object;
   const read = SEALED_PARCEL.read(stored);
   expect(read).toMatchObject({ way: 'flat', parts: null, total: null, note: '' });

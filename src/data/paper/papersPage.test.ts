@@ -31,7 +31,7 @@ beforeAll(async () => {
       const ref = await addPaper(tx, {
         // Not in the order in which they came, and however they are capitalised.
         name: `${n % 2 ? 'Sheet' : 'SHEET'} ${String((n * 31) % 100).padStart(2, '0')}`,
-        maker: n % 3 ? 'Vatmill' : 'Hythe Mill',
+        maker: n % 3 ? 'Vatmill' : 'Ragwater Mill',
         base: 'cotton',
         surface: n % 4 ? 'matte' : 'gloss',
         weight: gsm(200 + n),
@@ -101,8 +101,8 @@ it.each([
 });
 
 it('finds by name, maker and surface', async () => {
-  expect((await asked({ find: 'hythe' })).total).toBe(25);
-  expect((await asked({ find: 'gloss hythe' })).total).toBe(6);
+  expect((await asked({ find: 'staithe' })).total).toBe(25);
+  expect((await asked({ find: 'gloss staithe' })).total).toBe(6);
   expect((await asked({ find: 'nothing such' })).rows).toEqual([]);
 });
 

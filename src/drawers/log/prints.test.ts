@@ -53,7 +53,7 @@ beforeAll(async () => {
       tx,
       {
         kind: 'film',
-        name: 'Reedscan 4000',
+        name: 'Plattenwick L3',
         width: mm(36),
         height: mm(24),
         pixelsAcross: null,

@@ -21,8 +21,8 @@ afterAll(() => here.end());
 const BREDE = {
   name: 'Brede Marl',
   street: '4 Sluice Lane',
-  town: '2180 Merrow Hythe',
-  country: 'Westmark',
+  town: '2180 Merrowstaithe',
+  country: 'Ulverreach',
 };
 const order = (over: Record<string, string> = {}) =>
   takeOrder({

@@ -23,7 +23,7 @@ afterAll(() => here.end());
 const RAG = {
   ...usualPaper({ units: 'metric', currency: 'EUR', locale: 'en-GB' }),
   name: 'Estuary Rag',
-  maker: 'Hythe Mill',
+  maker: 'Ragwater Mill',
   weight: '285',
   thickness: '0.46',
   sheetWidth: '42 cm',

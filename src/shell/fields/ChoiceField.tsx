@@ -1,8 +1,7 @@
 'use client';
-import { AlertTriangle } from 'lucide-react';
 import { Controller } from 'react-hook-form';
 import { Choose } from './Choose';
-import { Hint, Problem, Row } from './fieldParts';
+import { NamedRow } from './fieldParts';
 import type { Defined, Form } from './fieldParts';
 import type { Options } from './OptionList';
 
@@ -28,10 +27,12 @@ export const ChoiceField = ({
     control={form.control}
     name={name}
     render={({ field, fieldState }) => (
-      <Row $stacked={words === true}>
-        <span className="label" aria-hidden>
-          {label}
-        </span>
+      <NamedRow
+        label={label}
+        hint={hint}
+        message={fieldState.error?.message}
+        stacked={words}
+      >
         <Choose
           label={label}
           value={field.value ?? ''}
@@ -41,14 +42,7 @@ export const ChoiceField = ({
           focusRef={field.ref}
           isInvalid={fieldState.invalid}
         />
-        {hint && <Hint>{hint}</Hint>}
-        {fieldState.error?.message && (
-          <Problem role="alert">
-            <AlertTriangle size={13} aria-hidden />
-            {fieldState.error.message}
-          </Problem>
-        )}
-      </Row>
+      </NamedRow>
     )}
   />
 );

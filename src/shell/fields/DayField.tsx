@@ -1,8 +1,7 @@
 'use client';
-import { AlertTriangle } from 'lucide-react';
 import { Controller } from 'react-hook-form';
 import { DayBox } from './DayBox';
-import { Hint, Problem, Row } from './fieldParts';
+import { NamedRow } from './fieldParts';
 import type { Defined, Form } from './fieldParts';
 
 /** A day, in a form. */
@@ -23,10 +22,7 @@ export const DayField = ({
     control={form.control}
     name={name}
     render={({ field, fieldState }) => (
-      <Row>
-        <span className="label" aria-hidden>
-          {label}
-        </span>
+      <NamedRow label={label} hint={hint} message={fieldState.error?.message}>
         <DayBox
           label={label}
           value={field.value ?? ''}
@@ -34,14 +30,7 @@ export const DayField = ({
           onBlur={field.onBlur}
           isInvalid={fieldState.invalid}
         />
-        {hint && <Hint>{hint}</Hint>}
-        {fieldState.error?.message && (
-          <Problem role="alert">
-            <AlertTriangle size={13} aria-hidden />
-            {fieldState.error.message}
-          </Problem>
-        )}
-      </Row>
+      </NamedRow>
     )}
   />
 );

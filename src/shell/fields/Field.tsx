@@ -8,7 +8,7 @@ import type { FieldRead } from '@/core/input';
 import { useBench } from '../figures/BenchContext';
 import { Offered } from './Combo';
 import { PickReading } from './PickReading';
-import { Box, ErrorLine, Hint, Problem, Row, useTypedEarly } from './fieldParts';
+import { Box, ErrorLine, Hint, NamedRow, Row, useTypedEarly } from './fieldParts';
 import type { Defined, Form } from './fieldParts';
 
 const Figure = styled(Input)<{ $figure: boolean }>`
@@ -62,10 +62,12 @@ export function Field({
         const meant = <PickReading read={read} onPick={field.onChange} />;
         if (offered)
           return (
-            <Row $stacked={words === true}>
-              <span className="label" aria-hidden>
-                {label}
-              </span>
+            <NamedRow
+              label={label}
+              hint={hint}
+              message={fieldState.error?.message}
+              stacked={words}
+            >
               <Offered
                 label={label}
                 value={typed}
@@ -75,11 +77,7 @@ export function Field({
                 isInvalid={fieldState.invalid}
                 focusRef={field.ref}
               />
-              {hint && <Hint>{hint}</Hint>}
-              {fieldState.error?.message && (
-                <Problem role="alert">{fieldState.error.message}</Problem>
-              )}
-            </Row>
+            </NamedRow>
           );
         return (
           <TextField

@@ -1,5 +1,6 @@
 'use client';
 import { useRef } from 'react';
+import type { ReactNode } from 'react';
 import type { Field as FieldOf } from '@/core/input';
 import { AlertTriangle } from 'lucide-react';
 import { FieldError } from 'react-aria-components';
@@ -87,6 +88,35 @@ export const ErrorLine = ({ message }: { message: string | undefined }) =>
       </Problem>
     </FieldError>
   ) : null;
+
+/** A field that has its own name within: what it is called stands beside it for the eye alone. */
+export const NamedRow = ({
+  label,
+  hint,
+  message,
+  stacked = false,
+  children,
+}: {
+  label: string;
+  hint: string | undefined;
+  message: string | undefined;
+  stacked?: boolean | undefined;
+  children: ReactNode;
+}) => (
+  <Row $stacked={stacked}>
+    <span className="label" aria-hidden>
+      {label}
+    </span>
+    {children}
+    {hint && <Hint>{hint}</Hint>}
+    {message && (
+      <Problem role="alert">
+        <AlertTriangle size={13} aria-hidden />
+        {message}
+      </Problem>
+    )}
+  </Row>
+);
 
 type Typing = HTMLInputElement | HTMLTextAreaElement;
 

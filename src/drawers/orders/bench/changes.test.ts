@@ -20,8 +20,8 @@ afterAll(() => here.end());
 const TO = {
   name: 'Brede Marl',
   street: '4 Sluice Lane',
-  town: '2180 Merrow Hythe',
-  country: 'Westmark',
+  town: '2180 Merrowstaithe',
+  country: 'Ulverreach',
 };
 const NO_GOODS = { goods: '', mass: '', thickness: '' };
 const impression = (number: number) => ({

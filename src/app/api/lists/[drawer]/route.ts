@@ -1,33 +1,7 @@
+import { LISTS, MOST_LISTED } from '@/app/lists';
 import { csvText } from '@/documents';
-import type { CsvCell } from '@/documents';
-import { accountsCsv } from '@/drawers/accounts/csv';
-import { editionsCsv } from '@/drawers/editions/csv';
-import { materialsCsv } from '@/drawers/materials/csv';
-import { ordersCsv } from '@/drawers/orders/csv';
-import { customersCsv } from '@/drawers/orders/customers/csv';
-import { papersCsv, papersTemplate } from '@/drawers/papers/csv';
-import { proofsCsv } from '@/drawers/proofs/csv';
-import { worksCsv } from '@/drawers/works/csv';
+import { papersTemplate } from '@/drawers/papers/csv';
 import { notThere, sendBytes } from '../../send';
-
-type Listed = (
-  query: Record<string, string | undefined>,
-  lines: number,
-) => Promise<{ heads: string[]; rows: CsvCell[][] }>;
-
-const LISTS: Record<string, Listed> = {
-  works: worksCsv,
-  papers: papersCsv,
-  materials: materialsCsv,
-  proofs: proofsCsv,
-  editions: editionsCsv,
-  orders: ordersCsv,
-  customers: customersCsv,
-  accounts: accountsCsv,
-};
-
-/** Lines of one file at most. */
-const MOST = 100_000;
 
 /**
  * A drawer as it is sorted and found, whole, as CSV; with `lines=1,2` those alone, by their first
@@ -48,7 +22,7 @@ export async function GET(
     return drawer === 'papers'
       ? sent(csvText(papersTemplate()), 'papers-template.csv')
       : notThere();
-  const { heads, rows } = await LISTS[drawer]!({ ...query, page: '1' }, MOST);
+  const { heads, rows } = await LISTS[drawer]!({ ...query, page: '1' }, MOST_LISTED);
   const only = lines ? new Set(lines.split(',')) : null;
   const chosen = only ? rows.filter(([id]) => only.has(String(id))) : rows;
   return sent(csvText([heads, ...chosen]), `${drawer}.csv`);
