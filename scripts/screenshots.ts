@@ -1,5 +1,6 @@
 import { chromium } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { choose } from '../e2e/support/choose';
 
 /** Takes a picture of each main view of a running demo studio, 1280 x 800, into a folder. */
 const VIEWS: Record<string, string> = {
@@ -36,10 +37,7 @@ const BEFORE: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('table', { name: 'Pieces' }).waitFor();
   },
   async 'hand-over'(page) {
-    await page
-      .getByRole('combobox', { name: 'to' })
-      .first()
-      .selectOption({ label: 'Tidewrack Print Rooms' });
+    await choose(page, 'to', 'Tidewrack Print Rooms');
     await page.getByRole('checkbox').first().check();
   },
 };
@@ -56,7 +54,11 @@ const browser = await chromium.launch({
     '--no-first-run',
   ],
 });
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const page = await browser.newPage({
+  viewport: { width: 1280, height: 800 },
+  locale: 'en-GB',
+  timezoneId: 'UTC',
+});
 page.on(
   'console',
   (m) => m.type() === 'error' && console.log('console:', m.text().slice(0, 300)),

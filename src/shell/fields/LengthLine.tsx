@@ -2,11 +2,15 @@
 import { useState } from 'react';
 import { readField } from '@/core/input';
 import type { Field } from '@/core/input';
+import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import { useBench } from '../figures/BenchContext';
 import { Problem } from '../said/states';
 import { Line } from './Line';
 import { PickReading } from './PickReading';
+
+/** No finer than a tenth of a millimetre: what is reckoned has more places than anybody measures. */
+const shown = (length: Millimetres): Millimetres => mm(Math.round(length * 10) / 10);
 
 /** One length that works at once as it is typed; what is not right is said, and changes nothing. */
 export function LengthLine({
@@ -41,7 +45,7 @@ export function LengthLine({
           figure
           label={field.title}
           isInvalid={fault !== null}
-          value={own ? typed : value === null ? '' : field.write(value, bench)}
+          value={own ? typed : value === null ? '' : field.write(shown(value), bench)}
           style={{ width: 110 }}
           onChange={type}
         />
