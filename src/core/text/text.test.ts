@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { foreignCharacter, isBlank, keptCharacters, visibleText, xmlText } from '.';
+import {
+  foreignCharacter,
+  isBlank,
+  keptCharacters,
+  visibleText,
+  wordsOfXml,
+  xmlText,
+} from '.';
 
 it.each([
   ['  Salt\u00a0Pans ', 'Salt\u00a0Pans'],
@@ -48,6 +55,7 @@ it('what is left of anything may stand in XML, and is kept whole when it is kept
         expect(foreignCharacter(kept)).toBeNull();
         expect(keptCharacters(kept)).toBe(kept);
         expect(() => encodeURIComponent(kept)).not.toThrow();
+        expect(wordsOfXml(xmlText(given))).toBe(kept);
         // Production Char of XML 1.0, and no sign of its language.
         expect(xmlText(given)).toMatch(
           /^(?:&(?:amp|lt|gt|quot|#39);|[\t\n\r\u0020-\u0025\u0028-\u003b=?-\ud7ff\ue000-\ufffd]|[\u{10000}-\u{10ffff}])*$/u,
@@ -55,3 +63,10 @@ it('what is left of anything may stand in XML, and is kept whole when it is kept
       }
     }),
   ));
+
+it('reads the signs of files of before, too, and leaves alone what is none', () => {
+  expect(wordsOfXml('Ebb &#38; &#34;Flow&#34; &#60;fj\u00e6re&#62;')).toBe(
+    'Ebb & "Flow" <fj\u00e6re>',
+  );
+  expect(wordsOfXml('&tide; & &#9999999; &#x26;')).toBe('&tide; & &#9999999; &#x26;');
+});

@@ -1,3 +1,4 @@
+import { wordsOfXml } from '@/core/text';
 import { whiteParts } from '@/core/prepare';
 import type { PixelRect, PrintFileFacts, PrintPlan } from '@/core/prepare';
 import { readProfile } from '../colour/colourEngine';
@@ -48,9 +49,7 @@ function rangeOf({ data, whole }: Looked): [number, number] {
 const titleOf = (xmp: Buffer | undefined): string | null => {
   const found =
     xmp && /<dc:title>.*?<rdf:li[^>]*>(.*?)<\/rdf:li>/s.exec(xmp.toString('utf8'));
-  return found
-    ? found[1]!.replace(/&#(\d+);/g, (_, n: string) => String.fromCharCode(Number(n)))
-    : null;
+  return found ? wordsOfXml(found[1]!) : null;
 };
 
 /**
