@@ -25,6 +25,11 @@ export async function saveJob(
   await tx.update(jobs).set({ state, stage, error }).where(eq(jobs.id, id));
 }
 
+/** Forgets the jobs of a work that did not come to be. */
+export async function forgetJobs(tx: Writing, workId: number): Promise<void> {
+  await tx.delete(jobs).where(eq(jobs.workId, workId));
+}
+
 /** The newest job of a kind, of one work. */
 export async function newestJob(
   db: Reading,

@@ -1,7 +1,14 @@
 import type { Readable } from 'node:stream';
 import { formatSize, minor, mm } from '@/core/units';
 import { sizeOfScan, titleOfFile } from '@/core/work';
-import { addWork, newestArtist, readSettings, removeRow, worksOfFile } from '@/data';
+import {
+  addWork,
+  forgetJobs,
+  newestArtist,
+  readSettings,
+  removeRow,
+  worksOfFile,
+} from '@/data';
 import { readMaster } from '@/engine';
 import { todayOf } from '../running/today';
 import { now } from '../running/studio';
@@ -73,7 +80,11 @@ export async function bringWork(
       try {
         await takeMaster(open, received, row.id, name, { at, stop: said.stop });
       } catch (error) {
-        await open.db.write((tx) => removeRow(tx, 'work', row.id, { at, name: title }));
+        await open.db.write(async (tx) => {
+          // What came of it is said at the file: there is nothing to run again.
+          await forgetJobs(tx, row.id);
+          await removeRow(tx, 'work', row.id, { at, name: title });
+        });
         throw error;
       }
       const { units, locale } = settings;

@@ -46,3 +46,41 @@ export async function runningNow(open: Studio): Promise<RunningJob[]> {
     href: placeOf(job),
   }));
 }
+
+/**
+ * Tells how all work stands, at once and whenever it has changed, at most every `everyMs`, until
+ * the returned function is called. What changes while it is being told is told after it.
+ */
+export function tellRunning(
+  open: Studio,
+  tell: (jobs: string) => void,
+  { everyMs, failed }: { everyMs: number; failed: () => void },
+): () => void {
+  let last = '';
+  let timer: NodeJS.Timeout | null = null;
+  let telling = false;
+  let again = false;
+  let stopped = false;
+  const say = async () => {
+    timer = null;
+    telling = true;
+    again = false;
+    const text = JSON.stringify(await runningNow(open));
+    telling = false;
+    if (stopped) return;
+    if (text !== last) tell(text);
+    last = text;
+    if (again) soon();
+  };
+  const soon = () => {
+    if (telling) again = true;
+    else timer ??= setTimeout(() => void say().catch(failed), everyMs);
+  };
+  const unfollow = open.jobs.follow(soon);
+  void say().catch(failed);
+  return () => {
+    stopped = true;
+    unfollow();
+    if (timer) clearTimeout(timer);
+  };
+}

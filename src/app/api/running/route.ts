@@ -1,4 +1,4 @@
-import { runningNow, studio } from '@/studio';
+import { studio, tellRunning } from '@/studio';
 
 /** No more often than this, however often the work reports. */
 const AT_MOST_EVERY_MS = 200;
@@ -12,33 +12,23 @@ export async function GET(request: Request): Promise<Response> {
   let end = () => {};
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
-      let last = '';
-      let timer: NodeJS.Timeout | null = null;
       let ended = false;
       const send = (text: string) => {
         if (!ended) controller.enqueue(encoder.encode(text));
       };
-      const say = async () => {
-        const text = JSON.stringify(await runningNow(open));
-        timer = null;
-        if (text !== last) send(`data: ${text}\n\n`);
-        last = text;
-      };
-      const soon = () => {
-        timer ??= setTimeout(() => void say().catch(end), AT_MOST_EVERY_MS);
-      };
-      const unfollow = open.jobs.follow(soon);
       const still = setInterval(() => send(': still there\n\n'), STILL_THERE_MS);
+      const stop = tellRunning(open, (jobs) => send(`data: ${jobs}\n\n`), {
+        everyMs: AT_MOST_EVERY_MS,
+        failed: () => end(),
+      });
       end = () => {
         if (ended) return;
         ended = true;
-        unfollow();
+        stop();
         clearInterval(still);
-        if (timer) clearTimeout(timer);
         controller.close();
       };
       request.signal.addEventListener('abort', end);
-      void say().catch(end);
     },
     cancel: () => end(),
   });
