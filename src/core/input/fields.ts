@@ -16,6 +16,10 @@ export interface InputContext {
   locale: string;
 }
 
+/** How figures were read and written on a page, in one word that goes along with what is typed. */
+export const benchWord = ({ units, currency, locale }: InputContext): string =>
+  [units, currency, locale].join(' ');
+
 /** How figures stand in addresses and in what the house writes for itself. */
 export const IN_ADDRESSES: InputContext = {
   units: 'metric',

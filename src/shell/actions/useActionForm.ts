@@ -2,7 +2,9 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { useForm } from 'react-hook-form';
+import { benchWord } from '@/core/input';
 import type { Answer, Sent } from '@/core/input';
+import { useBench } from '../figures/BenchContext';
 import type { Form, TypedValues } from '../fields/fieldParts';
 import { useToast } from '../said/Toasts';
 
@@ -31,6 +33,8 @@ export function useActionForm<T>(
   const [sending, start] = useTransition();
   const [problem, setProblem] = useState<string | null>(null);
   const { say } = useToast();
+  const bench = benchWord(useBench());
+  const router = useRouter();
   /** What the server told a stale form to send along from now on. */
   const fresh = useRef<TypedValues>({});
   const key = JSON.stringify(defaults);
@@ -41,7 +45,12 @@ export function useActionForm<T>(
   const send = form.handleSubmit((typed) => {
     start(async () => {
       try {
-        const answer = await action({ ...options.fixed, ...fresh.current, ...typed });
+        const answer = await action({
+          ...options.fixed,
+          ...fresh.current,
+          ...typed,
+          bench,
+        });
         if (!answer.ok) {
           fresh.current = { ...fresh.current, ...answer.fresh };
           const own = Object.keys(defaults);
@@ -50,6 +59,8 @@ export function useActionForm<T>(
           const first = own.find((name) => answer.fields[name]);
           if (first) form.setFocus(first);
           setProblem(first && !answer.fresh ? null : answer.message);
+          // Refused as a whole, things are not as the page shows them: it is read again, what was typed stays.
+          if (!first) router.refresh();
           return;
         }
         setProblem(null);

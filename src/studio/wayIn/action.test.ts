@@ -2,7 +2,7 @@ import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { Refused, tell, saveSettings } from '@/data';
 import { act, refuse } from './action';
-import { defineForm, text, whole } from '@/core/input';
+import { benchWord, defineForm, text, whole } from '@/core/input';
 import { rowId } from './rowId';
 
 const revalidatePath = jest.fn();
@@ -38,6 +38,22 @@ it('reads, writes, and makes the views read again', async () => {
   expect(answer).toEqual({ ok: true, value: 4 });
   expect(await written()).toBe(1);
   expect(revalidatePath).toHaveBeenCalledTimes(1);
+});
+
+it('reads no figures that were typed on a page that writes them otherwise', async () => {
+  const page = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
+  const send = (bench: string) => {
+    const run = jest.fn(() => Promise.resolve(1));
+    return act(input, { ...typed, bench }, {}, run).then((a) => [
+      a.ok,
+      run.mock.calls.length,
+    ]);
+  };
+  expect(await send(benchWord(page))).toEqual([true, 1]);
+  await here.open.db.write((tx) => saveSettings(tx, { locale: 'de-DE' }));
+  expect(await send(benchWord(page))).toEqual([false, 0]);
+  expect(await send(benchWord({ ...page, locale: 'de-DE' }))).toEqual([true, 1]);
+  await here.open.db.write((tx) => saveSettings(tx, { locale: 'en-GB' }));
 });
 
 it('runs nothing of what it could not read, and says so at the fields', async () => {

@@ -3,6 +3,7 @@ import { Refused, noteUndo, readSettings } from '@/data';
 import type { BenchSettings, UndoStep, Writing } from '@/data';
 import { faultWords } from '../words/faults';
 import { dayIn } from '@/core/days';
+import { benchWord } from '@/core/input';
 import type { Answer, FormDefinition } from '@/core/input';
 import { studio } from '../open/open';
 import { now } from '../running/studio';
@@ -52,6 +53,13 @@ async function wholly<T>(open: Studio, work: (tx: Writing) => Promise<T>): Promi
   }
 }
 
+/** Whether figures were typed on a page that writes them otherwise than they are read by now. */
+const otherBench = (typed: unknown, settings: BenchSettings): boolean =>
+  typeof typed === 'object' &&
+  typed !== null &&
+  'bench' in typed &&
+  typed.bench !== benchWord(settings);
+
 /**
  * The one way in: reads and validates what was typed, runs the write, puts a refused rule
  * into the room's words, and makes the views read again.
@@ -64,6 +72,10 @@ export async function act<T, R>(
 ): Promise<Answer<R>> {
   const open = await studio();
   const settings = await readSettings(open.db.read);
+  if (otherBench(typed, settings))
+    return refuse(
+      'Units, currency or the way figures are written were changed elsewhere since this page was opened. What you typed is still here: see whether it still means the same, then send it again.',
+    );
   const read = readAtTheDoor(form, typed, settings);
   if (!read.ok)
     return refuse(Object.values(read.fields)[0] ?? 'Nothing was given.', read.fields);
