@@ -1,7 +1,6 @@
 import { existsSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
-import { join, resolve } from 'node:path';
-import { dirname } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { getJob } from '@/data';
 import { unfinished } from '@/engine';
 import { startJob } from '@/studio/jobs/startJob';
@@ -29,6 +28,12 @@ async function run<T>(open: Studio, kind: 'backup' | 'check', spec: never): Prom
   if (cause) throw cause as Error;
   return (await getJob(open.db.read, id))?.result as T;
 }
+
+/** Files that a backup lacks, each by its name. */
+const sayLeftOut = ({ leftOut }: { leftOut: readonly string[] }): void => {
+  for (const name of leftOut)
+    console.log(`Not in it, since damaged when it was made: ${name}`);
+};
 
 export const backup: Command = {
   name: 'backup',
@@ -61,8 +66,7 @@ export const verify: Command = {
       console.log(
         `${resolve(file)}: whole, made ${manifest.made}; ${manifest.files.length} files, and the ledger holds.`,
       );
-      for (const name of manifest.leftOut)
-        console.log(`Not in it, since damaged when it was made: ${name}`);
+      sayLeftOut(manifest);
     } finally {
       await rm(place, { recursive: true, force: true });
     }
@@ -81,8 +85,7 @@ export const restore: Command = {
     console.log(
       `${folder}: restored as it was at ${manifest.made}, ${manifest.files.length} files checked.`,
     );
-    for (const name of manifest.leftOut)
-      console.log(`Not in it, since damaged when it was made: ${name}`);
+    sayLeftOut(manifest);
   },
 };
 

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import type { Station } from '@/core/work';
 import { getMaterial, getPaper, getWork } from '@/data';
 import type { Reading } from '@/data';
+import { stationName } from '@/shell/frame/places';
 import { rowId, studio } from '@/studio';
 
 type Query = Record<string, string | undefined>;
@@ -10,17 +11,6 @@ interface Asked {
   params: Promise<Record<string, string>>;
   searchParams: Promise<Query>;
 }
-
-const NAMES: Record<Station, string> = {
-  capture: 'Capture',
-  size: 'Size',
-  prepare: 'Prepare',
-  proof: 'Proof',
-  edition: 'Edition',
-  price: 'Price',
-  finish: 'Finish',
-  pack: 'Pack',
-};
 
 const joined = (...parts: (string | null | undefined)[]) =>
   parts.filter((p): p is string => Boolean(p)).join(' · ');
@@ -33,7 +23,7 @@ export const stationTitle =
   (station: Station, sheetName: (sheet: string | undefined) => string = () => '') =>
   async ({ params, searchParams }: Asked): Promise<Metadata> => {
     const [{ id = '' }, { sheet }] = await Promise.all([params, searchParams]);
-    const own = [NAMES[station], sheetName(sheet)].filter(Boolean).join(', ');
+    const own = [stationName(station), sheetName(sheet)].filter(Boolean).join(', ');
     return { title: joined(own, await titleOfWork(id)) };
   };
 

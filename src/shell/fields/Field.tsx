@@ -57,8 +57,8 @@ export function Field({
         const typed = field.value ?? '';
         // While one types, half a figure is not asked about.
         const asked = !typing || fieldState.invalid;
-        const of = given ? { ...bench, currency: given } : bench;
-        const read = own && asked && typed !== '' ? readField(own, typed, of) : NOTHING;
+        const here = given && own?.unit === 'money' ? { ...bench, currency: given } : bench;
+        const read = own && asked && typed !== '' ? readField(own, typed, here) : NOTHING;
         const meant = <PickReading read={read} onPick={field.onChange} />;
         if (offered)
           return (

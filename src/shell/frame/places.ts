@@ -1,4 +1,5 @@
 import { STATIONS } from '@/core/work';
+import type { Station } from '@/core/work';
 
 /** A place of the house, or something that can be done from anywhere. */
 export interface Place {
@@ -28,23 +29,16 @@ export const PLACES: readonly Place[] = [
   { name: 'New paper', about: 'form', href: '/papers?new=1' },
 ];
 
-const STATION_NAMES = [
-  'Capture',
-  'Size',
-  'Prepare',
-  'Proof',
-  'Edition',
-  'Price',
-  'Finish',
-  'Pack',
-];
+/** What a station is called. */
+export const stationName = (station: Station): string =>
+  station[0]!.toUpperCase() + station.slice(1);
 
 /** The stations of the work that a path is of, by their digits; none elsewhere. */
 export function stationsAt(path: string): Place[] {
   const work = /^\/works\/(\d+)/.exec(path)?.[1];
   if (!work) return [];
   return STATIONS.map((station, i) => ({
-    name: STATION_NAMES[i]!,
+    name: stationName(station),
     about: 'station of this work',
     href: `/works/${work}/${station}`,
     key: String(i + 1),
