@@ -7,6 +7,7 @@ import { STATIONS } from '@/core/work';
 import type { Mark, Station } from '@/core/work';
 import { StationMark } from '../drawing/marks';
 import { RULE_HEIGHT, SERIF, narrow, paperCss } from './theme';
+import { stationName } from './places';
 
 const STEEL = 'linear-gradient(#f4f4f4, #dedede)';
 
@@ -97,8 +98,6 @@ const Edit = styled(Link)`
   }
 `;
 
-const label = (station: Station) => station[0]!.toUpperCase() + station.slice(1);
-
 /** The steel rule: the stations of one work, in the order of the job, with their marks. */
 export function Rule({ workId, marks }: { workId: number; marks: Record<Station, Mark> }) {
   const path = usePathname();
@@ -118,7 +117,7 @@ export function Rule({ workId, marks }: { workId: number; marks: Record<Station,
                   <Ticks aria-hidden />
                   <Digit aria-hidden>{i + 1}</Digit>
                   <Line>
-                    {label(station)}
+                    {stationName(station)}
                     <StationMark mark={marks[station]} />
                   </Line>
                 </Stop>
