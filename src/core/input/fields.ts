@@ -1,13 +1,16 @@
-import { THIN, formatLength, formatMoney, minor, mm } from '../units';
-import type { Millimetres, Minor, UnitMode } from '../units';
+import { THIN, formatLength, formatMass, formatMoney } from '../units';
+import { formatThickness, minor, mm } from '../units';
+import type { Grams, Millimetres, Minor, UnitMode } from '../units';
 import { FIRST_DAY, LAST_DAY, isDay } from './isDay';
-import { readLength } from './readLength';
+import { readLength, readThickness } from './readLength';
+import { readMass } from './readMass';
 import { readMoney } from './readMoney';
 import { readNumber, readWhole } from './readNumber';
 import { plainFigures } from './plainFigures';
 import { Undecided, Unfit } from './undecided';
 import { visibleText } from '../text';
-import { writeAmount, writeLength, writeNumber, writePercent } from './writeAmount';
+import { writeAmount, writeLength, writeMass, writeNumber } from './writeAmount';
+import { writePercent, writeThickness } from './writeAmount';
 
 /** How the reader's bench is set, as far as reading needs it. */
 export interface InputContext {
@@ -19,6 +22,17 @@ export interface InputContext {
 /** How figures were read and written on a page, in one word that goes along with what is typed. */
 export const benchWord = ({ units, currency, locale }: InputContext): string =>
   [units, currency, locale].join(' ');
+
+/** What such a word says; null where it says nothing. */
+export function benchOfWord(word: unknown): InputContext | null {
+  const [units, currency, locale, more] = typeof word === 'string' ? word.split(' ') : [];
+  if ((units !== 'metric' && units !== 'inch') || !currency || !locale || more) return null;
+  try {
+    return { units, currency, locale: new Intl.Locale(locale).toString() };
+  } catch {
+    return null;
+  }
+}
 
 /** How figures stand in addresses and in what the house writes for itself. */
 export const IN_ADDRESSES: InputContext = {
@@ -129,6 +143,26 @@ export const length = (title: string, range: Range): Field<Millimetres> => ({
   example: '300 mm, 30 cm or 12in',
   say: (value, c) => formatLength(mm(value), c.units, c.locale),
   write: (value, c) => writeLength(value, c.units, c.locale),
+});
+
+/** How thick a sheet is: `0.38 mm`, `15 mil`; range in millimetres. */
+export const thickness = (title: string, range: Range): Field<Millimetres> => ({
+  ...length(title, range),
+  read: (typed, c) => readThickness(typed, c.units, c.locale),
+  example: '0.38 mm or 15 mil',
+  say: (value, c) => formatThickness(mm(value), c.units, c.locale),
+  write: (value, c) => writeThickness(value, c.units, c.locale),
+});
+
+/** A mass: `350 g`, `12 oz`, `2 lb 3 oz` in either mode; range in grams. */
+export const mass = (title: string, range: Range): Field<Grams> => ({
+  title,
+  schema: { type: 'number', ...limits(range) },
+  longest: LONGEST_NUMBER,
+  read: (typed, c) => readMass(typed, c.units, c.locale),
+  example: '350 g, 1.2 kg or 12 oz',
+  say: (value, c) => formatMass(value, c.units, c.locale),
+  write: (value, c) => writeMass(value, c.units, c.locale),
 });
 
 /** An amount of the studio's currency; range in minor units. */

@@ -4,6 +4,7 @@ export * from './defineForm';
 export * from './json';
 export * from './isDay';
 export * from './readLength';
+export * from './readMass';
 export * from './readMoney';
 export * from './readNumber';
 export * from './plainFigures';

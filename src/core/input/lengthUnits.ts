@@ -12,6 +12,7 @@ export const FACTORS: Record<string, number> = {
   '"': MM_PER_INCH,
   '″': MM_PER_INCH,
   ft: 12 * MM_PER_INCH,
+  mil: MM_PER_INCH / 1000,
 };
 
 /** The unit that a size typed in each of them is called by. */
@@ -25,10 +26,11 @@ export const SIZE_UNITS: Record<string, SizeUnit> = {
   '"': 'in',
   '″': 'in',
   ft: 'in',
+  mil: 'in',
 };
 
 /** A figure and the unit behind it, if there is one. */
-export const UNIT_AT_END = /^(.*?[\p{Nd}.,])\s*(mm|cm|m|in|inch|inches|ft|"|″)?$/iu;
+export const UNIT_AT_END = /^(.*?[\p{Nd}.,])\s*(mm|cm|mil|m|in|inch|inches|ft|"|″)?$/iu;
 
 /** To a millionth of a millimetre: 12 in are 304.8 mm, whatever binary fractions make of it. */
 export function inMillimetres(value: number, factor: number): Millimetres {

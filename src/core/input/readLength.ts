@@ -1,3 +1,4 @@
+import { toInches } from '../units';
 import type { Millimetres, SizeUnit, UnitMode } from '../units';
 import { FACTORS, SIZE_UNITS, UNIT_AT_END, inMillimetres } from './lengthUnits';
 import { numberReadings } from './numberReadings';
@@ -10,9 +11,10 @@ function lengthReadings(
   typed: string,
   mode: UnitMode,
   locale: string,
+  bare = mode === 'metric' ? 'mm' : 'in',
 ): { own: Millimetres[]; elsewhere: Millimetres[] } {
   const match = UNIT_AT_END.exec(plainFigures(typed));
-  const factor = FACTORS[match?.[2]?.toLowerCase() ?? (mode === 'metric' ? 'mm' : 'in')];
+  const factor = FACTORS[match?.[2]?.toLowerCase() ?? bare];
   if (!match || factor === undefined) return { own: [], elsewhere: [] };
   const { own, elsewhere } = numberReadings(match[1] ?? '', locale);
   return {
@@ -36,8 +38,29 @@ export function readLength(
   return settle(own, elsewhere);
 }
 
+/** Inches that no sheet is thick, and mils than which none is thinner: a bare figure is one or the other. */
+const THICKEST_INCHES = 0.2;
+
+/**
+ * Reads how thick a sheet is: `0.38`, `0.38 mm`, `15 mil`, `0.015 in`. A bare figure is
+ * millimetres, or under inches thousandths of an inch (mil), below 0.2 inches.
+ * @example readThickness('15', 'inch', 'en-US') // 0.381
+ */
+export function readThickness(
+  typed: string,
+  mode: UnitMode,
+  locale: string,
+): Millimetres | Undecided<Millimetres> | null {
+  if (mode === 'metric') return readLength(typed, mode, locale);
+  const { own, elsewhere } = lengthReadings(typed, mode, locale, 'mil');
+  const inches = lengthReadings(typed, mode, locale, 'in');
+  const meant = (mils: Millimetres[], wide: Millimetres[]) =>
+    mils.map((thin, i) => (toInches(wide[i]!) < THICKEST_INCHES ? wide[i]! : thin));
+  return settle(meant(own, inches.own), meant(elsewhere, inches.elsewhere));
+}
+
 const unitOf = (text: string): string | undefined =>
-  /(mm|cm|m|inches|inch|in|ft|"|″)$/i.exec(text.trim())?.[1]?.toLowerCase();
+  /(mm|cm|mil|m|inches|inch|in|ft|"|″)$/i.exec(text.trim())?.[1]?.toLowerCase();
 
 export interface SizeRead {
   width: Millimetres;

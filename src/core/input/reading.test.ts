@@ -11,6 +11,7 @@ import {
 import { length, money, optional, percent, readField, readSize, whole, decimal } from '.';
 import { readLength, readMoney, readNumber, readWhole, Undecided, Unfit } from '.';
 import { writeAmount, writeLength, writeNumber, writePercent } from '.';
+import { mass, readMass, readThickness, thickness, writeMass, writeThickness } from '.';
 import { lengthTypedBefore, moneyTypedBefore, numberTypedBefore } from './typedBefore';
 
 const LOCALES = ['en-GB', 'de-DE', 'fr-FR', 'sv-SE', 'de-CH', 'ar-EG', 'en-IN', 'fa-IR'];
@@ -284,4 +285,68 @@ it('reads text of an earlier version as that version did', () => {
   expect(numberTypedBefore('1e3')).toBeNull();
   expect(moneyTypedBefore('€ 1.234,50', 'EUR')).toBe(123_450);
   expect(lengthTypedBefore('29,7 CM', 'metric')).toBe(297);
+});
+
+it.each([
+  ['350', 'metric', 'en-GB', 350],
+  ['1.2 kg', 'metric', 'en-GB', 1200],
+  ['1,2 kg', 'metric', 'de-DE', 1200],
+  ['12 oz', 'metric', 'en-GB', 340.194278],
+  ['12', 'inch', 'en-US', 340.194278],
+  ['2 lb 3 oz', 'inch', 'en-US', 992.233309],
+  ['2 lbs 3½ oz', 'inch', 'en-US', 1006.408071],
+  ['1 lb', 'metric', 'en-GB', 453.59237],
+  ['three oz', 'inch', 'en-US', null],
+  ['2 lb 3', 'inch', 'en-US', null],
+  ['12 st', 'inch', 'en-US', null],
+  ['1,234 g', 'metric', 'de-CH', ['?', 1234, 1.234]],
+] as const)('a mass of %p under %s in %s is %p g', (typed, mode, locale, grams) =>
+  expect(said(readMass(typed, mode, locale))).toEqual(grams),
+);
+
+it.each([
+  ['0.38', 'metric', 'en-GB', 0.38],
+  ['15', 'inch', 'en-US', 0.381],
+  ['15 mil', 'metric', 'en-GB', 0.381],
+  ['0.015', 'inch', 'en-US', 0.381],
+  ['0.015 in', 'metric', 'en-GB', 0.381],
+  ['0,38 mm', 'inch', 'de-DE', 0.38],
+  ['15 gsm', 'inch', 'en-US', null],
+] as const)('a thickness of %p under %s in %s is %p mm', (typed, mode, locale, mm_) =>
+  expect(said(readThickness(typed, mode, locale))).toEqual(mm_),
+);
+
+describe.each(LOCALES)('in %s', (locale) => {
+  it.each(['metric', 'inch'] as const)('reads back the masses of %s', (units) =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 50_000_000 }), (n) => {
+        const grams = n / 1000;
+        expect(readMass(writeMass(grams, units, locale), units, locale)).toBeCloseTo(
+          grams,
+          5,
+        );
+      }),
+    ),
+  );
+  it.each(['metric', 'inch'] as const)('reads back the thicknesses of %s', (units) =>
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5000 }), (n) => {
+        const wide = mm(n / 1000);
+        expect(
+          readThickness(writeThickness(wide, units, locale), units, locale),
+        ).toBeCloseTo(wide, 6);
+      }),
+    ),
+  );
+});
+
+it('says limits of masses and thicknesses in the units of the bench', () => {
+  const bench = { units: 'inch', currency: 'USD', locale: 'en-US' } as const;
+  const fault = (read: ReturnType<typeof readField>) => (read.ok ? '' : read.fault);
+  expect(fault(readField(mass('Weight', { above: 0, max: 1000 }), '3 lb', bench))).toMatch(
+    /3\.00.lb is too much\. It must be 2\.20.lb or less/,
+  );
+  expect(fault(readField(thickness('Thickness', { max: 5 }), '6 mm', bench))).toMatch(
+    /236\.2.mil is too much/,
+  );
 });

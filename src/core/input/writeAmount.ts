@@ -1,6 +1,6 @@
 import { currencyDigits } from '../units';
 import type { Millimetres, Minor, UnitMode } from '../units';
-import { MM_PER_INCH, toInches } from '../units';
+import { GRAMS_PER_OUNCE, MM_PER_INCH, toInches } from '../units';
 import { numberFormat } from '../units/intl';
 
 /** A figure as the locale writes it, without groups: read back it is the same. */
@@ -45,4 +45,32 @@ export function writeLength(length: Millimetres, units: UnitMode, locale: string
   return units === 'inch' && exact
     ? `${writeNumber(inches, locale, 4)} in`
     : `${writeNumber(length, locale, 6)} mm`;
+}
+
+/**
+ * How thick a sheet is, as it stands in a field: read back in either mode it is the same.
+ * @example writeThickness(mm(0.381), 'inch', 'en-US') // '15 mil'
+ */
+export function writeThickness(
+  thickness: Millimetres,
+  units: UnitMode,
+  locale: string,
+): string {
+  const mils = Number((toInches(thickness) * 1000).toFixed(2));
+  const exact = Math.abs((mils * MM_PER_INCH) / 1000 - thickness) < 1e-9;
+  return units === 'inch' && exact
+    ? `${writeNumber(mils, locale, 2)} mil`
+    : `${writeNumber(thickness, locale, 6)} mm`;
+}
+
+/**
+ * A mass as it stands in a field, with its unit: read back in either mode it is the same.
+ * @example writeMass(340.194278, 'inch', 'en-US') // '12 oz'
+ */
+export function writeMass(grams: number, units: UnitMode, locale: string): string {
+  const ounces = Number((grams / GRAMS_PER_OUNCE).toFixed(4));
+  const exact = Math.abs(ounces * GRAMS_PER_OUNCE - grams) < 1e-6;
+  return units === 'inch' && exact
+    ? `${writeNumber(ounces, locale, 4)} oz`
+    : `${writeNumber(grams, locale, 6)} g`;
 }

@@ -7,7 +7,8 @@ import type { Millimetres } from './quantity';
 /** Thin, unbreakable space between a figure and its unit. */
 export const THIN = '\u202f';
 
-const figure = (n: number, digits: number, locale: string) =>
+/** A bare figure with at most so many decimal places, without groups; no minus before nought. */
+export const figure = (n: number, digits: number, locale: string) =>
   numberFormat(locale, {
     maximumFractionDigits: digits,
     useGrouping: false,
@@ -25,6 +26,19 @@ export const formatLength = (
   mode === 'metric'
     ? `${figure(length, Math.abs(length) < 100 ? 1 : 0, locale)}${THIN}mm`
     : `${figure(toInches(length), 2, locale)}${THIN}in`;
+
+/**
+ * How thick a sheet is: millimetres, or thousandths of an inch (mil).
+ * @example formatThickness(mm(0.38), 'inch', 'en-US') // '15 mil'
+ */
+export const formatThickness = (
+  thickness: Millimetres,
+  mode: UnitMode,
+  locale: string,
+): string =>
+  mode === 'metric'
+    ? `${formatNumber(thickness, 2, locale)}${THIN}mm`
+    : `${figure(toInches(thickness) * 1000, 1, locale)}${THIN}mil`;
 
 /** A distance between eye and print: centimetres up to 1 m, then metres; or inches, feet. */
 export function formatDistance(
@@ -66,9 +80,3 @@ export const formatNumber = (n: number, digits: number, locale: string): string 
     maximumFractionDigits: digits,
     useGrouping: Math.abs(n) >= 10000,
   }).format(n);
-
-/** Grams under a kilogram, kilograms above. */
-export const formatMass = (g: number, locale: string): string =>
-  g < 1000
-    ? `${figure(g, g < 20 ? 1 : 0, locale)}${THIN}g`
-    : `${formatNumber(g / 1000, 2, locale)}${THIN}kg`;

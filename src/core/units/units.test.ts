@@ -39,6 +39,6 @@ it('writes lengths, distances and masses with their unit', () => {
   expect(u.formatDistance(u.mm(1290), 'metric', 'en-GB')).toBe(`1.3${u.THIN}m`);
   expect(u.formatDistance(u.mm(210), 'metric', 'en-GB')).toBe(`21${u.THIN}cm`);
   expect(u.formatSize(u.size(500, 700), 'metric', 'en-GB')).toBe(`50 × 70${u.THIN}cm`);
-  expect(u.formatMass(612, 'en-GB')).toBe(`612${u.THIN}g`);
-  expect(u.formatMass(1240, 'en-GB')).toBe(`1.24${u.THIN}kg`);
+  expect(u.formatMass(612, 'metric', 'en-GB')).toBe(`612${u.THIN}g`);
+  expect(u.formatMass(1240, 'metric', 'en-GB')).toBe(`1.24${u.THIN}kg`);
 });

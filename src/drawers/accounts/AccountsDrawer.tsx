@@ -73,7 +73,7 @@ function SumsSlip({
 export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) {
   const format = useFormat();
   const { rows } = page;
-  const most = Math.max(1, ...rows.map((r) => r.gross));
+  const most = Math.max(1, ...rows.flatMap((r) => [r.gross, Math.abs(r.net)]));
   const columns = useMemo<Column<Row>[]>(
     () => [
       {
@@ -107,7 +107,9 @@ export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) 
       },
       {
         key: 'bar',
-        head: 'Gross, and what stays of it',
+        head: rows.some((r) => r.net < 0)
+          ? 'Gross; stays, or (red) is lost'
+          : 'Gross, and what stays of it',
         value: (r) => r.gross,
         width: 190,
         cell: (r) => (
@@ -123,15 +125,15 @@ export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) 
             <rect
               x={0.5}
               y={1.5}
-              width={(178 * Math.max(0, r.net)) / most}
+              width={(178 * Math.abs(r.net)) / most}
               height={11}
-              fill="#2d2d2d"
+              fill={r.net < 0 ? '#96231a' : '#2d2d2d'}
             />
           </svg>
         ),
       },
     ],
-    [format, most],
+    [format, most, rows],
   );
   return (
     <>

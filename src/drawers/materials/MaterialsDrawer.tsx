@@ -6,7 +6,7 @@ import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { DataTable, ListOut, takesOut, useAddressOf } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence } from '@/shell/words';
@@ -63,7 +63,7 @@ function MaterialSlip({
             label: 'pieces left',
             tone: isLow(material) ? 'ochre' : undefined,
           },
-          { value: format.number(mass, mass < 20 ? 1 : 0), unit: 'g', label: 'one weighs' },
+          { ...splitUnit(format.mass(mass)), label: 'one weighs' },
         ]}
       />
       <Sentence $tone={isLow(material) ? 'caution' : 'plain'}>

@@ -1,5 +1,5 @@
-import { choice, decimal, defineForm, formSeen, length } from '@/core/input';
-import { money, optional, rowNumber, text, whole } from '@/core/input';
+import { choice, defineForm, formSeen, length } from '@/core/input';
+import { mass, money, optional, rowNumber, text, whole } from '@/core/input';
 
 export const MATERIAL_KINDS = ['sleeve', 'board', 'mailer', 'tube'] as const;
 
@@ -12,7 +12,7 @@ export const materialForm = defineForm({
   width: length('Across, inside', { above: 0, max: 3000 }),
   height: length('Along, inside', { above: 0, max: 3000 }),
   thickness: length('Wall, or thickness', { min: 0, max: 100 }),
-  mass: decimal('Weight of one', { above: 0, max: 20_000 }, 'g'),
+  mass: mass('Weight of one', { above: 0, max: 20_000 }),
   cost: money('Cost of one', { min: 0, max: 1e8 }),
   reorderPoint: whole('Reorder at', { min: 0, max: 10_000 }, 'pieces'),
 });

@@ -1,5 +1,5 @@
-import { choice, decimal, defineForm, length } from '@/core/input';
-import { money, optional, rowNumber, text, whole } from '@/core/input';
+import { choice, defineForm, length } from '@/core/input';
+import { mass, money, optional, rowNumber, text, whole } from '@/core/input';
 import type { Field } from '@/core/input';
 import { LINE_KINDS, RETURN_HOW, extrasField, itemField } from '@/core/order';
 import { CHANNEL_IDS } from '@/core/price';
@@ -22,7 +22,7 @@ const line = {
   item: optional(itemField({ title: 'Impression', example: 'one of the list' })),
   paperId: optional(whole('Printed on', { min: 1, max: 1e12 })),
   goods: text('What they are', { min: 0, max: 120 }),
-  mass: optional(decimal('Weight of one', { above: 0, max: 50_000 }, 'g')),
+  mass: optional(mass('Weight of one', { above: 0, max: 50_000 })),
   thickness: optional(length('Thickness of one', { above: 0, max: 500 })),
   quantity: whole('How many', { min: 1, max: 500 }),
   price,
@@ -90,7 +90,7 @@ export const tickForm = defineForm({
 export const weighForm = defineForm({
   order: number,
   parcel: parcelId,
-  grams: optional(decimal('Weight, if typed by hand', { above: 0, max: 100_000 }, 'g')),
+  grams: optional(mass('Weight, if typed by hand', { above: 0, max: 100_000 })),
 });
 export const sealForm = defineForm({
   order: number,

@@ -5,7 +5,7 @@ import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
-import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { DataTable, ListOut, takesOut, FindField, useAddressOf } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence } from '@/shell/words';
@@ -131,7 +131,7 @@ export function PapersDrawer(view: PapersView) {
                   tone: picked.level === 'enough' ? undefined : 'ochre',
                 },
                 { value: String(picked.weight), unit: 'g/m²', label: 'weight' },
-                { value: format.number(picked.thickness, 2), unit: 'mm', label: 'thick' },
+                { ...splitUnit(format.thickness(picked.thickness)), label: 'thick' },
               ]}
             />
             <Sentence

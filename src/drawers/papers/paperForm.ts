@@ -1,6 +1,7 @@
-import { choice, decimal, defineForm, formSeen, hinted, length } from '@/core/input';
+import { choice, defineForm, formSeen, hinted, length, thickness } from '@/core/input';
 import { money, optional, rowNumber, text, verbatim, whole } from '@/core/input';
 import type { InputContext, Typed, ValueOf } from '@/core/input';
+import { mm } from '@/core/units';
 import type { NewPaper } from '@/data';
 import { BASES, SURFACES } from './kinds';
 
@@ -10,7 +11,7 @@ const FIELDS = {
   base: choice('Base', BASES),
   surface: choice('Surface', SURFACES),
   weight: whole('Weight', { min: 40, max: 1200 }, 'g/m²'),
-  thickness: decimal('Thickness', { above: 0, max: 5 }, 'mm'),
+  thickness: thickness('Thickness', { above: 0, max: 5 }),
   sheetWidth: length('Sheet width', { above: 0, max: 5000 }),
   sheetHeight: length('Sheet height', { above: 0, max: 5000 }),
   price: money('Price a sheet', { min: 0, max: 1e8 }),
@@ -60,7 +61,7 @@ export const bringForm = defineForm({ list: verbatim('List', { max: 2_000_000 })
 /** What a new paper usually is. */
 export const usualPaper = (context: InputContext): Typed =>
   paperForm.write(
-    { base: 'cotton', surface: 'matte', weight: 300, thickness: 0.5, reorderPoint: 5 },
+    { base: 'cotton', surface: 'matte', weight: 300, thickness: mm(0.5), reorderPoint: 5 },
     context,
   );
 

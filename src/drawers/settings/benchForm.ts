@@ -1,46 +1,50 @@
 import { decimal, defineForm, formSeen, hinted } from '@/core/input';
-import { percent, whole } from '@/core/input';
-import type { Typed, ValueOf } from '@/core/input';
+import { length, mass, percent, whole } from '@/core/input';
+import type { Field, Typed, ValueOf } from '@/core/input';
 import { PLACE_FIELDS, closedField } from '@/core/place';
+import { grams } from '@/core/units';
 import type { BenchSettings } from '@/data';
+
+/** A length that stands among the rules as a bare number of millimetres. */
+const mmRule: (...of: Parameters<typeof length>) => Field<number> = length;
 
 const SIZE = {
   standingFactor: hinted(
     decimal('Standing distance', { min: 0.5, max: 3 }, '× diagonal'),
     '1 immersive, 1.5 usual, 2 formal',
   ),
-  handDistanceMm: whole('Distance in the hand', { min: 150, max: 1000 }, 'mm'),
+  handDistanceMm: mmRule('Distance in the hand', { min: 150, max: 1000 }),
   stepUpShare: percent('People step up to', { min: 10, max: 100 }, '% of it'),
   shortBeyond: decimal('Falls short beyond', { min: 1, max: 3 }, '× of it'),
   printPpi: whole('Printer is fed at', { min: 100, max: 1440 }, 'ppi'),
   refusePpi: whole('Labs refuse below', { min: 30, max: 400 }, 'ppi'),
   askSmallPpi: whole('Labs ask, small', { min: 30, max: 1440 }, 'ppi'),
   askLargePpi: whole('Labs ask, large', { min: 30, max: 1440 }, 'ppi'),
-  smallUpToMm: whole('Small up to', { min: 50, max: 2000 }, 'mm'),
+  smallUpToMm: mmRule('Small up to', { min: 50, max: 2000 }),
   routePpi: hinted(
     whole('Your route asks', { min: 0, max: 1440 }, 'ppi'),
     '0: what labs ask by size',
   ),
   resamplerHolds: decimal('A resampler holds up to', { min: 1, max: 4 }, '×'),
   proofFirst: decimal('Proof first up to', { min: 1, max: 6 }, '×'),
-  signingRoomMm: decimal('Room to sign', { min: 0, max: 100 }, 'mm'),
+  signingRoomMm: mmRule('Room to sign', { min: 0, max: 100 }),
 };
 
 const ON_THE_WALL = {
-  printerMarginMm: decimal('Printer leaves blank', { min: 0, max: 50 }, 'mm'),
-  personMm: whole('Person beside it', { min: 500, max: 2500 }, 'mm'),
-  sofaMm: whole('Sofa under it', { min: 500, max: 5000 }, 'mm'),
+  printerMarginMm: mmRule('Printer leaves blank', { min: 0, max: 50 }),
+  personMm: mmRule('Person beside it', { min: 500, max: 2500 }),
+  sofaMm: mmRule('Sofa under it', { min: 500, max: 5000 }),
 };
 
 const CAPTURE = {
-  tileOverlapMm: decimal('Tiles overlap by', { min: 0, max: 100 }, 'mm'),
+  tileOverlapMm: mmRule('Tiles overlap by', { min: 0, max: 100 }),
   frameOverlap: percent('Frames overlap by', { min: 5, max: 70 }),
   framingMargin: percent('Room around it', { min: 0, max: 50 }),
   mostPieces: whole('Pieces at most', { min: 1, max: 400 }),
   goodStops: decimal('Even within', { above: 0, max: 2 }, 'stops', 3),
   poorStops: decimal('Poor beyond', { above: 0, max: 4 }, 'stops', 3),
   lightAngle: decimal('Angle of the lights', { min: 10, max: 75 }, '°'),
-  bleedMm: decimal('Bleed of a canvas', { min: 0, max: 50 }, 'mm'),
+  bleedMm: mmRule('Bleed of a canvas', { min: 0, max: 50 }),
 };
 
 const STUDIO = {
@@ -51,7 +55,7 @@ const STUDIO = {
 };
 
 const PACKING = {
-  scaleTolerance: whole('Scales may differ by', { min: 0, max: 500 }, 'g'),
+  scaleTolerance: mass('Scales may differ by', { min: 0, max: 500 }),
 };
 
 /** The bench's settings: the studio, and the rules of thumb in force. */
@@ -89,7 +93,7 @@ export function benchWritten(settings: BenchSettings): Typed {
   const { seen: _, ...typed } = benchForm.write(
     {
       ...all,
-      scaleTolerance: pack.scaleTolerance,
+      scaleTolerance: grams(pack.scaleTolerance),
       backupAfterDays: today.backupAfterDays,
     },
     settings,

@@ -1,6 +1,6 @@
 'use client';
 import { readField } from '@/core/input';
-import { Dimension } from '@/shell/drawing';
+import { Dimension, Plate } from '@/shell/drawing';
 import { useBench, useFormat } from '@/shell/figures';
 import { Empty } from '@/shell/said';
 import { workForm } from './workForm';
@@ -29,11 +29,11 @@ export function ToScale({ width, height }: { width: string; height: string }) {
   const ground = VIEW.height - 30;
   let x = 50 + w * scale + 90 * scale;
   return (
-    <svg
-      viewBox={`0 0 ${VIEW.width} ${VIEW.height}`}
-      width="100%"
-      role="img"
-      aria-label={`Original ${format.length(w)} wide and ${format.length(h)} high, beside an A4 and an A2 sheet`}
+    <Plate
+      name="Original"
+      width={VIEW.width}
+      height={VIEW.height}
+      said={`Original ${format.length(w)} wide and ${format.length(h)} high, beside an A4 and an A2 sheet`}
     >
       <rect
         x={50}
@@ -82,6 +82,6 @@ export function ToScale({ width, height }: { width: string; height: string }) {
           </g>
         );
       })}
-    </svg>
+    </Plate>
   );
 }

@@ -2,3 +2,5 @@ export * from './Dimension';
 export * from './PrintOnSheet';
 export * from './marks';
 export * from './pictureTiles';
+export * from './Plate';
+export * from './useDrawnId';

@@ -7,6 +7,7 @@ import {
   formatMoney,
   formatNumber,
   formatSize,
+  formatThickness,
 } from '@/core/units';
 import type { Millimetres, Minor, Size, UnitMode } from '@/core/units';
 
@@ -24,7 +25,8 @@ export const formatOf = ({ units, locale, currency, timeZone }: Written) => ({
   length: (mm: number) => formatLength(mm as Millimetres, units, locale),
   distance: (mm: number) => formatDistance(mm as Millimetres, units, locale),
   size: (s: Size) => formatSize(s, units, locale),
-  mass: (g: number) => formatMass(g, locale),
+  mass: (g: number) => formatMass(g, units, locale),
+  thickness: (mm: number) => formatThickness(mm as Millimetres, units, locale),
   /** In the currency it was kept in; the bench's where none is named. */
   money: (m: number, of = currency) => formatMoney(m as Minor, of || currency, locale),
   amount: (m: number, of = currency) => formatAmount(m as Minor, of || currency, locale),

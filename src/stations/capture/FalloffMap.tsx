@@ -1,6 +1,7 @@
 'use client';
 import { contours, geoPath, geoTransform, range, scaleLinear } from 'd3';
 import type { Evenness } from '@/core/capture/evenness';
+import { Plate, useDrawnId } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
@@ -37,6 +38,7 @@ function finer(values: readonly number[], columns: number, rows: number) {
 /** Falloff over the frame in stops, as contours a sixth of a stop apart, to the frame's proportion. */
 export function FalloffMap({ evenness, size, good }: FalloffMapProps) {
   const format = useFormat();
+  const frame = useDrawnId('frame');
   const { columns, rows, stops, falloff } = evenness;
   const proportion = (size.width ?? size.columns ?? 3) / (size.height ?? size.rows ?? 2);
   const wide = Math.min(WIDTH - 2 * MARGIN, (HEIGHT - 2 * MARGIN) * proportion);
@@ -70,17 +72,24 @@ export function FalloffMap({ evenness, size, good }: FalloffMapProps) {
     return `${value > 0 ? '+' : ''}${format.number(value, 2)}`;
   });
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width="100%"
-      role="img"
-      aria-label={`Falloff of ${format.number(falloff, 2)} stops over the frame; good is within ${format.number(good, 2)}. Against the centre: top left ${said[0]}, top right ${said[1]}, centre ${said[2]}, bottom left ${said[3]}, bottom right ${said[4]}`}
+    <Plate
+      name="Falloff"
+      width={WIDTH}
+      height={HEIGHT}
+      figures={{
+        heads: ['stops', ...range(columns).map((i) => `${i + 1}`)],
+        rows: range(rows).map((row) => [
+          `row ${row + 1}`,
+          ...range(columns).map((i) => format.number(stops[row * columns + i] ?? 0, 2)),
+        ]),
+      }}
+      said={`Falloff of ${format.number(falloff, 2)} stops over the frame; good is within ${format.number(good, 2)}. Against the centre: top left ${said[0]}, top right ${said[1]}, centre ${said[2]}, bottom left ${said[3]}, bottom right ${said[4]}`}
     >
       <rect x={left} y={MARGIN} width={wide} height={high} fill={shade(lowest)} />
-      <clipPath id="frame">
+      <clipPath id={frame}>
         <rect x={left} y={MARGIN} width={wide} height={high} />
       </clipPath>
-      <g clipPath="url(#frame)">
+      <g clipPath={`url(#${frame})`}>
         {contours()
           .size([w, h])
           .thresholds(levels)(out)
@@ -117,6 +126,6 @@ export function FalloffMap({ evenness, size, good }: FalloffMapProps) {
       <text x={left} y={HEIGHT - 6} fontSize={12} fill="var(--soft)">
         stops against the centre; one line every sixth of a stop
       </text>
-    </svg>
+    </Plate>
   );
 }

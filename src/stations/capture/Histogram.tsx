@@ -1,11 +1,14 @@
 'use client';
-import { area, curveStepAfter, max, scaleLinear, scaleSqrt } from 'd3';
+import { area, curveStepAfter, max, scaleLinear, scaleSqrt, sum } from 'd3';
+import { Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { channelNames } from './words';
 
 const WIDTH = 770;
-const HEIGHT = 150;
-const BOTTOM = 30;
+const HEIGHT = 164;
+const BOTTOM = 44;
+/** Bands of tone in the table of the same figures. */
+const BANDS = 16;
 const LOOK: Record<string, { fill: string; dash: string }> = {
   red: { fill: '#a8403466', dash: '' },
   green: { fill: '#3f7d4f66', dash: '5 3' },
@@ -37,13 +40,35 @@ export function Histogram({ bins, light, black, white }: HistogramProps) {
     .y1((n) => y(n))
     .curve(curveStepAfter);
   const names = channelNames(bins.length);
+  const totals = bins.map((b) => sum(b) || 1);
+  // Ends that hold more than the highest of the rest are drawn as high as there is room: their figure stands at them.
+  const beyond = (at: number) =>
+    bins.flatMap((b, c) =>
+      (b.at(at) ?? 0) > highest
+        ? [`${names[c]} ${format.percent(b.at(at)! / totals[c]!, 1)}`]
+        : [],
+    );
+  const ends = [beyond(0), beyond(-1)];
+  const figures = () => {
+    const wide = count / BANDS;
+    return Array.from({ length: BANDS }, (_, k) => [
+      `${format.number((k / BANDS) * 100, 1)} – ${format.number(((k + 1) / BANDS) * 100, 1)}`,
+      ...bins.map((b, c) =>
+        format.percent(
+          sum(b.slice(Math.floor(k * wide), Math.floor((k + 1) * wide))) / totals[c]!,
+          2,
+        ),
+      ),
+    ]);
+  };
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width="100%"
+    <Plate
+      name={`Histogram over ${light} light`}
+      width={WIDTH}
+      height={HEIGHT}
       style={{ flex: 'none' }}
-      role="img"
-      aria-label={`Histogram over ${light} light; darkest tone ${format.percent(black)}, lightest ${format.percent(white)} of the encoded scale`}
+      said={`Histogram over ${light} light; darkest tone ${format.percent(black)}, lightest ${format.percent(white)} of the encoded scale`}
+      figures={{ heads: [`% of ${light} light`, ...names], rows: figures() }}
     >
       <rect width={WIDTH} height={HEIGHT - BOTTOM} fill="rgba(255,255,255,.35)" />
       {bins.map((b, c) => (
@@ -65,6 +90,21 @@ export function Histogram({ bins, light, black, white }: HistogramProps) {
             strokeDasharray="4 4"
           />
         ))}
+      {ends.map(
+        (words, i) =>
+          words.length > 0 && (
+            <text
+              key={i}
+              x={i === 0 ? 5 : WIDTH - 5}
+              y={i === 0 ? 14 : 30}
+              textAnchor={i === 0 ? 'start' : 'end'}
+              fontSize={11.5}
+              fill="var(--ink)"
+            >
+              higher than drawn: {words.join(', ')} of all
+            </text>
+          ),
+      )}
       <g data-axis>
         {[0, 25, 50, 75, 100].map((p) => (
           <text
@@ -78,7 +118,23 @@ export function Histogram({ bins, light, black, white }: HistogramProps) {
             {p === 100 ? `100 % of ${light} light` : p}
           </text>
         ))}
+        <text x={8} y={HEIGHT - 2} fontSize={11.5} fill="var(--soft)">
+          pixels, by their square root
+        </text>
+        {names.map((name, c) => (
+          <g key={name}>
+            <path
+              d={`M${200 + c * 84} ${HEIGHT - 6}h22`}
+              stroke={LOOK[name]?.fill.slice(0, 7)}
+              strokeWidth={2}
+              strokeDasharray={LOOK[name]?.dash}
+            />
+            <text x={227 + c * 84} y={HEIGHT - 2} fontSize={11.5} fill="var(--soft)">
+              {name}
+            </text>
+          </g>
+        ))}
       </g>
-    </svg>
+    </Plate>
   );
 }

@@ -2,7 +2,7 @@
 import { placeLights } from '@/core/capture/plan';
 import type { CaptureRules } from '@/core/capture/plan';
 import type { Size } from '@/core/units';
-import { Dimension } from '@/shell/drawing';
+import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
 const WIDTH = 420;
@@ -28,11 +28,11 @@ export function LightingSketch({ work, distance, rules }: LightingSketchProps) {
   const half = (work.width / 2) * scale;
   const aside = lights.aside * scale;
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width="100%"
-      role="img"
-      aria-label={`From above the work, ${format.length(work.width)} wide: lights at ${format.number(rules.lightAngle)}°, ${format.distance(lights.aside)} to each side and ${format.distance(lights.before)} before the work, lens ${format.distance(distance)} before it; falls off by ${format.number(lights.stops, 2)} stops`}
+    <Plate
+      name="Lights"
+      width={WIDTH}
+      height={HEIGHT}
+      said={`From above the work, ${format.length(work.width)} wide: lights at ${format.number(rules.lightAngle)}°, ${format.distance(lights.aside)} to each side and ${format.distance(lights.before)} before the work, lens ${format.distance(distance)} before it; falls off by ${format.number(lights.stops, 2)} stops`}
     >
       <path d={`M20 ${wall - 6}H${WIDTH - 20}`} stroke="var(--line)" strokeWidth={3} />
       <path d={`M${cx - half} ${wall}H${cx + half}`} stroke="#161616" strokeWidth={5} />
@@ -80,6 +80,6 @@ export function LightingSketch({ work, distance, rules }: LightingSketchProps) {
       <text x={cx} y={HEIGHT - 10} textAnchor="middle" fontSize={12} fill="var(--soft)">
         two equal lights at its height: falls off by {format.number(lights.stops, 2)} stops
       </text>
-    </svg>
+    </Plate>
   );
 }

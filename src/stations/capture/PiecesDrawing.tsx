@@ -1,7 +1,7 @@
 'use client';
 import type { Pieces } from '@/core/capture/plan';
 import type { Size } from '@/core/units';
-import { Dimension } from '@/shell/drawing';
+import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
 const WIDTH = 420;
@@ -31,11 +31,11 @@ export function PiecesDrawing({ original, pieces, picture, what }: PiecesDrawing
   const y = (mm: number) => ROOM + (mm - top) * scale;
   const first = all[0];
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width="100%"
-      role="img"
-      aria-label={`${what}: the work, ${format.length(original.width)} × ${format.length(original.height)}, ${first && all.length > 1 ? `covered by pieces of ${format.length(first.width)} × ${format.length(first.height)}, numbered ${all.map((p) => p.number).join(', ')}` : 'in 1 piece'}`}
+    <Plate
+      name="Pieces"
+      width={WIDTH}
+      height={HEIGHT}
+      said={`${what}: the work, ${format.length(original.width)} × ${format.length(original.height)}, ${first && all.length > 1 ? `covered by pieces of ${format.length(first.width)} × ${format.length(first.height)}, numbered ${all.map((p) => p.number).join(', ')}` : 'in 1 piece'}`}
     >
       <rect
         x={x(0)}
@@ -117,6 +117,6 @@ export function PiecesDrawing({ original, pieces, picture, what }: PiecesDrawing
           />
         </>
       )}
-    </svg>
+    </Plate>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 import { line, scaleLinear, scaleLog } from 'd3';
+import { Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
@@ -9,6 +10,8 @@ const RIGHT = 18;
 const TOP = 14;
 const BOTTOM = 46;
 const LOWEST = 0.02;
+/** Powers below this, in doublings, are noise of the reckoning and are drawn at it. */
+const FLOOR = -16;
 const TICKS = [0.02, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5];
 
 /** The power spectrum over the share of the pixel grid, and where detail ends. */
@@ -22,7 +25,7 @@ export function PowerCurve({
   const format = useFormat();
   if (curve.length === 0) return null;
   const points = curve
-    .map((power, i) => [(0.5 * i) / (curve.length - 1), Math.max(power, -16)] as const)
+    .map((power, i) => [(0.5 * i) / (curve.length - 1), Math.max(power, FLOOR)] as const)
     .filter(([f]) => f >= LOWEST);
   const powers = points.map(([, p]) => p);
   const x = scaleLog()
@@ -35,13 +38,20 @@ export function PowerCurve({
   const path = line<readonly [number, number]>()
     .x(([f]) => x(f))
     .y(([, p]) => y(p));
+  const power = (p: number) => (p <= FLOOR ? `${FLOOR} or less` : format.number(p, 2));
   const end = fraction === null ? null : fraction / 2;
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width="100%"
-      role="img"
-      aria-label={
+    <Plate
+      name="Power spectrum"
+      width={WIDTH}
+      height={HEIGHT}
+      figures={{
+        heads: ['fineness, % of the grid', 'power, doublings'],
+        rows: points
+          .filter((_, i) => i % Math.ceil(points.length / 24) === 0)
+          .map(([f, p]) => [format.number(f * 200, 1), power(p)]),
+      }}
+      said={
         fraction === null
           ? 'Power spectrum; where detail ends cannot be told'
           : `Power spectrum; detail ends at ${format.percent(fraction)} of the pixel grid`
@@ -128,8 +138,9 @@ export function PowerCurve({
         fill="var(--soft)"
       >
         power, doublings
+        {powers.some((p) => p <= FLOOR) ? `; ${FLOOR} and less at the foot` : ''}
       </text>
       <path d={path(points) ?? ''} fill="none" stroke="var(--ink)" strokeWidth={1.8} />
-    </svg>
+    </Plate>
   );
 }

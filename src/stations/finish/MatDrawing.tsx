@@ -1,7 +1,7 @@
 'use client';
 import type { MatInput, MatPlan } from '@/core/finish';
 import type { FitResult } from '@/core/size';
-import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { Dimension, Plate, PrintOnSheet, useDrawnId } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
@@ -18,6 +18,7 @@ interface Props {
 /** Frame, mat, opening and print to one scale; the sheet behind the mat as a dashed line. */
 export function MatDrawing({ fit, plan, input, picture }: Props) {
   const format = useFormat();
+  const clip = useDrawnId('opening');
   const m: number = input.mouldingWidth;
   const across = plan.frame.width + 2 * m;
   const down = plan.frame.height + 2 * m;
@@ -63,13 +64,11 @@ export function MatDrawing({ fit, plan, input, picture }: Props) {
     ],
   ];
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width="100%"
-      role="img"
-      aria-label={[...notes.map(([n]) => n), `${rabbet.across} × ${rabbet.down}`].join(
-        ', ',
-      )}
+    <Plate
+      name="Mat and frame"
+      width={WIDTH}
+      height={HEIGHT}
+      said={[...notes.map(([n]) => n), `${rabbet.across} × ${rabbet.down}`].join(', ')}
     >
       <rect x={x} y={y} width={across * scale} height={down * scale} fill="#4c4740" />
       <path
@@ -83,10 +82,10 @@ export function MatDrawing({ fit, plan, input, picture }: Props) {
         height={plan.outside.height * scale}
         fill="#f3f1ea"
       />
-      <clipPath id="opening">
+      <clipPath id={clip}>
         <rect x={opening.x} y={opening.y} width={ow} height={oh} />
       </clipPath>
-      <g clipPath="url(#opening)">
+      <g clipPath={`url(#${clip})`}>
         <PrintOnSheet fit={fit} picture={picture} scale={scale} x={sheet.x} y={sheet.y} />
       </g>
       <rect
@@ -125,6 +124,6 @@ export function MatDrawing({ fit, plan, input, picture }: Props) {
           {text}
         </text>
       ))}
-    </svg>
+    </Plate>
   );
 }

@@ -40,20 +40,37 @@ it('reads, writes, and makes the views read again', async () => {
   expect(revalidatePath).toHaveBeenCalledTimes(1);
 });
 
-it('reads no figures that were typed on a page that writes them otherwise', async () => {
+describe('figures typed on a page that was written under another bench', () => {
   const page = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
-  const send = (bench: string) => {
-    const run = jest.fn(() => Promise.resolve(1));
-    return act(input, { ...typed, bench }, {}, run).then((a) => [
-      a.ok,
+  const send = (bench: string, count = typed.count) => {
+    const run = jest.fn((value: { count: number }) => Promise.resolve(value.count));
+    return act(input, { ...typed, count, bench }, {}, run).then((a) => [
+      a.ok ? a.value : a.message.slice(0, 15),
       run.mock.calls.length,
     ]);
   };
-  expect(await send(benchWord(page))).toEqual([true, 1]);
-  await here.open.db.write((tx) => saveSettings(tx, { locale: 'de-DE' }));
-  expect(await send(benchWord(page))).toEqual([false, 0]);
-  expect(await send(benchWord({ ...page, locale: 'de-DE' }))).toEqual([true, 1]);
-  await here.open.db.write((tx) => saveSettings(tx, { locale: 'en-GB' }));
+  const REFUSED = ['Units, currency', 0];
+  afterAll(() =>
+    here.open.db.write((tx) => saveSettings(tx, { locale: 'en-GB', currency: 'EUR' })),
+  );
+
+  it('are read where they mean the same under both', async () => {
+    expect(await send(benchWord(page))).toEqual([3, 1]);
+    await here.open.db.write((tx) => saveSettings(tx, { locale: 'de-DE' }));
+    expect(await send(benchWord(page))).toEqual([3, 1]);
+  });
+  it('are refused where they mean something else by now', async () => {
+    expect(await send(benchWord(page), '1,200')).toEqual(REFUSED);
+    // Read, as a figure of this bench, and only then held against its limit.
+    const read = await send(benchWord({ ...page, locale: 'de-DE' }), '1.200');
+    expect(read).toEqual(['Count: 1.200 is', 0]);
+  });
+  it('are refused where amounts are of another currency by now, or nothing says how they were written', async () => {
+    await here.open.db.write((tx) => saveSettings(tx, { currency: 'CHF' }));
+    expect(await send(benchWord({ ...page, locale: 'de-DE' }))).toEqual(REFUSED);
+    for (const odd of ['', 'metric', 'ell EUR de-DE', 'metric EUR x', 'metric EUR de-DE x'])
+      expect(await send(odd)).toEqual(REFUSED);
+  });
 });
 
 it('runs nothing of what it could not read, and says so at the fields', async () => {

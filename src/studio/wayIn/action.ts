@@ -1,9 +1,10 @@
+import { isDeepStrictEqual } from 'node:util';
 import { revalidatePath } from 'next/cache';
 import { Refused, noteUndo, readSettings } from '@/data';
 import type { BenchSettings, UndoStep, Writing } from '@/data';
 import { faultWords } from '../words/faults';
 import { dayIn } from '@/core/days';
-import { benchWord } from '@/core/input';
+import { benchOfWord, benchWord } from '@/core/input';
 import type { Answer, FormDefinition } from '@/core/input';
 import { studio } from '../open/open';
 import { now } from '../running/studio';
@@ -53,12 +54,21 @@ async function wholly<T>(open: Studio, work: (tx: Writing) => Promise<T>): Promi
   }
 }
 
-/** Whether figures were typed on a page that writes them otherwise than they are read by now. */
-const otherBench = (typed: unknown, settings: BenchSettings): boolean =>
-  typeof typed === 'object' &&
-  typed !== null &&
-  'bench' in typed &&
-  typed.bench !== benchWord(settings);
+/**
+ * Whether what was typed on a page means something else by now: the page was written under
+ * another bench, and under that one it reads otherwise, or its amounts are of another currency.
+ */
+function meantOtherwise<T>(
+  form: FormDefinition<T>,
+  typed: unknown,
+  settings: BenchSettings,
+): boolean {
+  if (typeof typed !== 'object' || typed === null || !('bench' in typed)) return false;
+  if (typed.bench === benchWord(settings)) return false;
+  const then = benchOfWord(typed.bench);
+  if (then === null || then.currency !== settings.currency) return true;
+  return !isDeepStrictEqual(form.read(typed, then), form.read(typed, settings));
+}
 
 /**
  * The one way in: reads and validates what was typed, runs the write, puts a refused rule
@@ -72,7 +82,7 @@ export async function act<T, R>(
 ): Promise<Answer<R>> {
   const open = await studio();
   const settings = await readSettings(open.db.read);
-  if (otherBench(typed, settings))
+  if (meantOtherwise(form, typed, settings))
     return refuse(
       'Units, currency or the way figures are written were changed elsewhere since this page was opened. What you typed is still here: see whether it still means the same, then send it again.',
     );

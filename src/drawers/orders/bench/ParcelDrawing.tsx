@@ -1,5 +1,5 @@
 'use client';
-import { Dimension } from '@/shell/drawing';
+import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { layersOf, saidOf } from './parcelLayers';
 import type { Layer } from './parcelLayers';
@@ -17,12 +17,7 @@ function Flat({ layers, previews }: { layers: Layer[]; previews: Props['previews
   const step = Math.min(128, (WIDTH - 150 - widest * scale) / count);
   const height = TOP + tallest * scale + 22 + layers.length * LINE;
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${height}`}
-      width="100%"
-      role="img"
-      aria-label={saidOf(layers, format)}
-    >
+    <Plate name="Parcel" width={WIDTH} height={height} said={saidOf(layers, format)}>
       <Dimension
         from={8}
         to={8 + layers[0]!.width * scale}
@@ -56,7 +51,7 @@ function Flat({ layers, previews }: { layers: Layer[]; previews: Props['previews
           </g>
         );
       })}
-    </svg>
+    </Plate>
   );
 }
 

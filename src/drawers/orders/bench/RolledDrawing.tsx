@@ -1,6 +1,6 @@
 'use client';
 import type { Part } from '@/core/pack';
-import { Dimension } from '@/shell/drawing';
+import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { saidOf } from './parcelLayers';
 import type { Layer } from './parcelLayers';
@@ -32,11 +32,11 @@ export function Rolled({
   const ty = TOP + (tallest * scale - td) / 2;
   const foot = TOP + tallest * scale + fan * (prints.length - 1);
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${foot + 14 + prints.length * LINE}`}
-      width="100%"
-      role="img"
-      aria-label={`${saidOf(prints, format)}; rolled into ${tube.name}, ${format.length(length)} long, ${format.mass(tube.mass)}`}
+    <Plate
+      name="Parcel"
+      width={WIDTH}
+      height={foot + 14 + prints.length * LINE}
+      said={`${saidOf(prints, format)}; rolled into ${tube.name}, ${format.length(length)} long, ${format.mass(tube.mass)}`}
     >
       <Dimension
         from={10}
@@ -85,6 +85,6 @@ export function Rolled({
       {prints.map((p, i) => (
         <Words key={p.key} layer={p} x={10} y={foot + 18 + i * LINE} />
       ))}
-    </svg>
+    </Plate>
   );
 }

@@ -1,8 +1,11 @@
 'use client';
 import type { Part, PartKind } from '@/core/pack';
+import { Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
+/** A part narrower than this has no room for its words. */
+const NAMED = 96;
 const FILLS: Partial<Record<PartKind, string>> = {
   mailer: '#b59b70',
   tube: '#b59b70',
@@ -33,11 +36,19 @@ export function WeightBar({
   const heavy = parts.filter((p) => p.mass > 0).sort((a, b) => b.mass - a.mass);
   const colour = agrees ? 'var(--ink)' : 'var(--brick)';
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} 74`}
-      width="100%"
-      role="img"
-      aria-label={`${heavy.map((p) => `${p.name ?? p.part} ${format.mass(p.mass)}`).join(', ')}; together ${format.mass(total)}${weighed === null ? '' : `; scales ${format.mass(weighed)}`}`}
+    <Plate
+      name="What the parcel weighs"
+      width={WIDTH}
+      height={84}
+      figures={{
+        heads: ['part', 'mass'],
+        rows: [
+          ...heavy.map((p) => [p.name ?? p.part, format.mass(p.mass)]),
+          ['computed', format.mass(total)],
+          ...(weighed === null ? [] : [['scales', format.mass(weighed)]]),
+        ],
+      }}
+      said={`${heavy.map((p) => `${p.name ?? p.part} ${format.mass(p.mass)}`).join(', ')}; together ${format.mass(total)}${weighed === null ? '' : `; scales ${format.mass(weighed)}`}`}
     >
       {heavy.map((p) => {
         const left = x(at);
@@ -54,7 +65,7 @@ export function WeightBar({
               stroke="#6b6558"
               strokeWidth={0.8}
             />
-            {w > 72 && (
+            {w > NAMED && (
               <text x={left + 6} y={32} fontSize={11.5} fill="#161616">
                 {p.part} {format.mass(p.mass)}
               </text>
@@ -67,7 +78,7 @@ export function WeightBar({
           <path d={`M${x(weighed)} 8V50`} />
           <text
             x={Math.min(x(weighed), WIDTH - 60)}
-            y={64}
+            y={61}
             textAnchor="middle"
             fontSize={12}
             stroke="none"
@@ -77,6 +88,12 @@ export function WeightBar({
           </text>
         </g>
       )}
-    </svg>
+      <text x={6} y={78} fontSize={11.5} fill="var(--ink)">
+        {heavy
+          .filter((p) => x(p.mass) - x(0) <= NAMED)
+          .map((p) => `${p.part} ${format.mass(p.mass)}`)
+          .join(' · ')}
+      </text>
+    </Plate>
   );
 }

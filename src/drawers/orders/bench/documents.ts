@@ -124,7 +124,7 @@ export async function makeDocuments(
   const studio = settings.studio || work?.artist || 'The studio';
   const { name, street, town, country } = order.to;
   const to = [name, street, town, country];
-  const mass = (g: number) => printable(formatMass(g, settings.locale));
+  const mass = (g: number) => printable(formatMass(g, settings.units, settings.locale));
   const place = order.parcels.length > 1 ? `, parcel ${parcel.place}` : '';
   const file = `${order.number}${order.parcels.length > 1 ? `-${parcel.place}` : ''}`;
   const certificates = [];

@@ -1,6 +1,6 @@
 'use client';
 import type { PrintPlan } from '@/core/prepare';
-import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { Dimension, Plate, PrintOnSheet } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { OfferedRung } from '@/studio/reads/offered';
 
@@ -33,11 +33,11 @@ export function PlanDrawing({
     ...(plan.marks ? ['trim marks on 8 mm around the paper'] : []),
   ];
   return (
-    <svg
-      viewBox={`0 0 770 ${h + 52}`}
-      width="100%"
-      role="img"
-      aria-label={`Print file of ${picked.label}: ${across} by ${down}; ${notes.join('; ')}`}
+    <Plate
+      name="Print file"
+      width={770}
+      height={h + 52}
+      said={`Print file of ${picked.label}: ${across} by ${down}; ${notes.join('; ')}`}
     >
       <PrintOnSheet fit={picked.fit} picture={preview} scale={scale} x={56} y={40} />
       <Dimension from={56} to={56 + w} at={22} text={across} />
@@ -49,6 +49,6 @@ export function PlanDrawing({
           </text>
         ))}
       </g>
-    </svg>
+    </Plate>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import type { ProofLayout, ProofSize } from '@/core/prepare';
-import { Dimension } from '@/shell/drawing';
+import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
 interface ProofDrawingProps {
@@ -40,12 +40,12 @@ export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProp
   const across = format.length(sheet.width);
   const down = format.length(sheet.height);
   return (
-    <svg
-      viewBox={`0 0 ${w + 44} ${h + 34}`}
+    <Plate
+      name="Proof sheet"
+      fixed
       width={w + 44}
       height={h + 34}
-      role="img"
-      aria-label={`Proof sheet ${sheet.name}, ${across} by ${down}, with ${pieces.length} pieces${overview ? ' and the whole picture small' : ''}; ${pieces.map((p) => p.number).join(', ')}`}
+      said={`Proof sheet ${sheet.name}, ${across} by ${down}, with ${pieces.length} pieces${overview ? ' and the whole picture small' : ''}; ${pieces.map((p) => p.number).join(', ')}`}
     >
       <Dimension from={40} to={40 + w} at={14} text={across} />
       <Dimension from={30} to={30 + h} at={26} text={down} upright />
@@ -124,6 +124,6 @@ export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProp
           />
         ))}
       </g>
-    </svg>
+    </Plate>
   );
 }

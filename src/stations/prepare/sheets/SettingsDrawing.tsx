@@ -1,7 +1,7 @@
 'use client';
 import type { Recipe, layOutSettingsSheet } from '@/core/prepare';
 import { mmOf } from '@/core/units';
-import { Dimension } from '@/shell/drawing';
+import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { SheetProps } from '../sheetProps';
 import { CellPicture, usePicture } from './CellPicture';
@@ -37,13 +37,13 @@ export function SettingsDrawing({
   const across = format.length(mmOf(laid.width, ppi));
   const down = format.length(mmOf(laid.height, ppi));
   return (
-    <svg
-      viewBox={`0 0 ${w + 44} ${h + 34}`}
+    <Plate
+      name="Settings sheet"
+      fixed
       width={w + 44}
       height={h + 34}
       style={{ flex: 'none' }}
-      role="img"
-      aria-label={`Settings sheet ${name}, ${across} by ${down}, ${laid.places.length} cells`}
+      said={`Settings sheet ${name}, ${across} by ${down}, ${laid.places.length} cells`}
     >
       <Dimension from={40} to={40 + w} at={14} text={across} />
       <Dimension from={30} to={30 + h} at={26} text={down} upright />
@@ -80,6 +80,6 @@ export function SettingsDrawing({
           />
         ))}
       </g>
-    </svg>
+    </Plate>
   );
 }

@@ -13,7 +13,7 @@ import { Bench, Surface } from '@/shell/bench';
 import { Strips } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
-import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { PlainChoice } from '../PlainChoice';
 import { RuleNotice } from '../RuleNotice';
@@ -119,8 +119,9 @@ export function SettingsSheetView(props: SheetProps) {
           figures={[
             { value: String(cells.length), unit: '', label: 'cells' },
             {
-              value: laid ? format.number(mmOf(laid.places[0]?.width ?? 0, ppi)) : '–',
-              unit: 'mm',
+              ...(laid
+                ? splitUnit(format.length(mmOf(laid.places[0]?.width ?? 0, ppi)))
+                : { value: '–', unit: '' }),
               label: 'wide each',
             },
           ]}

@@ -1,12 +1,15 @@
 'use client';
 import { scaleLinear } from 'd3';
 import type { Rung } from '@/core/size';
+import { Plate, useDrawnId } from '@/shell/drawing';
 import { useBench, useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
 const LEFT = 96;
 const ROW = 21;
-const TOP = 8;
+const TOP = 18;
+/** Drawn to this distance at most, mm; what lies beyond is said in figures. */
+const FARTHEST = 6000;
 
 /** From how far each size is crisp (where the hatching ends) and where people stand (the pin). */
 export function DistanceChart({
@@ -20,13 +23,14 @@ export function DistanceChart({
 }) {
   const format = useFormat();
   const { units } = useBench();
+  const hatch = useDrawnId('hatch');
   const farthest = Math.max(
     ...rungs.map((r) =>
       Math.max(r.judgement.figures.standing, r.judgement.figures.crispFrom),
     ),
   );
   const x = scaleLinear()
-    .domain([0, Math.min(farthest * 1.06, 6000)])
+    .domain([0, Math.min(farthest * 1.06, FARTHEST)])
     .range([LEFT, WIDTH - 16])
     .clamp(true);
   const step =
@@ -37,11 +41,19 @@ export function DistanceChart({
   );
   const bottom = TOP + rungs.length * ROW + 6;
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${bottom + 34}`}
-      width="100%"
-      role="img"
-      aria-label={rungs
+    <Plate
+      name="Distances"
+      width={WIDTH}
+      height={bottom + 34}
+      figures={{
+        heads: ['size', 'crisp from', 'people stand at'],
+        rows: rungs.map(({ label, judgement: { figures } }) => [
+          label,
+          format.distance(figures.crispFrom),
+          format.distance(figures.standing),
+        ]),
+      }}
+      said={rungs
         .map(
           (r) =>
             `${r.label}: crisp from ${format.distance(r.judgement.figures.crispFrom)}, people stand at ${format.distance(r.judgement.figures.standing)}`,
@@ -50,7 +62,7 @@ export function DistanceChart({
     >
       <defs>
         <pattern
-          id="hatch"
+          id={hatch}
           width="6"
           height="6"
           patternUnits="userSpaceOnUse"
@@ -82,7 +94,7 @@ export function DistanceChart({
               y={y + 4}
               width={x(crispFrom) - LEFT}
               height={10}
-              fill="url(#hatch)"
+              fill={`url(#${hatch})`}
             />
             <rect
               x={x(crispFrom)}
@@ -98,6 +110,26 @@ export function DistanceChart({
               stroke={here && standing > crispFrom ? '#fff' : '#111'}
               strokeWidth={2}
             />
+            {Math.max(crispFrom, standing) > FARTHEST && (
+              <text
+                x={WIDTH - 20}
+                y={y + 13}
+                textAnchor="end"
+                fontSize={11}
+                fill="#111"
+                stroke="#f6f6f6"
+                strokeWidth={3}
+                paintOrder="stroke"
+              >
+                {[
+                  crispFrom > FARTHEST && `crisp from ${format.distance(crispFrom)}`,
+                  standing > FARTHEST && `pin at ${format.distance(standing)}`,
+                ]
+                  .filter(Boolean)
+                  .join(', ')}{' '}
+                →
+              </text>
+            )}
             <circle
               cx={pin}
               cy={y + 1}
@@ -127,6 +159,6 @@ export function DistanceChart({
       <text x={LEFT} y={bottom + 31} fontSize={11.5} fill="var(--soft)">
         hatched: the eye can tell · plain: crisp · pin: where the whole picture is seen
       </text>
-    </svg>
+    </Plate>
   );
 }

@@ -2,7 +2,7 @@
 import type { MatPlan } from '@/core/finish';
 import { boxesOf, sheetDrawing } from '@/core/size';
 import type { DrawnLine, FitResult, LineKind, SizeRules } from '@/core/size';
-import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { Dimension, Plate, PrintOnSheet } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { SIGN_PLACES } from '../sheetWords';
 
@@ -91,7 +91,7 @@ export function SheetDrawing({
     top: (image.top + image.bottom - mat.opening.height) / 2,
   };
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width="100%" role="img" aria-label={label}>
+    <Plate name="Sheet" width={WIDTH} height={HEIGHT} said={label}>
       {presented === 'float' && (
         <rect
           x={px(sheet.left - FLOAT_GAP_MM - 14)}
@@ -165,7 +165,7 @@ export function SheetDrawing({
             text={format.length(m.length)}
           />
         ))}
-    </svg>
+    </Plate>
   );
 }
 

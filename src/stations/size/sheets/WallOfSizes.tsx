@@ -1,7 +1,7 @@
 'use client';
 import { memo } from 'react';
 import type { Rung } from '@/core/size';
-import { Dimension, PrintOnSheet } from '@/shell/drawing';
+import { Dimension, Plate, PrintOnSheet } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
 const WIDTH = 770;
@@ -98,11 +98,12 @@ export const WallOfSizes = memo(function WallOfSizes(props: WallProps) {
     }),
   );
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${ground + FOOT}`}
-      width="100%"
+    <Plate
+      name="Sizes"
+      width={WIDTH}
+      height={ground + FOOT}
       role="group"
-      aria-label={`Prints to one scale: ${rungs.map(words).join('; ')}`}
+      said={`Prints to one scale: ${rungs.map(words).join('; ')}`}
       style={{ flex: 'none' }}
     >
       <path d={`M0 ${ground + 4}H${WIDTH}`} stroke="var(--line)" />
@@ -144,6 +145,6 @@ export const WallOfSizes = memo(function WallOfSizes(props: WallProps) {
           </g>
         );
       })}
-    </svg>
+    </Plate>
   );
 }, drawsTheSame);

@@ -1,4 +1,5 @@
 'use client';
+import { Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { Scene } from '@/core/size';
 import { PERSON, SOFA } from '../figures';
@@ -25,11 +26,11 @@ export function WallSketch({
     .map((h) => `${h.label}, ${format.length(h.fit.sheet.width)} wide`)
     .join('; ');
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width="100%"
-      role="img"
-      aria-label={`The wall to scale: ${said}; a person of ${format.distance(scene.person.height)} and a sofa of ${format.distance(scene.sofa.width)} beside them`}
+    <Plate
+      name="Wall"
+      width={WIDTH}
+      height={HEIGHT}
+      said={`The wall to scale: ${said}; a person of ${format.distance(scene.person.height)} and a sofa of ${format.distance(scene.sofa.width)} beside them`}
     >
       <rect width={WIDTH} height={HEIGHT} fill="#d2d2d2" />
       <rect y={y(scene.floor)} width={WIDTH} height={HEIGHT} fill="#b4b4b4" />
@@ -71,6 +72,6 @@ export function WallSketch({
           </g>
         );
       })}
-    </svg>
+    </Plate>
   );
 }
