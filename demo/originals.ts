@@ -1,6 +1,6 @@
 import type { SpaceId } from '@/core/colour';
 import type { WorkKind } from '@/core/work';
-import type { Canvas } from './paint/canvas';
+import type { Canvas } from '@/engine/painted/canvas';
 import { buoyYard } from './paint/buoyYard';
 import { pearBranch } from './paint/pearBranch';
 import { tideLines } from './paint/tideLines';
@@ -8,7 +8,7 @@ import { coiledLines } from './paint/coiledLines';
 import { featherWeed } from './paint/featherWeed';
 import { causeway } from './paint/causeway';
 import { twoJugs } from './paint/twoJugs';
-import { moonOverMere } from './paint/moonOverMere';
+import { moonOverMere } from '@/engine/painted/moonOverMere';
 import { starlings } from './paint/starlings';
 import { saltPans } from './paint/saltPans';
 

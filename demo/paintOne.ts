@@ -7,7 +7,7 @@ import { createTiff } from '@/engine/tiff/tiffWriter';
 import { enlarged } from '../bench/enlarge';
 import { plantSpecks } from './capture/dust';
 import { layOnBed } from './capture/bed';
-import type { Canvas } from './paint/canvas';
+import type { Canvas } from '@/engine/painted/canvas';
 import { originalOf } from './originals';
 import type { Original } from './originals';
 

@@ -32,7 +32,7 @@ const COMMON = {
 } as const;
 
 const USAGE = [
-  'npm run -s glassine -- <command> [--home FOLDER] [--help]',
+  'npx glassine <command> [--home FOLDER] [--help]',
   '',
   ...COMMANDS.map((c) => `  ${`${c.name} ${c.takes}`.padEnd(WIDE)} ${c.does}`),
   '',
@@ -41,7 +41,7 @@ const USAGE = [
 
 const helpOf = ({ name, takes, does, flags = {} }: Command): string =>
   [
-    `npm run -s glassine -- ${[name, takes].filter(Boolean).join(' ')} [flags]`,
+    `npx glassine ${[name, takes].filter(Boolean).join(' ')} [flags]`,
     '',
     `  ${does}`,
     '',
@@ -77,7 +77,10 @@ function read(command: Command, typed: string[]): { words: string[]; flags: Flag
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EPIPE') process.exit(0);
 });
-startWorkersBy(() => new Worker(new URL('./worker.mjs', import.meta.url)));
+// Built, its threads are built beside it; from source they compile as they import.
+const BUILT = import.meta.url.endsWith('/glassine-command.mjs');
+const thread = BUILT ? './glassine-worker.mjs' : './worker.mjs';
+startWorkersBy(() => new Worker(new URL(thread, import.meta.url)));
 
 const [name = '', ...typed] = process.argv.slice(2);
 try {

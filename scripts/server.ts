@@ -7,6 +7,7 @@ import next from 'next';
 import { guard, keepPassphrase, noUpgrades, openGate } from '../src/gate';
 import type { KeptPassphrase } from '../src/gate';
 import { FolderHeld, holdFolder } from '../src/data/hold';
+import { refuseNewerFolder } from '../src/data/version';
 
 const home = resolve(process.env.GLASSINE_HOME ?? './var');
 const host = process.env.GLASSINE_BIND ?? '127.0.0.1';
@@ -49,11 +50,12 @@ await holdFolder(home, 'server', new Date().toISOString()).catch((error: Error) 
       : `Glassine cannot hold its data folder ${home}: ${error.message}`,
   ),
 );
+await refuseNewerFolder(home).catch((error: Error) => stop(error.message));
 const passphrase = await passphraseOf();
 if (network && passphrase === null)
   stop(
     `GLASSINE_BIND=${host} would let other machines in, and this studio has no passphrase.\n` +
-      'Set one with:  npm run -s glassine -- passphrase\n' +
+      'Set one with:  npx glassine passphrase\n' +
       'or start with GLASSINE_PASSPHRASE set. Without GLASSINE_BIND only this machine can ask.',
   );
 

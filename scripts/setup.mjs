@@ -51,8 +51,10 @@ const runs = (command, args, options = {}) =>
 export async function packages() {
   const wanted = hashOf('package-lock.json');
   if (existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted) return;
-  console.log('Installing packages …');
-  await runs('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
+  console.error('Installing packages …');
+  await runs('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], {
+    stdio: ['inherit', process.stderr, 'inherit'],
+  });
   writeFileSync(MARK, wanted);
 }
 
@@ -69,7 +71,7 @@ export async function build() {
   const files = [
     ...sources('src'),
     'next.config.mjs',
-    'scripts/server.ts',
+    ...sources('scripts'),
     'package.json',
     'package-lock.json',
     'tsconfig.json',
@@ -77,9 +79,11 @@ export async function build() {
   const wanted = hashOf(...files);
   const mark = '.next/glassine-build';
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
-  console.log('Building …');
+  console.error('Building …');
   const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
-  const child = spawn('npm', ['run', '--silent', 'build'], { stdio: 'inherit', env });
+  // Its words are not those of a command that is asked for figures.
+  const stdio = ['inherit', process.stderr, 'inherit'];
+  const child = spawn('npm', ['run', '--silent', 'build'], { stdio, env });
   const status = await new Promise((done) => child.on('close', done));
   if (status !== 0) {
     console.error(`\nThe build ended with ${status}`);

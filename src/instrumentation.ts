@@ -13,7 +13,7 @@ export async function register(): Promise<void> {
   // The first look at the table finds it judged.
   const settings = await readSettings(open.db.read);
   // What goes wrong here is said when the table asks.
-  void fallingShort()
+  void fallingShort(open.db.read)
     .upTo(open.db.read, settings)
     .catch(() => undefined);
 }

@@ -1,7 +1,7 @@
-import { Canvas, paintScene } from './canvas';
-import { chance, clouds, noise } from './chance';
-import { along, mix, rgb, shade, step } from './colour';
-import type { Rgb } from './colour';
+import { Canvas, paintScene } from '@/engine/painted/canvas';
+import { chance, clouds, noise } from '@/engine/painted/chance';
+import { along, mix, rgb, shade, step } from '@/engine/painted/colour';
+import type { Rgb } from '@/engine/painted/colour';
 
 /** Place, foot, half width and height of a buoy, its two colours, and whether it is a cone. */
 const BUOYS: readonly [number, number, number, number, string, string, boolean][] = [

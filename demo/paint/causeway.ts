@@ -1,6 +1,6 @@
-import { Canvas } from './canvas';
-import { chance, clouds, noise } from './chance';
-import { along, mix, rgb, shade, step } from './colour';
+import { Canvas } from '@/engine/painted/canvas';
+import { chance, clouds, noise } from '@/engine/painted/chance';
+import { along, mix, rgb, shade, step } from '@/engine/painted/colour';
 
 /** Photograph: a tidal causeway going off into fog, headlands behind it. */
 export function causeway(width: number, height: number): Canvas {

@@ -1,6 +1,6 @@
-import { Canvas } from './canvas';
-import { chance, noise } from './chance';
-import { rgb, step } from './colour';
+import { Canvas } from '@/engine/painted/canvas';
+import { chance, noise } from '@/engine/painted/chance';
+import { rgb, step } from '@/engine/painted/colour';
 
 /** Ink drawing: three coils of rope on a quay, hatched. */
 export function coiledLines(width: number, height: number): Canvas {

@@ -1,6 +1,6 @@
-import { Canvas } from './canvas';
-import { chance, clouds, noise } from './chance';
-import { mix, rgb, shade, step } from './colour';
+import { Canvas } from '@/engine/painted/canvas';
+import { chance, clouds, noise } from '@/engine/painted/chance';
+import { mix, rgb, shade, step } from '@/engine/painted/colour';
 
 /** Cyanotype: three plumes of red weed, laid on the coated sheet. */
 export function featherWeed(width: number, height: number): Canvas {

@@ -1,6 +1,6 @@
-import { Canvas } from './canvas';
-import { chance, noise } from './chance';
-import { rgb } from './colour';
+import { Canvas } from '@/engine/painted/canvas';
+import { chance, noise } from '@/engine/painted/chance';
+import { rgb } from '@/engine/painted/colour';
 
 /** Linocut in two colours: a pear branch, cut out of the block, with the gouge's flecks left standing. */
 export function pearBranch(width: number, height: number): Canvas {

@@ -1,7 +1,7 @@
-import { Canvas, paintScene } from './canvas';
-import { chance, clouds, hash, noise } from './chance';
-import { along, mix, rgb, shade, step } from './colour';
-import type { Rgb } from './colour';
+import { Canvas, paintScene } from '@/engine/painted/canvas';
+import { chance, clouds, hash, noise } from '@/engine/painted/chance';
+import { along, mix, rgb, shade, step } from '@/engine/painted/colour';
+import type { Rgb } from '@/engine/painted/colour';
 
 const HORIZON = 0.37;
 const SKY: [number, Rgb][] = [

@@ -1,6 +1,6 @@
-import { Canvas } from './canvas';
-import { chance, clouds } from './chance';
-import { along, mix, rgb, step } from './colour';
+import { Canvas } from '@/engine/painted/canvas';
+import { chance, clouds } from '@/engine/painted/chance';
+import { along, mix, rgb, step } from '@/engine/painted/colour';
 
 /** Born digital: starlings gathering over reed beds at dusk. */
 export function starlings(width: number, height: number): Canvas {

@@ -1,7 +1,7 @@
-import { Canvas } from './canvas';
-import { chance, clouds, noise } from './chance';
-import { along, mix, rgb, shade, step } from './colour';
-import type { Rgb } from './colour';
+import { Canvas } from '@/engine/painted/canvas';
+import { chance, clouds, noise } from '@/engine/painted/chance';
+import { along, mix, rgb, shade, step } from '@/engine/painted/colour';
+import type { Rgb } from '@/engine/painted/colour';
 
 /** The washes from the horizon down: where each begins, its colour, how far its edge wanders. */
 const WASHES: readonly [number, string, number][] = [

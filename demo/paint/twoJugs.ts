@@ -1,7 +1,7 @@
-import { Canvas, paintScene } from './canvas';
-import { chance, noise } from './chance';
-import { along, mix, rgb, shade, step } from './colour';
-import type { Rgb } from './colour';
+import { Canvas, paintScene } from '@/engine/painted/canvas';
+import { chance, noise } from '@/engine/painted/chance';
+import { along, mix, rgb, shade, step } from '@/engine/painted/colour';
+import type { Rgb } from '@/engine/painted/colour';
 
 /** Gouache: two jugs and a bowl of plums on a striped cloth. */
 export function twoJugs(width: number, height: number): Canvas {

@@ -5,8 +5,8 @@ export const glassine = (args: string[], home: string) =>
   new Promise<{ code: number; said: string }>((done) =>
     execFile(
       process.execPath,
-      ['--import', 'tsx', 'scripts/glassine.ts', ...args],
-      { env: { ...process.env, GLASSINE_HOME: home } },
+      ['scripts/bin.mjs', ...args],
+      { env: { ...process.env, GLASSINE_AS_BUILT: '1', GLASSINE_HOME: home } },
       (error, out, err) =>
         done({ code: error ? Number(error.code ?? 1) : 0, said: `${out}${err}` }),
     ),

@@ -75,6 +75,7 @@ export const serve: Command = {
     new Promise((done) => {
       const server = spawn(process.execPath, ['scripts/serve.mjs'], {
         stdio: 'inherit',
+        cwd: process.env.GLASSINE_ROOT,
         env: {
           ...process.env,
           GLASSINE_HOME: homeOf(flags),

@@ -11,6 +11,7 @@ import { BenchProvider } from '@/shell/figures';
 import { BringAnything } from '@/shell/bring';
 import { RunningFoot, RunningProvider } from '@/shell/running';
 import { Chest, GlobalStyle, House, Routing } from '@/shell/frame';
+import { SampleCard } from '@/drawers/table/Sample';
 import { HearBrowser } from '@/drawers/table/HearBrowser';
 import { UndoToasts } from '@/drawers/undo/UndoToasts';
 import { BenchSwitches } from '@/drawers/settings/BenchSwitches';
@@ -41,6 +42,7 @@ export default async function RootLayout({ children }: { children: React.ReactNo
                       counts={counts}
                       foot={
                         <>
+                          {bench.sample && <SampleCard />}
                           <RunningFoot />
                           <BenchSwitches />
                         </>

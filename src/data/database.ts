@@ -3,6 +3,7 @@ import { join, resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { migrationsFolder, refuseNewer } from './version';
 import { carryOver } from './carry/carryOver';
 import type { Database, OpenDatabase } from './reading';
 import * as schema from './schema';
@@ -14,9 +15,6 @@ const BUSY_MS = 2000;
 
 export const dataFolder = () =>
   resolve(/*turbopackIgnore: true*/ process.env.GLASSINE_HOME ?? './var');
-
-const migrationsFolder = () =>
-  resolve(/*turbopackIgnore: true*/ process.env.GLASSINE_MIGRATIONS ?? './drizzle');
 
 /** A fault of the disk or of another process, not of what was written. */
 function isFault(error: unknown): boolean {
@@ -44,6 +42,10 @@ export async function openDatabase(home: string): Promise<OpenDatabase> {
   });
   await client.execute('PRAGMA journal_mode = WAL');
   await client.execute('PRAGMA foreign_keys = ON');
+  await refuseNewer(client, home).catch((error: unknown) => {
+    client.close();
+    throw error;
+  });
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder: migrationsFolder() });
   let last: Promise<unknown> = Promise.resolve();

@@ -14,6 +14,8 @@ export * from './capture/masters';
 export * from './capture/captures';
 export * from './running/jobs';
 export * from './running/undo';
+export * from './version';
+export * from './running/numberFrom';
 export * from './size/sizes';
 export * from './size/sizesOfWorks';
 export * from './size/offeredPixels';

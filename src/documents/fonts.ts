@@ -6,7 +6,7 @@ let registered = false;
 
 const file = (family: string, subset: string, weight: number, style: string) =>
   join(
-    process.cwd(),
+    /* turbopackIgnore: true */ process.env.GLASSINE_ROOT ?? process.cwd(),
     'node_modules/@fontsource',
     family,
     `files/${family}-${subset}-${weight}-${style}.woff`,

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { inflateSync } from 'node:zlib';
 
 const WOFF = join(
-  process.cwd(),
+  /* turbopackIgnore: true */ process.env.GLASSINE_ROOT ?? process.cwd(),
   'node_modules/@fontsource/commissioner/files/commissioner-latin-500-normal.woff',
 );
 

@@ -1,6 +1,8 @@
 import { drawerTitle } from '@/app/titles';
 import { LogDrawer } from '@/drawers/log/LogDrawer';
 import { PrintLog } from '@/drawers/log/PrintLog';
+import { TakeBack } from '@/drawers/log/TakeBack';
+import { loadTakeBack } from '@/drawers/log/takeBackView';
 import { loadPrints } from '@/drawers/log/prints';
 import { loadLog } from '@/drawers/log/view';
 
@@ -12,6 +14,7 @@ export default async function LogRoute({
   searchParams: Promise<Record<string, string | undefined>>;
 }) {
   const query = await searchParams;
+  if (query.sheet === 'back') return <TakeBack {...await loadTakeBack()} />;
   return query.sheet === 'lines' || query.impression || query.order ? (
     <LogDrawer {...await loadLog(query)} />
   ) : (

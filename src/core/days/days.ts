@@ -16,6 +16,16 @@ export const dayIn = (instant: string, zone: string): string =>
   instant.length === 10 ? instant : toCalendarDate(parseAbsolute(instant, zone)).toString();
 
 /**
+ * An instant as names of files carry it: day and clock of a time zone, which sort by time.
+ * @example stampIn('2026-11-24T09:08:07.000Z', 'America/New_York') // '2026-11-24-040807'
+ */
+export function stampIn(instant: string, zone: string): string {
+  const at = parseAbsolute(instant, zone);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${dayIn(instant, zone)}-${two(at.hour)}${two(at.minute)}${two(at.second)}`;
+}
+
+/**
  * Noon of a calendar day where the studio is, as an ISO instant (UTC).
  * @example noonOf('2026-11-23', 'America/Los_Angeles') // '2026-11-23T20:00:00.000Z'
  */

@@ -17,18 +17,26 @@ export interface InputContext {
   units: UnitMode;
   currency: string;
   locale: string;
+  /** Of a studio that goes when it is left: what is meant for another is not kept in it. */
+  sample?: boolean;
 }
 
 /** How figures were read and written on a page, in one word that goes along with what is typed. */
-export const benchWord = ({ units, currency, locale }: InputContext): string =>
-  [units, currency, locale].join(' ');
+export const benchWord = ({ units, currency, locale, sample }: InputContext): string =>
+  [units, currency, locale, ...(sample ? ['sample'] : [])].join(' ');
 
 /** What such a word says; null where it says nothing. */
 export function benchOfWord(word: unknown): InputContext | null {
-  const [units, currency, locale, more] = typeof word === 'string' ? word.split(' ') : [];
-  if ((units !== 'metric' && units !== 'inch') || !currency || !locale || more) return null;
+  const [units, currency, locale, sample] = typeof word === 'string' ? word.split(' ') : [];
+  if ((units !== 'metric' && units !== 'inch') || !currency || !locale) return null;
+  if (sample !== undefined && sample !== 'sample') return null;
   try {
-    return { units, currency, locale: new Intl.Locale(locale).toString() };
+    return {
+      units,
+      currency,
+      locale: new Intl.Locale(locale).toString(),
+      sample: sample !== undefined,
+    };
   } catch {
     return null;
   }

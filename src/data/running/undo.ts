@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { LAYOUT } from '@/core/size';
 import type { CropChoice, JudgedThen, Layout } from '@/core/size';
-import type { Writing } from '../reading';
+import type { OpenDatabase, Writing } from '../reading';
 import { Refused } from '../refused';
 import {
   customers,
@@ -14,6 +14,7 @@ import {
 } from '../schema';
 import { tell } from '../log/log';
 import { addCropChoice, addSizeEvent } from '../size/sizes';
+import { everMoved } from '../stock/stock';
 
 const TABLES = {
   work: works,
@@ -46,7 +47,15 @@ export type UndoStep =
     }
   | { kind: 'edited'; table: EditedTable; id: number; before: Values; after: Values }
   | { kind: 'removed'; table: EditedTable; row: Values & { id: number } }
+  | { kind: 'added'; table: EditedTable; ids: number[] }
   | { kind: 'settings'; before: Record<string, unknown>; after: Record<string, unknown> };
+
+/** The step that adding rows was: taken back, they are taken out, as long as nothing depends on them. */
+export const added = (table: EditedTable, ...ids: number[]): UndoStep => ({
+  kind: 'added',
+  table,
+  ids,
+});
 
 /** Keeps how to take a step back, in the write that takes it. */
 export async function noteUndo(
@@ -71,6 +80,29 @@ async function currentRow(
 
 const onlyOf = (row: Values, keys: Values): Values =>
   Object.fromEntries(Object.keys(keys).map((key) => [key, row[key] ?? null]));
+
+const isForeignKey = (error: unknown): boolean =>
+  /FOREIGN KEY/.test(`${String(error)} ${String((error as Error).cause)}`);
+
+/** Takes a row out that nothing depends on. Throws Refused `gone` or `inUse`. */
+async function takeOut(
+  tx: Writing,
+  table: EditedTable,
+  id: number,
+): Promise<Values & { id: number }> {
+  const row = await currentRow(tx, table, id);
+  if (!row) throw new Refused('gone');
+  const stocked = table === 'paper' || table === 'material';
+  if (stocked && (await everMoved(tx, table, id))) throw new Refused('inUse');
+  const of = TABLES[table];
+  try {
+    await tx.delete(of).where(eq(of.id, id));
+  } catch (error) {
+    if (isForeignKey(error)) throw new Refused('inUse');
+    throw error;
+  }
+  return row as Values & { id: number };
+}
 
 async function takeBack(tx: Writing, step: UndoStep, at: string): Promise<void> {
   switch (step.kind) {
@@ -100,6 +132,9 @@ async function takeBack(tx: Writing, step: UndoStep, at: string): Promise<void> 
     }
     case 'removed':
       await tx.insert(TABLES[step.table]).values(step.row as never);
+      return;
+    case 'added':
+      for (const id of step.ids) await takeOut(tx, step.table, id);
       return;
     case 'settings':
       for (const [key, after] of Object.entries(step.after)) {
@@ -153,29 +188,66 @@ export async function editRow(
   return { kind: 'edited', table, id, before: onlyOf(row, after), after };
 }
 
-const isForeignKey = (error: unknown): boolean =>
-  /FOREIGN KEY/.test(`${String(error)} ${String((error as Error).cause)}`);
-
-/** Removes a work or a paper that nothing depends on. Throws Refused `inUse` otherwise. */
+/** Removes a row that nothing depends on. Throws Refused `gone`, `inUse`. */
 export async function removeRow(
   tx: Writing,
   table: EditedTable,
   id: number,
   log: { at: string; name: string },
 ): Promise<UndoStep> {
-  const row = await currentRow(tx, table, id);
-  if (!row) throw new Refused('gone');
-  const of = TABLES[table];
-  try {
-    await tx.delete(of).where(eq(of.id, id));
-  } catch (error) {
-    if (isForeignKey(error)) throw new Refused('inUse');
-    throw error;
-  }
+  const row = await takeOut(tx, table, id);
   await tell(tx, {
     at: log.at,
     what: `${table}.removed`,
     detail: { name: log.name },
   });
-  return { kind: 'removed', table, row: row as Values & { id: number } };
+  return { kind: 'removed', table, row };
+}
+
+/** A step that can be taken back, and why it cannot any more; null where it can. */
+export interface Undoable {
+  id: number;
+  at: string;
+  label: string;
+  hindered: 'changedSince' | 'inUse' | 'gone' | null;
+}
+
+/** Why a step could not be taken back now. Tried in a write of its own that is given up. */
+async function hindrance(
+  write: OpenDatabase['write'],
+  step: UndoStep,
+  at: string,
+): Promise<Undoable['hindered']> {
+  class GivenUp extends Error {}
+  try {
+    await write(async (tx) => {
+      await takeBack(tx, step, at);
+      throw new GivenUp();
+    });
+    return null;
+  } catch (error) {
+    if (error instanceof GivenUp) return null;
+    if (error instanceof Refused) return error.code as Undoable['hindered'];
+    throw error;
+  }
+}
+
+/** The newest steps that were not taken back, newest first, and whether each still can be. */
+export async function undoables(
+  { read, write }: Pick<OpenDatabase, 'read' | 'write'>,
+  most: number,
+  at: string,
+): Promise<Undoable[]> {
+  const rows = await read
+    .select()
+    .from(undoSteps)
+    .where(isNull(undoSteps.undoneAt))
+    .orderBy(desc(undoSteps.id))
+    .limit(most);
+  const found: Undoable[] = [];
+  for (const { id, at: then, label, step } of rows) {
+    const hindered = await hindrance(write, step as UndoStep, at);
+    found.push({ id, at: then, label, hindered });
+  }
+  return found;
 }

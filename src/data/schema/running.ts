@@ -3,7 +3,15 @@ import { id, at } from './columns';
 import { works } from './work';
 
 export type JobKind =
-  'intake' | 'read' | 'inspect' | 'printFile' | 'sheet' | 'handOver' | 'backup' | 'check';
+  | 'intake'
+  | 'read'
+  | 'inspect'
+  | 'printFile'
+  | 'sheet'
+  | 'handOver'
+  | 'backup'
+  | 'check'
+  | 'restore';
 
 /** Who runs long work in a data folder: the one server, or the command line beside it. */
 export type Role = 'server' | 'command';

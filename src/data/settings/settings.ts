@@ -31,6 +31,8 @@ export interface BenchSettings {
   handlingDays: number;
   /** Whether the studio was looked over on its first day. */
   settled: boolean;
+  /** Whether this studio is a sample, which goes when it is left. */
+  sample: boolean;
   /** Keys of sizes that are the studio's own. */
   ownSizes: string[];
   /** Where backups go; empty for a folder beside the data. */
@@ -56,6 +58,7 @@ export const DEFAULT_SETTINGS: BenchSettings = {
   closedDays: [],
   handlingDays: 3,
   settled: false,
+  sample: false,
   ownSizes: [],
   backupFolder: '',
   capture: CAPTURE_RULES,

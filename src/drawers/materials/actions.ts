@@ -2,10 +2,9 @@
 import { USUAL_PIECES, USUAL_STOCK } from '@/core/pack';
 import { grams, minor } from '@/core/units';
 import {
-  Refused,
   addMaterial,
+  added,
   editRow,
-  everMoved,
   getMaterial,
   listMaterialRows,
   moveStock,
@@ -24,10 +23,13 @@ import { WORDS, usualName } from './words';
 
 /** Takes a kind of packing material onto the shelf. */
 export async function createMaterial(typed: unknown): Promise<Answer<number>> {
-  return act(materialForm, typed, WORDS, async (v, { settings, write, at }) =>
-    write((tx) =>
-      addMaterial(tx, { ...v, mass: grams(v.mass), currency: settings.currency }, at),
-    ),
+  return act(materialForm, typed, WORDS, async (v, { settings, write, at, undoable }) =>
+    write(async (tx) => {
+      const { currency } = settings;
+      const id = await addMaterial(tx, { ...v, mass: grams(v.mass), currency }, at);
+      await undoable(tx, `laying in ${v.name}`, added('material', id));
+      return id;
+    }),
   );
 }
 
@@ -73,7 +75,6 @@ export async function removeMaterial(typed: unknown): Promise<Answer<null>> {
     async ({ materialId }, { write, at, undoable }) => {
       await write(async (tx) => {
         const name = (await getMaterial(tx, materialId))?.name ?? '';
-        if (await everMoved(tx, 'material', materialId)) throw new Refused('inUse');
         const step = await removeRow(tx, 'material', materialId, { at, name });
         await undoable(tx, `taking out ${name}`, step);
       });

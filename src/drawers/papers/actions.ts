@@ -1,10 +1,9 @@
 'use server';
 import { gsm, mm } from '@/core/units';
 import {
-  Refused,
   addPaper,
+  added,
   editRow,
-  everMoved,
   getPaper,
   moveStock,
   paperNamed,
@@ -36,11 +35,13 @@ const stored = ({ weight, thickness, ...rest }: PaperInput) => ({
 
 /** Adds a paper to the drawer. */
 export async function createPaper(typed: unknown): Promise<Answer<number>> {
-  return act(paperForm, typed, {}, async (v, { settings, write, at }) =>
+  return act(paperForm, typed, {}, async (v, { settings, write, at, undoable }) =>
     write(async (tx) => {
       if (await paperNamed(tx, v.name)) return nameTaken(v.name);
       const { currency } = settings;
-      return addPaper(tx, { ...stored(v), currency, createdAt: at });
+      const id = await addPaper(tx, { ...stored(v), currency, createdAt: at });
+      await undoable(tx, `laying in ${v.name}`, added('paper', id));
+      return id;
     }),
   );
 }
@@ -108,7 +109,6 @@ export async function removePaper(typed: unknown): Promise<Answer<null>> {
     async ({ paperId }, { write, at, undoable }) => {
       await write(async (tx) => {
         const name = (await getPaper(tx, paperId))?.name ?? '';
-        if (await everMoved(tx, 'paper', paperId)) throw new Refused('inUse');
         const step = await removeRow(tx, 'paper', paperId, { at, name });
         await undoable(tx, `taking out ${name}`, step);
       });
@@ -119,21 +119,20 @@ export async function removePaper(typed: unknown): Promise<Answer<null>> {
 
 /** Takes in papers from a CSV list: all of it, or, where a line is wrong, none. */
 export async function bringPapers(typed: unknown): Promise<Answer<number>> {
-  return act(bringForm, typed, {}, async (value, { settings, write, at }) => {
+  return act(bringForm, typed, {}, async (value, { settings, write, at, undoable }) => {
     const read = readPaperList(value.list, settings);
     if (!read.ok) return refuse(read.problems.join('\n'), { list: read.problems[0]! });
     return write(async (tx) => {
+      const ids: number[] = [];
       for (const [i, paper] of read.papers.entries()) {
         if (await paperNamed(tx, paper.name)) {
           const message = `Line ${i + 2}: there is a paper “${paper.name}” in the drawer already. Nothing of the list was taken in.`;
           return refuse(message, { list: message });
         }
-        await addPaper(tx, {
-          ...stored(paper),
-          currency: settings.currency,
-          createdAt: at,
-        });
+        const { currency } = settings;
+        ids.push(await addPaper(tx, { ...stored(paper), currency, createdAt: at }));
       }
+      await undoable(tx, `a list of ${ids.length} papers`, added('paper', ...ids));
       return read.papers.length;
     });
   });

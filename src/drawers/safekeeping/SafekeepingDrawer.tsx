@@ -10,6 +10,7 @@ import { JobLine } from '@/shell/running';
 import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { Sentence, Small, TableHead } from '@/shell/words';
+import { GoBack } from './GoBack';
 import { checkStore, makeBackup, setBackupFolder } from './actions';
 import { UnnamedFiles } from './UnnamedFiles';
 import type { SafekeepingView } from './view';
@@ -20,11 +21,6 @@ const Part = styled.section`
   display: grid;
   gap: 8px;
   max-width: 720px;
-`;
-
-const Code = styled.code`
-  font-size: 12px;
-  overflow-wrap: anywhere;
 `;
 
 const Lost = styled.ul`
@@ -118,17 +114,7 @@ export function SafekeepingDrawer(view: SafekeepingView) {
             <Problem>{checking.problem}</Problem>
             <UnnamedFiles files={view.unnamed} />
           </Part>
-          <Part>
-            <TableHead>Going back to a backup</TableHead>
-            <Small>
-              Stop Glassine, restore into a new folder, and start it there. Nothing is ever
-              restored over something.
-            </Small>
-            <Code>
-              npm run -s glassine -- restore{' '}
-              {last ? `${last.result.folder}/${last.result.name}` : 'FILE.zip'} NEW-FOLDER
-            </Code>
-          </Part>
+          <GoBack view={view} />
         </Surface>
         <Slip
           label="Backup"

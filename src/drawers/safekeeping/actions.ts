@@ -1,17 +1,19 @@
 'use server';
-import { saveSettings } from '@/data';
+import { readdir } from 'node:fs/promises';
 import {
   act,
   backupFolder,
+  changeSettings,
   dropAllUnnamed,
   folderFault,
+  namedFile,
   refuse,
   startBackup,
   startJob,
 } from '@/studio';
 import type { Answer } from '@/core/input';
 import { defineForm } from '@/core/input';
-import { placeForm } from './placeForm';
+import { placeForm, restoreForm } from './placeForm';
 
 const nothing = defineForm({});
 
@@ -45,10 +47,30 @@ export async function takeUnnamedAway(): Promise<Answer<number>> {
 
 /** Sets the folder that backups go to; empty for one beside the data. */
 export async function setBackupFolder(typed: unknown): Promise<Answer<null>> {
-  return act(placeForm, typed, {}, async ({ folder }, { studio, write }) => {
-    const problem = folder === '' ? null : await placeFault(studio.home, folder);
+  return act(placeForm, typed, {}, async ({ folder }, tools) => {
+    const problem = folder === '' ? null : await placeFault(tools.studio.home, folder);
     if (problem) return refuse(problem, { folder: problem });
-    await write((tx) => saveSettings(tx, { backupFolder: folder }));
-    return null;
+    return changeSettings(tools, 'the folder of backups', () => ({ backupFolder: folder }));
+  });
+}
+
+/** Restores a backup into a new folder beside the studio; answers the number of the job. */
+export async function restoreHere(typed: unknown): Promise<Answer<number>> {
+  return act(restoreForm, typed, {}, async ({ archive, into }, { studio, at }) => {
+    const wrong = (field: 'archive' | 'into', fault: string) => {
+      const message = `${restoreForm.titles[field]}: ${fault}`;
+      return refuse(message, { [field]: message });
+    };
+    const found = await namedFile(studio.home, archive);
+    if ('fault' in found) return wrong('archive', found.fault);
+    const fault = await folderFault(studio.home, into);
+    if (fault) return wrong('into', fault);
+    if ((await readdir(into)).length > 0)
+      return wrong(
+        'into',
+        `${into} is not empty, and nothing is ever restored over something. Name a new folder.`,
+      );
+    const spec = { archive, into };
+    return (await startJob(studio, { kind: 'restore', workId: null, spec, at })).id;
   });
 }

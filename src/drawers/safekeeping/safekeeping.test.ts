@@ -30,7 +30,10 @@ afterAll(async () => {
 });
 
 it('names a backup by its instant, so that names sort by time', () => {
-  expect(backupName('2026-11-24T09:08:07.000Z')).toBe('glassine-2026-11-24-090807.zip');
+  const at = '2026-11-24T02:08:07.000Z';
+  expect(backupName(at, 'UTC')).toBe('glassine-2026-11-24-020807.zip');
+  // In the evening of the day before, where the studio is.
+  expect(backupName(at, 'America/New_York')).toBe('glassine-2026-11-23-210807.zip');
 });
 
 it('puts backups where it is told, and says why it cannot', async () => {
@@ -78,7 +81,7 @@ it('a backup that is asked for while one is under way is that one; another has i
     await new Promise((r) => setTimeout(r, 20));
   const at = '2026-11-24T09:08:07.000Z';
   const { folder } = await loadSafekeeping();
-  writeFileSync(join(folder, backupName(at)), 'the one of this second');
+  writeFileSync(join(folder, backupName(at, 'UTC')), 'the one of this second');
   const id = await startBackup(here.open, folder, at);
   const [row] = await here.rows<{ spec: string }>(`SELECT spec FROM job WHERE id = ${id}`);
   const { target, part } = JSON.parse(row!.spec) as { target: string; part: string };

@@ -2,7 +2,7 @@ import { stat } from 'node:fs/promises';
 import { lastDone, readSettings, recentJobs, storedBytes } from '@/data';
 import type { JobKind } from '@/data';
 import { backupFolder, canName, followedJob, lastBackup, now, studio } from '@/studio';
-import type { BackupResult, CheckResult, Studio } from '@/studio';
+import type { BackupResult, CheckResult, RestoreResult, Studio } from '@/studio';
 
 const LISTED = 8;
 const DAY_MS = 86_400_000;
@@ -26,15 +26,18 @@ export async function loadSafekeeping() {
   const open = await studio();
   const db = open.db.read;
   const folder = await backupFolder(open);
-  const [settings, stored, last, jobs, checked, making, checking] = await Promise.all([
-    readSettings(db),
-    storedBytes(db),
-    lastBackup(db),
-    recentJobs(db, 'backup', LISTED),
-    lastDone(db, 'check'),
-    unsettled(open, 'backup'),
-    unsettled(open, 'check'),
-  ]);
+  const [settings, stored, last, jobs, checked, making, checking, restoring, restored] =
+    await Promise.all([
+      readSettings(db),
+      storedBytes(db),
+      lastBackup(db),
+      recentJobs(db, 'backup', LISTED),
+      lastDone(db, 'check'),
+      unsettled(open, 'backup'),
+      unsettled(open, 'check'),
+      unsettled(open, 'restore'),
+      lastDone(db, 'restore'),
+    ]);
   const [dataDisk, backupDisk] = await Promise.all([diskOf(open.home), diskOf(folder)]);
   return {
     home: open.home,
@@ -52,6 +55,12 @@ export async function loadSafekeeping() {
     check: checked?.result ? { at: checked.at, ...(checked.result as CheckResult) } : null,
     making,
     checking,
+    restoring,
+    restored: (restored?.result ?? null) as RestoreResult | null,
+    archives: jobs
+      .filter((j) => j.state === 'done' && j.result !== null)
+      .map((j) => j.result as BackupResult)
+      .map((b) => `${b.folder}/${b.name}`),
     unnamed: open.unnamed,
     naming: canName(),
   };

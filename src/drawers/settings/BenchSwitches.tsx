@@ -1,11 +1,12 @@
 'use client';
-import { Archive, Search, Settings } from 'lucide-react';
+import { Archive, BookOpen, Search, Settings } from 'lucide-react';
 import Link from 'next/link';
+import { usePathname } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { useAction } from '@/shell/actions';
 import { useBench } from '@/shell/figures';
-import { Keys } from '@/shell/frame';
+import { Keys, helpAt } from '@/shell/frame';
 import type { LaidOpen } from '@/shell/frame';
 import { setSwitches } from './actions';
 
@@ -17,6 +18,7 @@ const Switch = styled.button`
   padding: 4px 6px;
   text-align: left;
   cursor: pointer;
+  white-space: nowrap;
   &:hover {
     background: #c6c6c6;
   }
@@ -30,7 +32,6 @@ const Row = styled.div`
     flex: 1;
   }
   a {
-    flex: none;
     display: grid;
     place-items: center;
     color: #161616;
@@ -44,6 +45,7 @@ const NEXT_TONE = { light: 'middle', middle: 'dark', dark: 'light' } as const;
 export function BenchSwitches() {
   const { units, tone } = useBench();
   const { run } = useAction(setSwitches);
+  const path = usePathname();
   const [laid, setLaid] = useState<LaidOpen>(null);
   const onUnits = useCallback(
     () => run({ units: units === 'metric' ? 'inch' : 'metric' }),
@@ -63,9 +65,14 @@ export function BenchSwitches() {
   );
   return (
     <>
-      <Switch type="button" onClick={() => setLaid('find')}>
-        <Search size={12} aria-hidden /> Find
-      </Switch>
+      <Row>
+        <Switch type="button" onClick={() => setLaid('find')}>
+          <Search size={12} aria-hidden /> Find
+        </Switch>
+        <Switch type="button" onClick={() => setLaid('keys')}>
+          ? Keys
+        </Switch>
+      </Row>
       <Switch type="button" onClick={onUnits}>
         Units: {units === 'metric' ? 'mm / cm' : 'inches'}
       </Switch>
@@ -73,9 +80,9 @@ export function BenchSwitches() {
         Grey: {tone}
       </Switch>
       <Row>
-        <Switch type="button" onClick={() => setLaid('keys')}>
-          ? Keys
-        </Switch>
+        <Link href={helpAt(path)} aria-label="Help on this view">
+          <BookOpen size={16} aria-hidden />
+        </Link>
         <Link href="/safekeeping" aria-label="Your data and its backups">
           <Archive size={16} aria-hidden />
         </Link>

@@ -1,7 +1,7 @@
 'use server';
 import type { BenchSettings } from '@/data';
-import { readSettings, saveSettings, storedSettings } from '@/data';
-import { act, staleForm } from '@/studio';
+import { saveSettings } from '@/data';
+import { act, changeSettings, staleForm } from '@/studio';
 import { choice, defineForm, optional } from '@/core/input';
 import { benchAsked, benchForm, benchWritten } from './benchForm';
 
@@ -25,18 +25,11 @@ export async function setSwitches(typed: unknown) {
 
 /** The bench's settings and the rules of thumb in force. */
 export async function saveBench(typed: unknown) {
-  return act(benchForm, typed, {}, async (v, { write, undoable }) => {
-    const { seen, ...asked } = v;
-    return write(async (tx) => {
-      const stored = await readSettings(tx);
+  return act(benchForm, typed, {}, ({ seen, ...asked }, tools) =>
+    changeSettings(tools, 'the change of settings', (stored) => {
       const after = benchAsked(asked, stored);
       const own = benchWritten({ ...stored, ...after });
-      const stale = staleForm(seen, benchWritten(stored), own, benchForm.titles);
-      if (stale) return stale;
-      const before = await storedSettings(tx, Object.keys(after));
-      await saveSettings(tx, after);
-      await undoable(tx, 'the change of settings', { kind: 'settings', before, after });
-      return null;
-    });
-  });
+      return staleForm(seen, benchWritten(stored), own, benchForm.titles) ?? after;
+    }),
+  );
 }

@@ -9,11 +9,11 @@ export async function loadChest() {
     drawerCounts(db),
     storedSettings(db, ['timeZone']),
   ]);
-  const { units, tone, currency, locale, timeZone, singleKeys } = settings;
+  const { units, tone, currency, locale, timeZone, singleKeys, sample } = settings;
   return {
     /** Whether it was ever said where the studio is. */
     placeKnown: 'timeZone' in stored,
-    bench: { units, tone, currency, locale, timeZone, singleKeys },
+    bench: { units, tone, currency, locale, timeZone, singleKeys, sample },
     counts: {
       '/works': counts.works,
       '/papers': counts.papers,

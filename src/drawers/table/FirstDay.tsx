@@ -11,6 +11,7 @@ import { Problem } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
 import { Sentence, Small, TableHead } from '@/shell/words';
 import { settleStudio } from './actions';
+import { TrySample } from './Sample';
 import { StudioParts } from './StudioParts';
 import type { TableView } from './view';
 
@@ -70,6 +71,7 @@ export function FirstDay({ view }: { view: TableView }) {
           </Sentence>
           <Small>What makes a studio complete ticks itself:</Small>
           <StudioParts parts={parts} works={null} />
+          <TrySample />
         </Slip>
       </Bench>
     </>

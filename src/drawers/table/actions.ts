@@ -1,8 +1,9 @@
 'use server';
+import { defineForm } from '@/core/input';
 import type { Answer } from '@/core/input';
 import { browserForm, guessPlace, placeForm } from '@/core/place';
 import { drawerCounts, saveSettings, storedSettings } from '@/data';
-import { act } from '@/studio';
+import { act, changeSettings, enterSample, leaveSample, refuse } from '@/studio';
 
 /**
  * Where the browser is, heard once: of a new studio it says how the bench is set, of one that
@@ -31,8 +32,27 @@ export async function noteBrowser(typed: unknown): Promise<Answer<boolean>> {
 
 /** Who the studio is and where, as it was looked over on its first day. */
 export async function settleStudio(typed: unknown): Promise<Answer<null>> {
-  return act(placeForm, typed, {}, async (place, { write }) => {
-    await write((tx) => saveSettings(tx, { ...place, settled: true }));
-    return null;
+  return act(placeForm, typed, {}, (place, tools) =>
+    changeSettings(tools, 'who the studio is', () => ({ ...place, settled: true })),
+  );
+}
+
+const nothing = defineForm({});
+
+/** Opens a sample studio instead of the own one; answers the number of the work in it. */
+export async function trySample(): Promise<Answer<number>> {
+  return act(nothing, {}, {}, async () => {
+    const workId = await enterSample();
+    return (
+      workId ??
+      refuse(
+        'Long work is running, or a sample is open already. Try again when it has ended.',
+      )
+    );
   });
+}
+
+/** Closes the sample and takes it away; the own studio is open again. */
+export async function endSample(): Promise<Answer<boolean>> {
+  return act(nothing, {}, {}, () => leaveSample());
 }

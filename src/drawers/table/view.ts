@@ -35,7 +35,7 @@ const MOST_JOBS = 5;
 
 /** Sizes that the master of now is too small for, and how many works are still to be judged. */
 async function short(db: Reading, settings: BenchSettings) {
-  const { short: all, waiting } = await fallingShort().upTo(db, settings);
+  const { short: all, waiting } = await fallingShort(db).upTo(db, settings);
   const some = all.slice(0, MOST);
   const titles = await titlesOf(
     db,

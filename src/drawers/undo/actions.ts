@@ -7,6 +7,8 @@ const WORDS: Record<string, string> = {
   alreadyUndone: 'This was taken back already.',
   nothingToUndo: 'There is nothing to take back.',
   changedSince: 'It was changed again since. Change it by hand.',
+  inUse: 'Something depends on it by now: it stays.',
+  gone: 'It is not there any more.',
 };
 
 const which = defineForm({ id: optional(whole('Step', { min: 1 })) });

@@ -1,15 +1,18 @@
 'use server';
-import { addWork, editRow, getWork, removeRow } from '@/data';
+import { addWork, added, editRow, getWork, removeRow } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { Answer } from '@/core/input';
 import { editWorkForm, removeWorkForm, workForm, workWritten } from './workForm';
 
 /** Takes a new work into the drawer; answers with its number. */
 export async function createWork(typed: unknown): Promise<Answer<number>> {
-  return act(workForm, typed, {}, async (work, { settings, write, at }) => {
+  return act(workForm, typed, {}, async (work, { settings, write, at, undoable }) => {
     const { currency } = settings;
-    const row = await write((tx) => addWork(tx, { ...work, currency, createdAt: at }));
-    return row.id;
+    return write(async (tx) => {
+      const { id } = await addWork(tx, { ...work, currency, createdAt: at });
+      await undoable(tx, `taking in “${work.title}”`, added('work', id));
+      return id;
+    });
   });
 }
 

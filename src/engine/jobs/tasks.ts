@@ -8,6 +8,7 @@ import {
   joinReading,
   tileSpectra,
 } from '../passes/inspectPass';
+import { paintSample } from '../painted/paintSample';
 import { encodePass } from '../passes/encodePass';
 import { layoutOf, printFileRows } from '../passes/printFilePass';
 import type { PrintFileWork } from '../passes/printFilePass';
@@ -69,6 +70,7 @@ export const TASKS = {
   look: (input: Parameters<typeof lookAt>[0]) => lookAt(input),
   board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),
+  paintSample,
   pack: packArchive,
   unpack: unpackArchive,
   checkStored,

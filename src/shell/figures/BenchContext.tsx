@@ -15,6 +15,8 @@ export interface BenchView {
   timeZone: string;
   /** Whether single keys do something. */
   singleKeys: boolean;
+  /** Whether a sample is open, which goes when it is left. */
+  sample?: boolean;
 }
 
 const BenchContext = createContext<BenchView>({

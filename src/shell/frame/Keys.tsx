@@ -10,6 +10,7 @@ import { Dialog } from '../said/Dialog';
 import { useToast } from '../said/Toasts';
 import { FindDialog } from './FindDialog';
 import type { Command } from './FindDialog';
+import { helpAt } from './helpChapters';
 import { PLACES, stationsAt } from './places';
 
 const List = styled.dl`
@@ -56,10 +57,12 @@ const EVERYWHERE: readonly KeyLine[] = [
   { key: 'd s', does: 'your data and its backups; bench settings' },
   { key: 'f, Ctrl k', does: 'find a title, a name, an order, a place, a command' },
   { key: 'z', does: 'take the last step back, where it can be' },
+  { key: 'y', does: 'what can be taken back, step by step' },
   { key: 'u', does: 'millimetres or inches' },
   { key: 'g', does: 'grey of the table: light, middle, dark' },
   { key: '↑ ↓', does: 'walk through a list; Enter opens the line' },
   { key: 'Esc', does: 'close what lies on top' },
+  { key: 'h', does: 'help on this view' },
   { key: '?', does: 'this list' },
 ];
 
@@ -75,9 +78,10 @@ export function Keys({ commands, laid, onLaid, onSingleKeys }: KeysProps) {
     () => [
       { name: 'Take the last step back', key: 'z', run: () => takeBack(null) },
       { name: 'Show all keys', key: '?', run: () => onLaid('keys') },
+      { name: 'Help on this view', key: 'h', run: () => router.push(helpAt(path)) },
       ...commands,
     ],
-    [takeBack, onLaid, commands],
+    [takeBack, onLaid, commands, router, path],
   );
   useEffect(() => {
     const press = (event: KeyboardEvent) => {

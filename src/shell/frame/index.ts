@@ -7,3 +7,4 @@ export * from './Routing';
 export * from './Rule';
 export * from './SheetTabs';
 export * from './theme';
+export * from './helpChapters';

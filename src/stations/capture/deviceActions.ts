@@ -1,7 +1,7 @@
 'use server';
-import { addDevice, editRow, getDevice, removeRow, saveSettings } from '@/data';
+import { addDevice, added, editRow, getDevice, removeRow } from '@/data';
 import type { DeviceRow } from '@/data';
-import { act, refuse } from '@/studio';
+import { act, changeSettings, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
 import { DEVICE_FIELDS, deviceForm, editDeviceForm, hireForm } from './deviceForm';
 import { removeDeviceForm } from './deviceForm';
@@ -24,9 +24,16 @@ function lacking(device: Typed): Answer<never> | null {
 
 /** Puts a device on the list. */
 export async function createDevice(typed: unknown): Promise<Answer<number>> {
-  return act(deviceForm, typed, {}, async (device, { write, at }) => {
+  return act(deviceForm, typed, {}, async (device, { write, at, undoable }) => {
     const refusal = lacking(device);
-    return refusal ?? write((tx) => addDevice(tx, device, at));
+    return (
+      refusal ??
+      write(async (tx) => {
+        const id = await addDevice(tx, device, at);
+        await undoable(tx, `naming ${device.name}`, added('device', id));
+        return id;
+      })
+    );
   });
 }
 
@@ -63,9 +70,9 @@ export async function removeDevice(typed: unknown): Promise<Answer<null>> {
 
 /** Keeps what hiring out and doing it oneself cost. */
 export async function keepHire(typed: unknown): Promise<Answer<null>> {
-  return act(hireForm, typed, {}, async (value, { write, settings }) => {
-    const { currency } = settings;
-    await write((tx) => saveSettings(tx, { hire: { ...value, currency } }));
-    return null;
-  });
+  return act(hireForm, typed, {}, (value, tools) =>
+    changeSettings(tools, 'what hiring out costs', ({ currency }) => ({
+      hire: { ...value, currency },
+    })),
+  );
 }

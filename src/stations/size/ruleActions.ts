@@ -2,33 +2,12 @@
 import { nominalSize, ownSizeFault, ownSizeKey } from '@/core/size';
 import { formatLength } from '@/core/units';
 import type { Millimetres } from '@/core/units';
-import { readSettings, saveSettings, storedSettings } from '@/data';
-import type { BenchSettings } from '@/data';
-import { act, refuse } from '@/studio';
+import { act, changeSettings, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
-import type { ActionTools } from '@/studio';
 import { defineForm, Undecided, readSize, text } from '@/core/input';
 import { standingForm } from './standingForm';
 import { OWN_SIZE_WORDS } from './words';
 import { ownSizeForm } from './sizeForms';
-
-/**
- * Changes settings of the studio, from what they are inside the write, as a step that can be
- * taken back. Null, or why not.
- */
-const changeSettings = (
-  { write, undoable }: ActionTools,
-  label: string,
-  change: (now: BenchSettings) => Partial<BenchSettings> | Answer<never>,
-): Promise<null | Answer<never>> =>
-  write(async (tx) => {
-    const after = change(await readSettings(tx));
-    if ('ok' in after) return after;
-    const before = await storedSettings(tx, Object.keys(after));
-    await saveSettings(tx, after);
-    await undoable(tx, label, { kind: 'settings', before, after });
-    return null;
-  });
 
 /** Adds a size of the studio's own to every ladder. Answers its key. */
 export async function addOwnSize(typed: unknown): Promise<Answer<string>> {

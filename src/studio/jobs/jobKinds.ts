@@ -7,6 +7,7 @@ import { inspectMaster } from './kinds/inspect';
 import { intake } from './kinds/intake';
 import { printFile } from './kinds/printFile';
 import { read } from './kinds/read';
+import { restore } from './kinds/restore';
 import { sheet } from './kinds/sheet';
 
 /** Every kind of long work, under the name that its rows carry. */
@@ -19,6 +20,7 @@ export const JOB_KINDS = {
   handOver: handOverFiles,
   backup,
   check,
+  restore,
 };
 
 export type KindOfJob = keyof typeof JOB_KINDS;

@@ -29,7 +29,7 @@ export const jobWords = (kind: string, work: string | null): string =>
 const placeOf = ({ kind, workId }: JobNow): string =>
   workId !== null && PLACES[kind]
     ? `/works/${workId}/${PLACES[kind]}`
-    : kind === 'backup' || kind === 'check'
+    : ['backup', 'check', 'restore'].includes(kind)
       ? '/safekeeping'
       : '/';
 

@@ -1,3 +1,6 @@
+import { existsSync } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import { join } from 'node:path';
 import {
   cutOffJobs,
   dataFolder,
@@ -53,7 +56,49 @@ export async function attachStudio(home: string, writes: boolean): Promise<Studi
   return running(home, 'command', await openDatabase(home));
 }
 
-const held = globalThis as { glassineStudio?: Promise<Studio> };
+const held = globalThis as {
+  /** The one that rooms are given. */
+  glassineStudio?: Promise<Studio>;
+  /** The studio of the data folder, while its sample is open. */
+  glassineOwn?: Studio;
+  glassineSwitched?: EventTarget;
+};
+
+/** Tells whoever follows the open studio that another one is. */
+export const switched = (): EventTarget => (held.glassineSwitched ??= new EventTarget());
+
+/** The studio of the data folder, whether its sample is open or not. */
+export const ownStudio = async (): Promise<Studio> => held.glassineOwn ?? (await studio());
+
+/** Opens the sample instead, or, with null, the studio of the data folder again. */
+export async function switchTo(sample: Studio | null): Promise<void> {
+  const own = await ownStudio();
+  held.glassineOwn = sample ? own : undefined;
+  beTheStudio(sample ?? own);
+  switched().dispatchEvent(new Event('switched'));
+}
+
+/** The sample of a data folder lies within it. */
+export const sampleFolder = (home: string): string => join(home, 'sample');
+
+/** Opens the data folder, and its sample where that was open when the server ended. */
+async function openAll(): Promise<Studio> {
+  const own = await openStudio(dataFolder());
+  const home = sampleFolder(own.home);
+  if (!existsSync(/*turbopackIgnore: true*/ join(home, 'ready'))) {
+    await rm(home, { recursive: true, force: true });
+    return own;
+  }
+  try {
+    const sample = await openStudio(home);
+    held.glassineOwn = own;
+    return sample;
+  } catch {
+    // Whatever became of a sample: the own studio opens.
+    await rm(home, { recursive: true, force: true });
+    return own;
+  }
+}
 
 /** Makes a studio that was attached the one of this process, for rooms that ask for it. */
 export const beTheStudio = (open: Studio): void => {
@@ -62,7 +107,7 @@ export const beTheStudio = (open: Studio): void => {
 
 /** The one studio of this process, opened when first asked for; a failed opening is tried again. */
 export const studio = (): Promise<Studio> =>
-  (held.glassineStudio ??= openStudio(dataFolder()).catch((error: unknown) => {
+  (held.glassineStudio ??= openAll().catch((error: unknown) => {
     held.glassineStudio = undefined;
     throw error;
   }));

@@ -87,8 +87,12 @@ export class FallingShort {
   }
 }
 
-const held = globalThis as { glassineFallingShort?: FallingShort };
+const held = globalThis as { glassineFallingShort?: WeakMap<Reading, FallingShort> };
 
-/** The one judge of this process. */
-export const fallingShort = (): FallingShort =>
-  (held.glassineFallingShort ??= new FallingShort());
+/** The one judge of an open studio. */
+export function fallingShort(db: Reading): FallingShort {
+  const judges = (held.glassineFallingShort ??= new WeakMap<Reading, FallingShort>());
+  const known = judges.get(db) ?? new FallingShort();
+  judges.set(db, known);
+  return known;
+}

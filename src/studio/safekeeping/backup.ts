@@ -1,7 +1,9 @@
+import { stampIn } from '@/core/days';
 import { mkdir, readdir, rename, rm } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
 import {
   FolderHeld,
+  NewerStudio,
   checkLedger,
   dependants,
   holdFolder,
@@ -14,7 +16,7 @@ import {
   settleRestored,
 } from '@/data';
 import type { Reading } from '@/data';
-import { BadArchive, SHA256, runInWorker, unfinished } from '@/engine';
+import { BadArchive, Cancelled, SHA256, runInWorker, unfinished } from '@/engine';
 import type { Manifest, Progress } from '@/engine';
 import type { BackupResult } from '../jobs/kinds/backup';
 import { noteJob, queueJob } from '../jobs/startJob';
@@ -32,9 +34,9 @@ export async function backupFolder(open: Studio): Promise<string> {
   return chosen === '' ? join(open.home, 'backups') : resolve(chosen);
 }
 
-/** Name of a backup made at an instant; sorts by time. */
-export const backupName = (at: string): string =>
-  `glassine-${at.slice(0, 10)}-${at.slice(11, 19).replaceAll(':', '')}.zip`;
+/** Name of a backup made at an instant, by the studio's own day and clock. */
+export const backupName = (at: string, zone: string): string =>
+  `glassine-${stampIn(at, zone)}.zip`;
 
 /**
  * Starts a backup of everything into a folder; one at a time, so while one is under way that
@@ -45,7 +47,8 @@ export async function startBackup(
   folder: string,
   at: string,
 ): Promise<number> {
-  const name = backupName(at);
+  const { timeZone } = await readSettings(open.db.read);
+  const name = backupName(at, timeZone);
   const there = new Set(await readdir(folder));
   const stem = name.slice(0, -'.zip'.length);
   let free = name;
@@ -79,13 +82,17 @@ export const restoreBackup = (
   archive: string,
   home: string,
   progress: Progress = silent,
+  signal = new AbortController().signal,
 ): Promise<Manifest> =>
-  oneAtATime(`restore into ${resolve(home)}`, () => restore(archive, home, progress));
+  oneAtATime(`restore into ${resolve(home)}`, () =>
+    restore(archive, home, progress, signal),
+  );
 
 async function restore(
   archive: string,
   home: string,
   progress: Progress,
+  signal: AbortSignal,
 ): Promise<Manifest> {
   const there = await readdir(home).catch(() => null);
   if (there !== null && there.length > 0)
@@ -107,11 +114,13 @@ async function restore(
       'unpack',
       { archive: resolve(archive), folder },
       progress,
-      new AbortController().signal,
+      signal,
     ).catch((error: Error) => {
-      throw new BadArchive(error.message);
+      throw error instanceof Cancelled ? error : new BadArchive(error.message);
     });
-    const db = await openDatabase(folder);
+    const db = await openDatabase(folder).catch((error: Error) => {
+      throw error instanceof NewerStudio ? new BadArchive(error.message) : error;
+    });
     try {
       const named = await referredFiles(db.read);
       const odd = named.find((h) => !SHA256.test(h));

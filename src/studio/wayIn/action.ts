@@ -67,6 +67,7 @@ function meantOtherwise<T>(
   if (typed.bench === benchWord(settings)) return false;
   const then = benchOfWord(typed.bench);
   if (then === null || then.currency !== settings.currency) return true;
+  if (then.sample !== settings.sample) return true;
   return !isDeepStrictEqual(form.read(typed, then), form.read(typed, settings));
 }
 
@@ -84,7 +85,7 @@ export async function act<T, R>(
   const settings = await readSettings(open.db.read);
   if (meantOtherwise(form, typed, settings))
     return refuse(
-      'Units, currency or the way figures are written were changed elsewhere since this page was opened. What you typed is still here: see whether it still means the same, then send it again.',
+      'Units, currency, the way figures are written, or the studio that is open were changed elsewhere since this page was opened. What you typed is still here: see whether it still means the same, then send it again.',
     );
   const read = readAtTheDoor(form, typed, settings);
   if (!read.ok)

@@ -2,12 +2,15 @@ import { readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import yazl from 'yazl';
+import { dayIn } from '@/core/days';
+import { readSettings } from '@/data';
 import { storePaths } from '@/engine';
 import { exportEverything, faultWords, now, studio } from '@/studio';
 
 /** Every table as CSV and JSON, in one ZIP archive. */
 export async function GET(): Promise<Response> {
   const open = await studio();
+  const { timeZone } = await readSettings(open.db.read);
   // Among what is swept at a start, should this one be cut off.
   const folder = storePaths(open.home).temporary();
   const sweep = () => rm(folder, { recursive: true, force: true });
@@ -28,7 +31,7 @@ export async function GET(): Promise<Response> {
   return new Response(Readable.toWeb(stream) as unknown as ReadableStream, {
     headers: {
       'content-type': 'application/zip',
-      'content-disposition': `attachment; filename="glassine-tables-${now().slice(0, 10)}.zip"`,
+      'content-disposition': `attachment; filename="glassine-tables-${dayIn(now(), timeZone)}.zip"`,
     },
   });
 }

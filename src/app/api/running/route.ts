@@ -1,4 +1,4 @@
-import { studio, tellRunning } from '@/studio';
+import { studio, switched, tellRunning } from '@/studio';
 
 /** No more often than this, however often the work reports. */
 const AT_MOST_EVERY_MS = 200;
@@ -29,6 +29,8 @@ export async function GET(request: Request): Promise<Response> {
         controller.close();
       };
       request.signal.addEventListener('abort', end);
+      // Another studio was opened: the browser asks again, and is told of that one.
+      switched().addEventListener('switched', () => end(), { once: true });
     },
     cancel: () => end(),
   });
