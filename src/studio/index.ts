@@ -37,6 +37,7 @@ export * from './words/logWords';
 export * from './reads/logContext';
 export * from './wayIn/received';
 export * from './bring/bringWork';
+export * from './bring/readList';
 export * from './keeping/keeping';
 export * from './keeping/unnamed';
 export * from './folders/named';

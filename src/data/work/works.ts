@@ -32,3 +32,11 @@ export async function countWorks(db: Reading): Promise<number> {
   const [row] = await db.all<{ n: number }>(sql`SELECT ${tallied('work')} AS n`);
   return row!.n;
 }
+
+/** Works of a title, however it is capitalised; of one title there may be several. */
+export const worksTitled = (db: Reading, title: string): Promise<Work[]> =>
+  db
+    .select()
+    .from(works)
+    .where(sql`lower(${works.title}) = lower(${title})`)
+    .limit(3);

@@ -1,11 +1,12 @@
 'use client';
 import { useMemo } from 'react';
+import { size } from '@/core/units';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
-import { DataTable, ListOut, FindField } from '@/shell/table';
+import { DataTable, ListOut, FindField, LooksLike } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
 import type { AccountsView } from './view';
@@ -146,6 +147,27 @@ export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) 
           {page.total === 0 && asked.find === '' ? (
             <Empty title="Nothing is sold yet">
               <p>Shipped orders appear here, by work, size and channel.</p>
+              <LooksLike
+                heads={['Work', 'Size', 'Channel', 'Sold', 'Gross', 'Net']}
+                rows={[
+                  [
+                    'Heron, Standing',
+                    format.size(size(500, 700)),
+                    'own site',
+                    '8',
+                    format.money(148_000),
+                    format.money(91_200),
+                  ],
+                  [
+                    'Heron, Standing',
+                    format.size(size(500, 700)),
+                    'gallery',
+                    '3',
+                    format.money(66_000),
+                    format.money(19_900),
+                  ],
+                ]}
+              />
             </Empty>
           ) : (
             <DataTable

@@ -3,13 +3,15 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import styled from 'styled-components';
+import { size } from '@/core/units';
 import { Button } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { EnterForm, Field } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
-import { DataTable, ListOut, takesOut, FindField } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField, LooksLike } from '@/shell/table';
 import type { TypedValues } from '@/shell/fields';
 import type { Column } from '@/shell/table';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
@@ -36,6 +38,7 @@ const Bar = styled.span`
 
 /** Editions: how many were declared, where the impressions are, how many are left; the ledger's check. */
 export function EditionsDrawer({ page, asked, counts, code, check }: EditionsView) {
+  const format = useFormat();
   const router = useRouter();
   const [held, setHeld] = useState<{ sound: boolean; words: string } | null>(null);
   const form = useForm<TypedValues>({ defaultValues: { code } });
@@ -105,6 +108,21 @@ export function EditionsDrawer({ page, asked, counts, code, check }: EditionsVie
                 Editions are declared at the edition station of a work, before the first is
                 sold.
               </p>
+              <LooksLike
+                heads={['Work', 'Size', 'Of', 'AP', 'Here', 'Ordered', 'Sold']}
+                rows={[
+                  [
+                    'Heron, Standing',
+                    format.size(size(500, 700)),
+                    '30',
+                    '3',
+                    '6',
+                    '2',
+                    '11',
+                  ],
+                  ['Low Bridge', format.size(size(300, 400)), 'open', '0', '4', '0', '19'],
+                ]}
+              />
             </Empty>
           ) : (
             <DataTable

@@ -1,13 +1,14 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
+import { size } from '@/core/units';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Choose } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { DataTable } from '@/shell/table';
+import { DataTable, LooksLike } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Pencil } from '@/shell/words';
 import { LogSheets } from './LogSheets';
@@ -88,6 +89,19 @@ export function LogDrawer({ page, asked, of, works, workId }: LogView) {
           {page.total === 0 ? (
             <Empty title="The log book is empty">
               <p>Every step writes its own line here.</p>
+              <LooksLike
+                heads={['Day', 'Work', 'Size', 'Number', 'What happened']}
+                rows={[
+                  [
+                    format.day('2026-03-12'),
+                    'Heron, Standing',
+                    format.size(size(500, 700)),
+                    '7/30',
+                    'Number 7/30 given',
+                  ],
+                  [format.day('2026-03-09'), 'Low Bridge', '', '', 'Master taken in'],
+                ]}
+              />
             </Empty>
           ) : (
             <DataTable

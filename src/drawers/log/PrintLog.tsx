@@ -1,11 +1,13 @@
 'use client';
 import { useSearchParams } from 'next/navigation';
+import { size } from '@/core/units';
 import { Button, DownloadLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
+import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
-import { DataTable, FindField, useAddress, useAddressOf } from '@/shell/table';
+import { DataTable, FindField, useAddress, useAddressOf, LooksLike } from '@/shell/table';
 import { Sentence } from '@/shell/words';
 import { AnswerSlip } from './AnswerSlip';
 import { AskBook } from './AskBook';
@@ -22,6 +24,7 @@ export function PrintLog(view: PrintsView) {
   const { page, asked, query, works, papers, answer } = view;
   const go = useAddress();
   const addressOf = useAddressOf();
+  const format = useFormat();
   const asking = useSearchParams().get('entry');
   const picked = asking === null ? null : Number(asking);
   const rows: LogRow[] = answer ? answer.near : page.rows;
@@ -68,6 +71,20 @@ export function PrintLog(view: PrintsView) {
                   ? 'Take a word or a filter away.'
                   : 'Print files, proofs and impressions write themselves in.'}
               </p>
+              {!filter && (
+                <LooksLike
+                  heads={['Day', 'Print', '×', 'From', 'On, by']}
+                  rows={[
+                    [
+                      format.day('2026-03-12'),
+                      `Heron, Standing, ${format.size(size(500, 700))}`,
+                      '1.6',
+                      'scan',
+                      'a cotton paper, own printer',
+                    ],
+                  ]}
+                />
+              )}
               {filter && (
                 <Button
                   $plain

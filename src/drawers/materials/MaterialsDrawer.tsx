@@ -7,7 +7,7 @@ import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
-import { DataTable, ListOut, takesOut, useAddressOf } from '@/shell/table';
+import { DataTable, ListOut, takesOut, useAddressOf, LooksLike } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence } from '@/shell/words';
 import { Delivery, EditMaterial, LayIn, NewMaterial } from './MaterialForms';
@@ -164,6 +164,19 @@ export function MaterialsDrawer(view: MaterialsView) {
           {materials.length === 0 ? (
             <Empty title="Nothing to pack in yet">
               <p>Describe what you pack in, or lay in what is usual, at the right.</p>
+              <LooksLike
+                heads={['Material', 'Kind', 'One weighs', 'Cost', 'Left']}
+                rows={[
+                  [
+                    'Flat mailer, large',
+                    'mailer',
+                    format.mass(420),
+                    format.money(310),
+                    '14',
+                  ],
+                  ['Tube, 9 cm', 'tube', format.mass(380), format.money(260), '22'],
+                ]}
+              />
             </Empty>
           ) : (
             <DataTable

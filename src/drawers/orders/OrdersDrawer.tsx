@@ -6,10 +6,18 @@ import { Choose } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { DataTable, ListOut, takesOut, FindField, useAddress } from '@/shell/table';
+import {
+  DataTable,
+  ListOut,
+  takesOut,
+  FindField,
+  useAddress,
+  LooksLike,
+} from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Pencil } from '@/shell/words';
 import { stateWords } from '@/studio/words/orderWords';
+import { BringOrders } from './bring/BringOrders';
 import { NewOrder } from './NewOrder';
 import type { OrdersView } from './view';
 
@@ -39,7 +47,7 @@ const Ordered = ({ row }: { row: Row }) => (
 
 /** Orders: what is open, what is late, what has gone. */
 export function OrdersDrawer(view: OrdersView) {
-  const { page, asked, shown, counts, adding } = view;
+  const { page, asked, shown, counts, adding, bringing } = view;
   const address = useAddress();
   const format = useFormat();
   const columns = useMemo<Column<Row>[]>(
@@ -114,6 +122,9 @@ export function OrdersDrawer(view: OrdersView) {
         <ButtonLink $plain href="/orders/customers">
           Customers
         </ButtonLink>
+        <ButtonLink $plain href="/orders?bring=1">
+          From a list
+        </ButtonLink>
         <ButtonLink href="/orders?new=1">New order</ButtonLink>
       </DrawerHead>
       <Bench>
@@ -124,6 +135,27 @@ export function OrdersDrawer(view: OrdersView) {
                 An order takes numbered impressions, unnumbered prints or goods, and
                 promises a day.
               </p>
+              <LooksLike
+                heads={['Order', 'What', 'To', 'Promised', 'Price', 'State']}
+                rows={[
+                  [
+                    '0002',
+                    'Low Bridge, 2 prints',
+                    'Perpetua Ashcombe',
+                    format.day('2026-03-20'),
+                    format.money(13_000),
+                    'counted',
+                  ],
+                  [
+                    '0001',
+                    'Heron, Standing 7/30',
+                    'Osric Fennimore',
+                    format.day('2026-03-16'),
+                    format.money(18_500),
+                    'shipped',
+                  ],
+                ]}
+              />
             </Empty>
           ) : (
             <DataTable
@@ -137,7 +169,7 @@ export function OrdersDrawer(view: OrdersView) {
             />
           )}
         </Surface>
-        {adding && <NewOrder {...view} adding={adding} />}
+        {bringing ? <BringOrders /> : adding && <NewOrder {...view} adding={adding} />}
       </Bench>
     </>
   );

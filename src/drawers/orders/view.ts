@@ -56,6 +56,7 @@ export async function loadOrders(
     counts,
     customers,
     known,
+    bringing: query.bring === '1',
     adding: adding ? await addingLine(db, query, currency) : null,
     currency,
     handlingDays,

@@ -1,12 +1,21 @@
 'use client';
 import Link from 'next/link';
 import { useMemo } from 'react';
+import { size } from '@/core/units';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
+import { Empty } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
-import { DataTable, ListOut, takesOut, FindField, useAddressOf } from '@/shell/table';
+import {
+  DataTable,
+  ListOut,
+  takesOut,
+  FindField,
+  useAddressOf,
+  LooksLike,
+} from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence } from '@/shell/words';
 import { BringPapers } from './BringPapers';
@@ -88,10 +97,35 @@ export function PapersDrawer(view: PapersView) {
       <Bench>
         <Surface>
           {counts.all === 0 ? (
-            <p>
-              No paper yet. Describe the first one at the right: sample packs are tried
-              before a stock is chosen.
-            </p>
+            <Empty title="No paper yet">
+              <p>
+                Describe the first one at the right: sample packs are tried before a stock
+                is chosen.
+              </p>
+              <LooksLike
+                heads={['Paper', 'Base', 'Surface', 'g/m²', 'Sheet', 'Price', 'Left']}
+                rows={[
+                  [
+                    'A cotton paper',
+                    'cotton',
+                    'matte',
+                    '308',
+                    format.size(size(420, 594)),
+                    format.money(480),
+                    '23',
+                  ],
+                  [
+                    'A baryta paper',
+                    'baryta',
+                    'gloss',
+                    '315',
+                    format.size(size(610, 914)),
+                    format.money(720),
+                    '6',
+                  ],
+                ]}
+              />
+            </Empty>
           ) : (
             <DataTable
               many={MANY}

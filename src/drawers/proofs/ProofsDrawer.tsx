@@ -1,10 +1,11 @@
 'use client';
 import { useMemo } from 'react';
+import { size } from '@/core/units';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { DataTable, ListOut, takesOut, FindField } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField, LooksLike } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import type { ProofsView } from './view';
 
@@ -87,6 +88,29 @@ export function ProofsDrawer({ page, asked, counts, costs }: ProofsView) {
           {counts.rounds === 0 ? (
             <Empty title="No proof has been sent yet">
               <p>Rounds are sent from the proof station of a work.</p>
+              <LooksLike
+                heads={['Work', 'Size', 'Paper', 'Round', 'Sent', 'Back', 'Verdict']}
+                rows={[
+                  [
+                    'Heron, Standing',
+                    format.size(size(500, 700)),
+                    'a cotton paper',
+                    '2',
+                    format.day('2026-03-04'),
+                    format.day('2026-03-05'),
+                    'approved',
+                  ],
+                  [
+                    'Heron, Standing',
+                    format.size(size(500, 700)),
+                    'a cotton paper',
+                    '1',
+                    format.day('2026-03-01'),
+                    format.day('2026-03-02'),
+                    'change and repeat',
+                  ],
+                ]}
+              />
             </Empty>
           ) : (
             <DataTable

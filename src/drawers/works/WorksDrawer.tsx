@@ -2,13 +2,14 @@
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { STATIONS } from '@/core/work';
+import { size } from '@/core/units';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { StationMark } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { DataTable, ListOut, takesOut, FindField } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField, LooksLike } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import type { WorksView } from './view';
 
@@ -132,6 +133,27 @@ export function WorksDrawer({ works, page, asked }: WorksView) {
             station.
           </p>
           <ButtonLink href="/works/new">New work</ButtonLink>
+          <LooksLike
+            heads={['Title', 'Original', 'Master', 'Sizes', 'Sold', 'Along the rule']}
+            rows={[
+              [
+                'Heron, Standing',
+                format.size(size(300, 400)),
+                `${format.number(42, 1)} MP`,
+                '3',
+                '11',
+                'next: Price',
+              ],
+              [
+                'Low Bridge',
+                format.size(size(210, 297)),
+                'none yet',
+                '0',
+                '0',
+                'next: Capture',
+              ],
+            ]}
+          />
         </Empty>
       </>
     );

@@ -4,3 +4,4 @@ export * from './singleKeys';
 export * from './useActionForm';
 export * from './useKept';
 export * from './useLiveRead';
+export * from './deskLink';

@@ -7,6 +7,9 @@ import type { Answer, Sent } from '@/core/input';
 import { useBench } from '../figures/BenchContext';
 import type { Form, TypedValues } from '../fields/fieldParts';
 import { useToast } from '../said/Toasts';
+import { useDesk } from './deskLink';
+import { keepInTab, keptInTab } from './useKept';
+import type { Holds } from './useKept';
 
 export interface ActionForm {
   form: Form;
@@ -23,11 +26,43 @@ type Done<T> = string | ((value: T) => string);
 const doneOf = <T>(done: Done<T>, value: T): string =>
   typeof done === 'function' ? done(value) : done;
 
+const isTyped: Holds<TypedValues> = (value): value is TypedValues =>
+  typeof value === 'object' &&
+  value !== null &&
+  Object.values(value).every((v) => typeof v === 'string');
+
+/**
+ * What was typed and not sent yet is there again when one comes back to the page in the same tab.
+ * `defaults`: what the fields hold where nothing was typed.
+ */
+function useKeptTyping(form: Form, name: string, defaults: TypedValues): void {
+  useDesk(name);
+  const stored = useRef(defaults);
+  stored.current = defaults;
+  useEffect(() => {
+    if (name === '') return;
+    const kept = keptInTab(name, isTyped);
+    for (const [field, value] of Object.entries(kept ?? {}))
+      if (field in stored.current) form.setValue(field, value, { shouldDirty: true });
+    const { unsubscribe } = form.watch((values) => {
+      const typed = Object.entries(values).filter(([f, v]) => v !== stored.current[f]);
+      keepInTab(name, typed.length > 0 ? Object.fromEntries(typed) : null);
+    });
+    return unsubscribe;
+  }, [form, name]);
+}
+
 /** Joins a form to a server action. `fixed` goes along unseen; `done` is said when it worked. */
 export function useActionForm<T>(
   action: (sent: Sent) => Promise<Answer<T>>,
   defaults: TypedValues,
-  options: { fixed?: Sent; done?: Done<T>; onDone?: (value: T) => void } = {},
+  options: {
+    fixed?: Sent;
+    done?: Done<T>;
+    onDone?: (value: T) => void;
+    /** A name under which what was typed is kept in the tab until it is sent. */
+    keptAs?: string;
+  } = {},
 ): ActionForm {
   const form = useForm<TypedValues>({ defaultValues: defaults });
   const [sending, start] = useTransition();
@@ -37,6 +72,9 @@ export function useActionForm<T>(
   const router = useRouter();
   /** What the server told a stale form to send along from now on. */
   const fresh = useRef<TypedValues>({});
+  // Figures that were typed under another bench are not read by this one.
+  const keptAs = options.keptAs ? `${options.keptAs}.${bench.replaceAll(' ', '.')}` : '';
+  useKeptTyping(form, keptAs, defaults);
   const key = JSON.stringify(defaults);
   useEffect(() => {
     fresh.current = {};
@@ -65,6 +103,7 @@ export function useActionForm<T>(
         }
         setProblem(null);
         form.reset(typed);
+        if (keptAs) keepInTab(keptAs, null);
         if (options.done) say(doneOf(options.done, answer.value), answer.undo);
         options.onDone?.(answer.value);
       } catch {

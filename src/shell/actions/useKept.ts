@@ -1,5 +1,6 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
+import { takeDeskLink, useDesk } from './deskLink';
 
 /** Whether something that a tab kept is what it is taken for. */
 export type Holds<T> = (value: unknown) => value is T;
@@ -10,6 +11,7 @@ export type Holds<T> = (value: unknown) => value is T;
  */
 export function keptInTab<T>(name: string, holds: Holds<T>): T | null {
   try {
+    takeDeskLink();
     const kept: unknown = JSON.parse(window.sessionStorage.getItem(name) ?? 'null');
     return holds(kept) ? kept : null;
   } catch {
@@ -33,6 +35,7 @@ export function useKept<T>(
   holds: Holds<T>,
 ): [T | null, (value: T | null) => void] {
   const [value, set] = useState<T | null>(null);
+  useDesk(name);
   useEffect(() => set(keptInTab(name, holds)), [name, holds]);
   const keep = useCallback(
     (next: T | null) => {

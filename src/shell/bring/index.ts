@@ -1,1 +1,2 @@
 export * from './BringAnything';
+export * from './ListSlip';

@@ -1,7 +1,8 @@
 'use client';
 import { usePathname, useRouter } from 'next/navigation';
-import { useEffect, useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
+import { linkToView } from '../actions/deskLink';
 import { isMeant, useKeysHere } from '../actions/singleKeys';
 import type { KeyLine } from '../actions/singleKeys';
 import { Tick } from '../fields/Tick';
@@ -58,6 +59,7 @@ const EVERYWHERE: readonly KeyLine[] = [
   { key: 'f, Ctrl k', does: 'find a title, a name, an order, a place, a command' },
   { key: 'z', does: 'take the last step back, where it can be' },
   { key: 'y', does: 'what can be taken back, step by step' },
+  { key: 'c', does: 'copy a link to this view, with what lies on its desk' },
   { key: 'u', does: 'millimetres or inches' },
   { key: 'g', does: 'grey of the table: light, middle, dark' },
   { key: '↑ ↓', does: 'walk through a list; Enter opens the line' },
@@ -69,7 +71,18 @@ const EVERYWHERE: readonly KeyLine[] = [
 /** Single keys: digits to stations, letters to drawers, `?` for this list; find and commands. */
 export function Keys({ commands, laid, onLaid, onSingleKeys }: KeysProps) {
   const router = useRouter();
-  const { takeBack } = useToast();
+  const { takeBack, say } = useToast();
+  const [link, setLink] = useState<string | null>(null);
+  const copyLink = useCallback(() => {
+    const address = linkToView();
+    // Where the browser lets nothing be copied, it is shown to be copied by hand.
+    void Promise.resolve()
+      .then(() => navigator.clipboard.writeText(address))
+      .then(
+        () => say('A link to this view is copied.'),
+        () => setLink(address),
+      );
+  }, [say]);
   const { singleKeys } = useBench();
   const path = usePathname();
   const here = useKeysHere();
@@ -78,10 +91,11 @@ export function Keys({ commands, laid, onLaid, onSingleKeys }: KeysProps) {
     () => [
       { name: 'Take the last step back', key: 'z', run: () => takeBack(null) },
       { name: 'Show all keys', key: '?', run: () => onLaid('keys') },
+      { name: 'Copy a link to this view', key: 'c', run: copyLink },
       { name: 'Help on this view', key: 'h', run: () => router.push(helpAt(path)) },
       ...commands,
     ],
-    [takeBack, onLaid, commands, router, path],
+    [takeBack, onLaid, commands, router, path, copyLink],
   );
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -116,6 +130,13 @@ export function Keys({ commands, laid, onLaid, onSingleKeys }: KeysProps) {
         <Tick checked={singleKeys} onChange={onSingleKeys}>
           Single keys do something
         </Tick>
+      </Dialog>
+      <Dialog
+        title="A link to this view"
+        open={link !== null}
+        onClose={() => setLink(null)}
+      >
+        <p style={{ overflowWrap: 'anywhere', userSelect: 'all' }}>{link}</p>
       </Dialog>
       <FindDialog
         open={laid === 'find'}

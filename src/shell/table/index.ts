@@ -6,3 +6,4 @@ export * from './WalkedTable';
 export * from './listAddress';
 export type { ManyAction } from './ChosenLines';
 export type { Column } from './columns';
+export * from './LooksLike';

@@ -98,6 +98,7 @@ export function FinishStation(view: FinishView) {
   const keeping = useActionForm(keepFinish, finishForm.write(start, bench), {
     fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
     done: 'Mat and frame kept.',
+    keptAs: `finish-${work.id}-${picked?.key ?? ''}`,
   });
   const values = useLiveRead(keeping.form, finishForm);
   const found = picked && values ? planFinish(picked.fit, values) : null;

@@ -110,6 +110,7 @@ function PriceOfSize(view: PriceView) {
   const keeping = useActionForm(keepPrice, priceForm.write(start, bench), {
     fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
     done: 'Price kept.',
+    keptAs: `price-${work.id}-${picked?.key ?? ''}`,
   });
   const values = useLiveRead(keeping.form, priceForm, together);
   const found = values && reckonPrice(values);

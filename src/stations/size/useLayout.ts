@@ -8,7 +8,7 @@ import { mm } from '@/core/units';
 import type { Millimetres } from '@/core/units';
 import { isFact } from '@/core/facts';
 import { LAYOUT } from '@/core/size';
-import { keepInTab, keptInTab } from '@/shell/actions';
+import { keepInTab, keptInTab, useDesk } from '@/shell/actions';
 import { useBench } from '@/shell/figures';
 import type { Form, TypedValues } from '@/shell/fields';
 import { LAYOUT_FIELDS, layoutOf } from './layoutForm';
@@ -57,6 +57,7 @@ const isLayout = isFact(LAYOUT);
 /** How pictures meet their sheets, as it is typed: fields with their units and their errors. */
 export function useLayout(name: string, start: Layout | undefined): LayoutDesk {
   const bench = useBench();
+  useDesk(name);
   const first = useMemo(
     () => start ?? plainLayout('within', mm(bench.units === 'metric' ? 20 : 19.05)),
     // What was typed stays, whatever is offered or switched meanwhile.

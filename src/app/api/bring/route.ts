@@ -2,9 +2,12 @@ import { Readable } from 'node:stream';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
 import { revalidatePath } from 'next/cache';
 import { sniff } from '@/core/image';
+import { bringOrders } from '@/drawers/orders/bring/actions';
+import { orderListForm } from '@/drawers/orders/bring/orderListForm';
+import { paperForm } from '@/drawers/papers/paperForm';
 import { bringPapers } from '@/drawers/papers/actions';
 import { receiveProfile } from '@/stations/prepare/intakeProfile';
-import { bringWork, shownName } from '@/studio';
+import { bringWork, headsKnown, shownName } from '@/studio';
 import type { Brought } from '@/studio';
 
 /** So much of a file tells what it is. */
@@ -52,10 +55,15 @@ async function bringList(name: string, source: Readable): Promise<Brought> {
       return { ok: false, message: `${name}: a list has 2 MB at most; this is no list.` };
     parts.push(part);
   }
-  const answer = await bringPapers({ list: Buffer.concat(parts).toString('utf8') });
-  return answer.ok
-    ? { ok: true, name, words: 'Its papers are in the drawer.', href: '/papers' }
-    : { ok: false, message: `${name}: ${answer.message}` };
+  const list = Buffer.concat(parts).toString('utf8');
+  // Told by its heads: those of a name and an address are in both, the rest is not.
+  const isOrders =
+    headsKnown(list, orderListForm.titles) > headsKnown(list, paperForm.titles);
+  const answer = isOrders ? await bringOrders({ list }) : await bringPapers({ list });
+  if (!answer.ok) return { ok: false, message: `${name}: ${answer.message}` };
+  return isOrders
+    ? { ok: true, name, words: 'Its orders are taken.', href: '/orders' }
+    : { ok: true, name, words: 'Its papers are in the drawer.', href: '/papers' };
 }
 
 /** Takes any file, judged by what is in it: a picture becomes a work, a list papers, a profile a profile. */

@@ -6,7 +6,7 @@ import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty, Problem } from '@/shell/said';
 import { FactList, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { DataTable, ListOut, takesOut, FindField } from '@/shell/table';
+import { DataTable, ListOut, takesOut, FindField, LooksLike } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { SectionLabel, Small } from '@/shell/words';
 import { merge } from '../actions';
@@ -106,6 +106,13 @@ export function CustomersDrawer({ page, asked, picked }: CustomersView) {
           {page.total === 0 && asked.find === '' ? (
             <Empty title="Nobody has ordered yet">
               <p>Whoever an order names is kept here, once.</p>
+              <LooksLike
+                heads={['Name', 'Where', 'Orders', 'Last one']}
+                rows={[
+                  ['Perpetua Ashcombe', 'Quillhaven', '3', format.day('2026-03-12')],
+                  ['Osric Fennimore', 'Tarnhollen', '1', format.day('2026-02-03')],
+                ]}
+              />
             </Empty>
           ) : (
             <DataTable

@@ -1,7 +1,14 @@
 import { LISTS, MOST_LISTED } from '@/app/lists';
 import { csvText } from '@/documents';
+import { ordersTemplate } from '@/drawers/orders/bring/orderListForm';
 import { papersTemplate } from '@/drawers/papers/csv';
 import { notThere, sendBytes } from '../../send';
+
+/** Lists that can be brought, each as its heads alone. */
+const TEMPLATES: Record<string, () => string[][]> = {
+  papers: papersTemplate,
+  orders: ordersTemplate,
+};
 
 /**
  * A drawer as it is sorted and found, whole, as CSV; with `lines=1,2` those alone, by their first
@@ -19,8 +26,8 @@ export async function GET(
     new URL(request.url).searchParams,
   );
   if (template === '1')
-    return drawer === 'papers'
-      ? sent(csvText(papersTemplate()), 'papers-template.csv')
+    return Object.hasOwn(TEMPLATES, drawer)
+      ? sent(csvText(TEMPLATES[drawer]!()), `${drawer}-template.csv`)
       : notThere();
   const { heads, rows } = await LISTS[drawer]!({ ...query, page: '1' }, MOST_LISTED);
   const only = lines ? new Set(lines.split(',')) : null;
