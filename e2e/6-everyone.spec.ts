@@ -2,7 +2,9 @@ import { rmSync, readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { writeMaster } from './fixtures';
+import sharp from 'sharp';
 import { serious } from './support/axe';
+import { listOf } from './support/choose';
 import { figuresUnsaid } from './support/drawing';
 import { opened } from './support/opened';
 import { seedStudio } from './support/seedStudio';
@@ -56,16 +58,23 @@ const VIEWS = [
   '/log',
   '/log?factor=1.5&source=painting',
   '/log?sheet=lines',
+  '/log?sheet=back',
+  '/orders?bring=1',
+  '/help/size',
+  '/help/glossary',
   '/settings',
   '/safekeeping',
 ];
 
 let server: StudioServer;
-/** One tab that goes from view to view, with what it has fetched already. */
+/** One tab that goes from view to view, with what it has fetched already; and one for links. */
 let visitor: Page;
+let second: Page;
 
 test.beforeAll(async ({ browser }) => {
-  visitor = await browser.newPage();
+  const context = await browser.newContext();
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  [visitor, second] = [await context.newPage(), await context.newPage()];
   rmSync(HOME, { recursive: true, force: true });
   await seedStudio(HOME, { editionOf: 30, numbered: 6, orders: 3 });
   server = new StudioServer(HOME, 4193);
@@ -94,14 +103,42 @@ test.beforeAll(async ({ browser }) => {
   await expect
     .poll(
       async () =>
-        (await server.rows("SELECT state FROM job WHERE kind = 'read'"))[0]?.state,
+        (
+          await server.rows(
+            "SELECT count(*) AS n FROM job WHERE state IN ('queued', 'running')",
+          )
+        )[0]?.n,
     )
-    .toBe('done');
+    .toBe(0);
 });
 test.afterAll(async () => {
-  await visitor.close();
+  await visitor.context().close();
   await server.kill();
 });
+
+/** The link to the view that is open, as the key hands it out. */
+async function linkOf(page: Page): Promise<string> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.evaluate(() => navigator.clipboard.writeText(''));
+  await page.keyboard.press('c');
+  await expect
+    .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+    .toContain(server.url);
+  return page.evaluate(() => navigator.clipboard.readText());
+}
+
+/** What is read on a view, what stands in its fields, what is chosen on it. */
+const asSeen = (page: Page) =>
+  page.locator('main').evaluate((main) => ({
+    title: document.title,
+    words: (main as HTMLElement).innerText,
+    fields: [...main.querySelectorAll('input, textarea')].map(
+      (field) => (field as HTMLInputElement).value,
+    ),
+    picked: [
+      ...main.querySelectorAll('[aria-selected=true], [aria-current], :checked'),
+    ].map((e) => e.textContent),
+  }));
 
 const open = (page: Page, view: string) => opened(page, server.url + view);
 
@@ -119,6 +156,11 @@ for (const view of VIEWS)
     page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
     await page.setViewportSize({ width: 1280, height: 800 });
     await open(page, view);
+    // Its link, opened in a new tab, shows it as it is.
+    const link = await linkOf(page);
+    await opened(second, link);
+    const seen = await asSeen(page);
+    await expect.poll(() => asSeen(second)).toEqual(seen);
     expect(await serious(page)).toEqual([]);
     // Every drawing says in words the figures that it shows.
     for (const drawing of await page.locator('main svg[aria-label]').all()) {
@@ -152,6 +194,87 @@ for (const view of VIEWS)
     expect(errors).toEqual([]);
     page.removeAllListeners();
   });
+
+test('what lies on a desk goes along in its link, to a browser that never saw it', async ({
+  browser,
+}) => {
+  const stranger = await browser.newPage();
+  const [change, look] = [visitor, stranger];
+  await change.setViewportSize({ width: 1280, height: 800 });
+  const border = 'Border, inside the size';
+  await open(change, `/works/1/size?size=${SIZE}`);
+  await change.getByLabel(border).fill('33 mm');
+  await change.getByLabel(border).blur();
+  await opened(look, await linkOf(change));
+  await expect(look.getByLabel(border)).toHaveValue('33 mm');
+  // The address is that of the view alone, and a reload finds the desk as it was.
+  expect(look.url()).not.toContain('#');
+  await look.reload();
+  await expect(look.getByLabel(border)).toHaveValue('33 mm');
+  await open(change, `/works/1/price?size=${SIZE}`);
+  await change.getByRole('textbox', { name: 'Printing' }).fill('7.35');
+  await change.getByRole('textbox', { name: 'Printing' }).blur();
+  await opened(look, await linkOf(change));
+  await expect(look.getByRole('textbox', { name: 'Printing' })).toHaveValue('7.35');
+  // A link that was cut carries nothing, and does no harm.
+  await opened(look, `${server.url}/works/1/price?size=${SIZE}#desk=bm90IGpzb24`);
+  await expect(look.getByRole('textbox', { name: 'Printing' })).toHaveValue('7.35');
+  await stranger.close();
+});
+
+test('what lies open over a page is for everyone, too', async () => {
+  const page = visitor;
+  const here = async (what: string) =>
+    expect({ what, wrong: await serious(page) }).toEqual({ what, wrong: [] });
+  // While a searched list is open the rest is hidden from readers; Tab closes it before it goes on.
+  const besideList = async () =>
+    expect(
+      (await serious(page)).filter((words) => !words.startsWith('aria-hidden-focus')),
+    ).toEqual([]);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await open(page, '/settings');
+  await page.getByRole('combobox', { name: 'Currency' }).fill('fra');
+  await expect(page.getByRole('option').first()).toBeVisible();
+  await besideList();
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('option')).toHaveCount(0);
+  await listOf(page, 'Lengths').click();
+  await expect(page.getByRole('option').first()).toBeVisible();
+  await here('a list');
+  await page.keyboard.press('Escape');
+  await open(page, '/works');
+  for (const [key, name] of [
+    ['f', 'Find'],
+    ['?', 'Keys'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await here(name);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+  // The figures of a chart, by its key; and the chart as a file.
+  await open(page, '/works/1/capture?sheet=tone');
+  await page.keyboard.press('=');
+  const figures = page.getByRole('dialog', { name: /Histogram/ });
+  await expect(figures.getByRole('row')).toHaveCount(17);
+  await here('figures of a chart');
+  await page.keyboard.press('Escape');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /^Save Histogram.* as SVG/ }).click(),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/^capture-tone-.*histogram.*\.svg$/);
+  const svg = readFileSync(await file.path(), 'utf8');
+  const facts = await sharp(Buffer.from(svg)).metadata();
+  expect([facts.format, facts.width]).toEqual(['svg', 770]);
+  expect(svg).toMatch(/<title>Histogram over encoded light · /);
+  // Nothing in it needs the page: no style of its own, no address.
+  expect(svg).not.toMatch(/var\(--|class=|href="\//);
+  // Charts and drawings of one page share no name within them.
+  const ids = await page.locator('svg [id]').evaluateAll((all) => all.map((e) => e.id));
+  expect(new Set(ids).size).toBe(ids.length);
+});
 
 test('in every grey of the table, and in forced colours, text can be read', async ({
   page,

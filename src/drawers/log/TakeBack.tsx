@@ -1,12 +1,11 @@
 'use client';
-import { useMemo } from 'react';
+import styled from 'styled-components';
 import { Button } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty, useToast } from '@/shell/said';
-import { DataTable } from '@/shell/table';
-import type { Column } from '@/shell/table';
+import { SlipTable } from '@/shell/table';
 import { LogSheets } from './LogSheets';
 import type { TakeBackView } from './takeBackView';
 
@@ -18,51 +17,20 @@ const HINDRANCES: Record<NonNullable<Step['hindered']>, string> = {
   gone: 'it is not there any more',
 };
 
+const Steps = styled(SlipTable)`
+  max-width: 860px;
+  th:nth-child(2),
+  td:nth-child(2) {
+    text-align: left;
+    white-space: normal;
+    padding-left: 18px;
+  }
+`;
+
 /** Every step that the data lets one take back, newest first, each by itself. */
 export function TakeBack({ steps, most }: TakeBackView) {
   const format = useFormat();
   const { takeBack } = useToast();
-  const columns = useMemo<Column<Step>[]>(
-    () => [
-      {
-        key: 'at',
-        head: 'Day',
-        unsorted: true,
-        value: (s) => s.at,
-        cell: (s) => format.day(s.at),
-        width: 110,
-      },
-      {
-        key: 'label',
-        names: true,
-        head: 'Step',
-        unsorted: true,
-        value: (s) => s.label,
-        cell: (s) => s.label[0]!.toUpperCase() + s.label.slice(1),
-      },
-      {
-        key: 'back',
-        head: '',
-        unsorted: true,
-        value: (s) => s.hindered ?? '',
-        width: 300,
-        cell: (s) =>
-          s.hindered ? (
-            HINDRANCES[s.hindered]
-          ) : (
-            <Button
-              $plain
-              $small
-              aria-label={`Take back: ${s.label}`}
-              onPress={() => takeBack(s.id)}
-            >
-              Take it back
-            </Button>
-          ),
-      },
-    ],
-    [format, takeBack],
-  );
   return (
     <>
       <DrawerHead
@@ -85,12 +53,37 @@ export function TakeBack({ steps, most }: TakeBackView) {
               </p>
             </Empty>
           ) : (
-            <DataTable
-              label="What can be taken back"
-              rows={steps}
-              columns={columns}
-              id={(s) => s.id}
-            />
+            <Steps aria-label="What can be taken back">
+              <thead>
+                <tr>
+                  <th scope="col">Day</th>
+                  <th scope="col">Step</th>
+                  <th scope="col">Back</th>
+                </tr>
+              </thead>
+              <tbody>
+                {steps.map((s) => (
+                  <tr key={s.id}>
+                    <td>{format.day(s.at)}</td>
+                    <td>{s.label[0]!.toUpperCase() + s.label.slice(1)}</td>
+                    <td>
+                      {s.hindered ? (
+                        HINDRANCES[s.hindered]
+                      ) : (
+                        <Button
+                          $plain
+                          $small
+                          aria-label={`Take back: ${s.label}`}
+                          onPress={() => takeBack(s.id)}
+                        >
+                          Take it back
+                        </Button>
+                      )}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </Steps>
           )}
         </Surface>
       </Bench>

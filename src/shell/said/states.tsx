@@ -6,7 +6,7 @@ import { SERIF } from '../frame/theme';
 
 const Quiet = styled.div`
   margin: auto;
-  max-width: 440px;
+  width: min(760px, 100%);
   text-align: center;
   display: grid;
   gap: 10px;
@@ -16,6 +16,7 @@ const Quiet = styled.div`
   }
   p {
     color: var(--soft);
+    max-width: 440px;
   }
 `;
 

@@ -19,7 +19,8 @@ const Faint = styled.table`
 `;
 
 const Held = styled.div`
-  width: min(760px, 92vw);
+  width: 100%;
+  min-width: 0;
   overflow-x: auto;
   margin-top: 18px;
   border: 1px dashed var(--line);

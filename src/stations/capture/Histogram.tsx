@@ -67,7 +67,7 @@ export function Histogram({ bins, light, black, white }: HistogramProps) {
       width={WIDTH}
       height={HEIGHT}
       style={{ flex: 'none' }}
-      said={`Histogram over ${light} light; darkest tone ${format.percent(black)}, lightest ${format.percent(white)} of the encoded scale`}
+      said={`Histogram over ${light} light; darkest tone ${format.percent(black)}, lightest ${format.percent(white)} of the encoded scale${ends.flat().length > 0 ? `; higher than drawn at its ends: ${ends.flat().join(', ')} of all` : ''}`}
       figures={{ heads: [`% of ${light} light`, ...names], rows: figures() }}
     >
       <rect width={WIDTH} height={HEIGHT - BOTTOM} fill="rgba(255,255,255,.35)" />

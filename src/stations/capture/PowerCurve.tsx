@@ -131,15 +131,17 @@ export function PowerCurve({
       >
         fineness, % of what the pixel grid can hold
       </text>
-      <text
-        transform={`translate(14 ${TOP}) rotate(-90)`}
-        textAnchor="end"
-        fontSize={12}
-        fill="var(--soft)"
-      >
-        power, doublings
-        {powers.some((p) => p <= FLOOR) ? `; ${FLOOR} and less at the foot` : ''}
-      </text>
+      <g data-axis>
+        <text
+          transform={`translate(14 ${TOP}) rotate(-90)`}
+          textAnchor="end"
+          fontSize={12}
+          fill="var(--soft)"
+        >
+          power, doublings
+          {powers.some((p) => p <= FLOOR) ? `; ${FLOOR} and less at the foot` : ''}
+        </text>
+      </g>
       <path d={path(points) ?? ''} fill="none" stroke="var(--ink)" strokeWidth={1.8} />
     </Plate>
   );
