@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { endRealWorkers, startRealWorkers } from './inProcess';
-import { restoreBackup } from '@/studio/safekeeping/backup';
+import { restoreBackup } from '@/studio/safekeeping/restore';
 
 const AT = 'e2e/fixtures/studio-before-lines';
 

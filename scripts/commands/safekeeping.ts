@@ -7,7 +7,7 @@ import { startJob } from '@/studio/jobs/startJob';
 import { now } from '@/studio/open/open';
 import type { Studio } from '@/studio/open/open';
 import { exportEverything } from '@/studio/safekeeping/export';
-import { restoreBackup } from '@/studio/safekeeping/backup';
+import { restoreBackup } from '@/studio/safekeeping/restore';
 import { ledgerFaults } from '@/studio/words/ledgerWords';
 import type { BackupResult } from '@/studio/jobs/kinds/backup';
 import type { CheckResult } from '@/studio/jobs/kinds/check';

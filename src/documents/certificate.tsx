@@ -35,7 +35,6 @@ const styles = StyleSheet.create({
     fontFamily: SANS,
     fontSize: 8,
     width: pt(36),
-    paddingTop: 1.5,
     color: '#444444',
   },
   value: { fontSize: 10.5, width: pt(84) },
@@ -50,8 +49,8 @@ const styles = StyleSheet.create({
     color: '#444444',
   },
   foot: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'flex-end' },
-  care: { fontFamily: SANS, fontSize: 7.5, width: pt(95), lineHeight: 1.4 },
-  line: { width: pt(62), borderTopWidth: 0.6, borderColor: '#161616', paddingTop: 3 },
+  care: { fontFamily: SANS, fontSize: 7.5, width: pt(86), lineHeight: 1.4 },
+  line: { width: pt(70), borderTopWidth: 0.6, borderColor: '#161616', paddingTop: 3 },
   signed: { fontFamily: SANS, fontSize: 7.5 },
 });
 
@@ -84,7 +83,8 @@ export async function certificatePdf(c: CertificateContent): Promise<Buffer> {
           <View style={styles.foot}>
             <Text style={styles.care}>{c.care}</Text>
             <View style={styles.line}>
-              <Text style={styles.signed}>signature and date · {c.studio}</Text>
+              <Text style={styles.signed}>signature and date</Text>
+              <Text style={styles.signed}>{c.studio}</Text>
             </View>
           </View>
         </View>

@@ -28,9 +28,11 @@ const styles = StyleSheet.create({
   columns: { flexDirection: 'row', marginBottom: pt(10) },
   column: { width: pt(85) },
   label: { fontFamily: SANS, fontSize: 8, color: '#444444', marginBottom: 2 },
+  address: { marginBottom: 2.5 },
   row: {
     flexDirection: 'row',
     justifyContent: 'space-between',
+    alignItems: 'center',
     borderBottomWidth: 0.4,
     borderColor: '#888888',
     paddingVertical: 4,
@@ -51,7 +53,9 @@ export async function packingSlipPdf(c: PackingSlipContent): Promise<Buffer> {
           <View style={styles.column}>
             <Text style={styles.label}>To</Text>
             {c.to.map((line, i) => (
-              <Text key={i}>{line}</Text>
+              <Text key={i} style={styles.address}>
+                {line}
+              </Text>
             ))}
           </View>
           <View style={styles.column}>

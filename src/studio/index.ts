@@ -13,6 +13,7 @@ export * from './jobs/orderFiles';
 export * from './words/refusalWords';
 export * from './words/ledgerWords';
 export * from './safekeeping/backup';
+export * from './safekeeping/restore';
 export * from './safekeeping/export';
 export * from './jobs/picture';
 export * from './jobs/takeMaster';

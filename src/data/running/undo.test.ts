@@ -12,7 +12,7 @@ import { moveStock } from '../stock/stock';
 import { readSettings, saveSettings, storedSettings } from '../settings/settings';
 import { plainLayout } from '@/core/size';
 import { addSizeEvent, offeredSizes, sizeStands } from '../size/sizes';
-import { editRow, noteUndo, removeRow, undoStep } from './undo';
+import { added, editRow, noteUndo, removeRow, undoStep, undoables } from './undo';
 import { addWork, getWork } from '../work/works';
 
 const at = '2026-03-01T10:00:00.000Z';
@@ -197,4 +197,70 @@ it('edits a paper without touching its stock', async () => {
   });
   await db.write((tx) => undoStep(tx, step, at));
   expect(await getPaper(db.read, id)).toMatchObject({ name: 'Linen 300', weight: 300 });
+});
+
+it('takes what was added out again, as long as nothing depends on it', async () => {
+  const step = await db.write((tx) =>
+    noteUndo(tx, { at, label: 'taking in', step: added('work', workId) }),
+  );
+  const listed = async () =>
+    (await undoables(db, 9, at)).map((u) => [u.id, u.label, u.hindered]);
+  expect(await listed()).toEqual([[step, 'taking in', null]]);
+  // That it was looked at changed nothing.
+  expect(await getWork(db.read, workId)).toBeDefined();
+  await offer('offered');
+  expect(await listed()).toEqual([[step, 'taking in', 'inUse']]);
+  expect(await codeOf((tx) => undoStep(tx, step, at))).toBe('inUse');
+  expect(await getWork(db.read, workId)).toBeDefined();
+});
+
+it('lists what can be taken back, newest first, and why a step cannot any more', async () => {
+  const first = await edit('casein');
+  const second = await edit('oil');
+  expect(await undoables(db, 9, at)).toEqual([
+    { id: second, at, label: 'medium oil', hindered: null },
+    { id: first, at, label: 'medium casein', hindered: 'changedSince' },
+  ]);
+  expect(await undoables(db, 1, at)).toHaveLength(1);
+  await db.write((tx) => undoStep(tx, second, at));
+  // Taken back, the later step hinders no more.
+  expect(await undoables(db, 9, at)).toEqual([
+    { id: first, at, label: 'medium casein', hindered: null },
+  ]);
+  await db.write((tx) => undoStep(tx, first, at));
+  const gone = await db.write(async (tx) => {
+    await noteUndo(tx, { at, label: 'added', step: added('work', workId) });
+    return removeRow(tx, 'work', workId, log);
+  });
+  expect(gone).toMatchObject({ kind: 'removed' });
+  expect(await undoables(db, 9, at)).toMatchObject([{ label: 'added', hindered: 'gone' }]);
+});
+
+it('takes no paper out that has moved', async () => {
+  const row = await db.write(async (tx) => {
+    const id = await addPaper(tx, {
+      name: 'Oat',
+      maker: 'Mill',
+      base: 'cotton',
+      surface: 'matte',
+      weight: gsm(300),
+      thickness: mm(0.5),
+      sheetWidth: mm(594),
+      sheetHeight: mm(841),
+      price: minor(900),
+      currency: 'EUR',
+      reorderPoint: 5,
+      printerSetting: '',
+      permanence: '',
+      note: '',
+      createdAt: at,
+    });
+    await noteUndo(tx, { at, label: 'a list', step: added('paper', id) });
+    return id;
+  });
+  await db.write((tx) =>
+    moveStock(tx, { of: 'paper', ref: row, pieces: 12, reason: 'delivery', at }),
+  );
+  expect(await codeOf((tx) => undoStep(tx, null, at))).toBe('inUse');
+  expect(await codeOf((tx) => removeRow(tx, 'paper', row, log))).toBe('inUse');
 });

@@ -13,7 +13,13 @@ import type { InProcess } from '../../../e2e/support/inProcess';
 import { loadTable } from '@/drawers/table/view';
 import { storePaths } from '@/engine';
 import { backupName, namedFile, restoreBackup, startBackup } from '@/studio';
-import { checkStore, makeBackup, setBackupFolder, takeUnnamedAway } from './actions';
+import {
+  checkStore,
+  makeBackup,
+  setBackupFolder,
+  takeUnnamedAway,
+  restoreHere,
+} from './actions';
 import { loadSafekeeping } from './view';
 import { backupSentence, checkWords, unnamedWords } from './words';
 
@@ -226,4 +232,26 @@ it('restores nothing over something, and nothing from what is no backup', async 
   const archive = join(place, 'no.zip');
   writeFileSync(archive, 'not a ZIP');
   await expect(restoreBackup(archive, here.open.home)).rejects.toThrow('is not empty');
+});
+
+it('restores beside the studio from the page, or says at which field it cannot', async () => {
+  const archive = join(place, 'no.zip');
+  const into = join(place, 'restored');
+  const fields = async (typed: Record<string, string>) => {
+    const answer = await restoreHere(typed);
+    return answer.ok ? answer.value : answer.fields;
+  };
+  expect(await fields({ archive: join(place, 'none.zip'), into })).toEqual({
+    archive: expect.stringMatching(/^Backup: there is nothing at/),
+  });
+  expect(await fields({ archive, into: 'here' })).toEqual({
+    into: expect.stringMatching(/^Into a new folder: “here” is not a full path/),
+  });
+  expect(await fields({ archive, into: join(here.open.home, 'files') })).toEqual({
+    into: expect.stringMatching(/lies in the data folder/),
+  });
+  expect(await fields({ archive, into: place })).toEqual({
+    into: expect.stringMatching(/is not empty, and nothing is ever restored over/),
+  });
+  expect(await fields({ archive, into })).toEqual(expect.any(Number));
 });

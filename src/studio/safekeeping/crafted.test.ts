@@ -7,7 +7,8 @@ import { GET } from '@/app/api/documents/[id]/route';
 import { getJob } from '@/data';
 import { storePaths } from '@/engine';
 import { startJob } from '../jobs/startJob';
-import { restoreBackup, startBackup } from './backup';
+import { startBackup } from './backup';
+import { restoreBackup } from './restore';
 
 const AT = '2026-11-05T10:00:00.000Z';
 let here: InProcess;

@@ -79,7 +79,8 @@ async function certificateOf(
     artist: work.artist,
     impression: label,
     rows: [
-      ['Original', `${work.medium}, ${work.year}, ${bothUnits(work, settings)}`],
+      ['Original', `${work.medium}, ${work.year}`],
+      ['Its size', bothUnits(work, settings)],
       ['Print', `pigment ink print, ${today.slice(0, 4)}`],
       ['Paper', line.paper],
       ['Image', bothUnits(line.fit?.image ?? sheet, settings)],

@@ -1,6 +1,6 @@
 import type { Progress } from '@/engine';
 import type { Studio } from '../../running/studio';
-import { restoreBackup } from '../../safekeeping/backup';
+import { restoreBackup } from '../../safekeeping/restore';
 import type { JobDefinition } from '../definition';
 
 export interface RestoreSpec {
