@@ -63,8 +63,8 @@ export const OFFERED: { name: string; days: number; sizes: [string, number, Fit]
     name: 'causeway',
     days: 30,
     sizes: [
+      [SMALL, 15, 'within'],
       [SALT, 20, 'within'],
-      [LARGE, 25, 'fill'],
     ],
   },
 ];

@@ -39,7 +39,7 @@ export function WeightBar({
     <Plate
       name="What the parcel weighs"
       width={WIDTH}
-      height={84}
+      height={92}
       figures={{
         heads: ['part', 'mass'],
         rows: [
@@ -58,7 +58,7 @@ export function WeightBar({
           <g key={p.key}>
             <rect
               x={left}
-              y={16}
+              y={24}
               width={w}
               height={24}
               fill={FILLS[p.part] ?? '#eee'}
@@ -66,7 +66,7 @@ export function WeightBar({
               strokeWidth={0.8}
             />
             {w > NAMED && (
-              <text x={left + 6} y={32} fontSize={11.5} fill="#161616">
+              <text x={left + 6} y={40} fontSize={11.5} fill="#161616">
                 {p.part} {format.mass(p.mass)}
               </text>
             )}
@@ -75,10 +75,10 @@ export function WeightBar({
       })}
       {weighed !== null && (
         <g stroke={colour} strokeWidth={2}>
-          <path d={`M${x(weighed)} 8V50`} />
+          <path d={`M${x(weighed)} 14V58`} />
           <text
             x={Math.min(x(weighed), WIDTH - 60)}
-            y={61}
+            y={70}
             textAnchor="middle"
             fontSize={12}
             stroke="none"
@@ -88,7 +88,7 @@ export function WeightBar({
           </text>
         </g>
       )}
-      <text x={6} y={78} fontSize={11.5} fill="var(--ink)">
+      <text x={6} y={86} fontSize={11.5} fill="var(--ink)">
         {heavy
           .filter((p) => x(p.mass) - x(0) <= NAMED)
           .map((p) => `${p.part} ${format.mass(p.mass)}`)
