@@ -218,7 +218,7 @@ export const PROOFS: { name: string; sizeKey: string; rounds: Round[] }[] = [
   },
   {
     name: 'causeway',
-    sizeKey: LARGE,
+    sizeKey: SALT,
     rounds: [
       {
         paper: BARYTA,
