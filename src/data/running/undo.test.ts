@@ -51,6 +51,23 @@ const codeOf = (work: (tx: Writing) => Promise<unknown>) =>
     (e: unknown) => (e as Refused).code,
   );
 const log = { at, name: 'Salt Pans' };
+const paperOf = (name: string) => ({
+  name,
+  maker: 'Mill',
+  base: 'cotton',
+  surface: 'matte',
+  weight: gsm(300),
+  thickness: mm(0.5),
+  sheetWidth: mm(594),
+  sheetHeight: mm(841),
+  price: minor(900),
+  currency: 'EUR',
+  reorderPoint: 5,
+  printerSetting: '',
+  permanence: '',
+  note: '',
+  createdAt: at,
+});
 const edit = (medium: string) =>
   db.write(async (tx) => {
     const step = await editRow(tx, 'work', workId, { medium }, log);
@@ -156,25 +173,7 @@ it('takes settings back to what was stored, or to the defaults', async () => {
 });
 
 it('edits a paper without touching its stock', async () => {
-  const id = await db.write((tx) =>
-    addPaper(tx, {
-      name: 'Linen 300',
-      maker: 'Mill',
-      base: 'cotton',
-      surface: 'matte',
-      weight: gsm(300),
-      thickness: mm(0.5),
-      sheetWidth: mm(594),
-      sheetHeight: mm(841),
-      price: minor(900),
-      currency: 'EUR',
-      reorderPoint: 5,
-      printerSetting: '',
-      permanence: '',
-      note: '',
-      createdAt: at,
-    }),
-  );
+  const id = await db.write((tx) => addPaper(tx, paperOf('Linen 300')));
   await db.write((tx) =>
     moveStock(tx, { of: 'paper', ref: id, pieces: 12, reason: 'delivery', at }),
   );
@@ -238,23 +237,7 @@ it('lists what can be taken back, newest first, and why a step cannot any more',
 
 it('takes no paper out that has moved', async () => {
   const row = await db.write(async (tx) => {
-    const id = await addPaper(tx, {
-      name: 'Oat',
-      maker: 'Mill',
-      base: 'cotton',
-      surface: 'matte',
-      weight: gsm(300),
-      thickness: mm(0.5),
-      sheetWidth: mm(594),
-      sheetHeight: mm(841),
-      price: minor(900),
-      currency: 'EUR',
-      reorderPoint: 5,
-      printerSetting: '',
-      permanence: '',
-      note: '',
-      createdAt: at,
-    });
+    const id = await addPaper(tx, paperOf('Oat'));
     await noteUndo(tx, { at, label: 'a list', step: added('paper', id) });
     return id;
   });

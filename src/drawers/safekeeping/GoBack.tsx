@@ -1,5 +1,4 @@
 'use client';
-import styled from 'styled-components';
 import { Button, useActionForm } from '@/shell/actions';
 import { EnterForm, Field } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
@@ -7,19 +6,9 @@ import { Problem } from '@/shell/said';
 import { JobLine } from '@/shell/running';
 import { Sentence, Small, TableHead } from '@/shell/words';
 import { restoreHere } from './actions';
+import { Code, Part } from './parts';
 import { restoreForm } from './placeForm';
 import type { SafekeepingView } from './view';
-
-const Part = styled.section`
-  display: grid;
-  gap: 8px;
-  max-width: 720px;
-`;
-
-const Code = styled.code`
-  font-size: 12px;
-  overflow-wrap: anywhere;
-`;
 
 /** A backup restored into a new folder, beside the studio that is open. */
 export function GoBack({ view }: { view: SafekeepingView }) {

@@ -11,17 +11,12 @@ import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { Sentence, Small, TableHead } from '@/shell/words';
 import { GoBack } from './GoBack';
+import { Part } from './parts';
 import { checkStore, makeBackup, setBackupFolder } from './actions';
 import { UnnamedFiles } from './UnnamedFiles';
 import type { SafekeepingView } from './view';
 import { backupSentence, checkWords, megabytes } from './words';
 import { placeForm } from './placeForm';
-
-const Part = styled.section`
-  display: grid;
-  gap: 8px;
-  max-width: 720px;
-`;
 
 const Lost = styled.ul`
   display: grid;
