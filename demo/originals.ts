@@ -172,7 +172,7 @@ export const ORIGINALS: Original[] = [
     paint: tideLines,
     width: 4252,
     height: 5315,
-    bits: 16,
+    bits: 8,
     ppi: 300,
     space: 'a98-rgb',
     file: 'tide-lines_copystand.tif',

@@ -80,7 +80,7 @@ export async function trade(
   await mixedOrders(open, works, papers);
   await opinions(open);
   await proofSheet(open, of('saltPans'), ['metricFrames-50x70', 'metricFrames-70x100']);
-  await errand(open, ['featherWeed', 'pearBranch', 'coiledLines'].map(of), paper(COTTON));
+  await errand(open, ['featherWeed', 'coiledLines'].map(of), paper(COTTON));
   say('  a proof sheet written, files handed over, prints judged');
   const printed = EDITIONS.flatMap((e) => e.runs.map(([, n]) => n)).reduce((a, b) => a + b);
   const sold = EDITIONS.flatMap((e) => e.sold).length;
