@@ -190,3 +190,36 @@ test('a backup is restored from the page into a new folder, beside the studio', 
     await again.kill();
   }
 });
+
+test('days on which the studio is closed are pieces of a list, put in and taken out by keyboard', async ({
+  page,
+}) => {
+  await opened(page, `${server.url}/settings`);
+  const field = page.getByRole('textbox', { name: 'Closed, too' });
+  await field.focus();
+  await page.keyboard.type('12-24, 12-25');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('04-31');
+  await page.keyboard.press('Enter');
+  const pieces = page.getByRole('grid', { name: 'Closed, too' }).getByRole('row');
+  await expect(pieces).toHaveText(['12-24', '12-25', '04-31']);
+  // Nothing was sent by that, and a day that is none is refused at its field, with all of it kept.
+  await page.getByRole('button', { name: 'Keep these settings' }).click();
+  await expect(
+    page.getByText(/Closed, too: “12-24, 12-25, 04-31” cannot be read/),
+  ).toBeVisible();
+  await pieces.last().focus();
+  await page.keyboard.press('Delete');
+  await expect(pieces).toHaveText(['12-24', '12-25']);
+  await page.getByRole('button', { name: 'Keep these settings' }).click();
+  await expect(page.getByText(/cannot be read/)).toHaveCount(0);
+  await expect
+    .poll(async () => {
+      const [row] = await server.rows("SELECT value FROM setting WHERE key = 'closedDays'");
+      return JSON.parse((row?.value as string | undefined) ?? '[]') as unknown;
+    })
+    .toEqual([
+      { from: '12-24', to: '12-24' },
+      { from: '12-25', to: '12-25' },
+    ]);
+});

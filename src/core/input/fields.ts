@@ -71,6 +71,8 @@ export interface Field<T> {
   /** It goes along with the form and is not asked for. */
   hidden?: boolean;
   optional?: boolean;
+  /** Of several short things: how what was typed falls into them. They are kept with commas between. */
+  listed?: (typed: string) => string[];
   /** Its words are not names or notes but a path, a list: taken as they are. */
   verbatim?: boolean;
   /** Most characters that are looked at at all; what is longer is refused unread. */

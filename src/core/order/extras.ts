@@ -1,8 +1,12 @@
-import { readNumber, writeNumber } from '../input';
+import { readMass, writeMass } from '../input';
 import { foreignCharacter, visibleText } from '../text';
 import type { Field } from '../input';
 import type { Extra } from '../pack';
 import { grams } from '../units';
+
+/** What was typed, fallen into its parts: a comma between two digits is part of a weight, as in 1,5 g. */
+const extrasIn = (typed: string): string[] =>
+  typed.split(/[;\n]|(?<!\p{Nd}),|,(?!\p{Nd})/u);
 
 /**
  * What is put in on top, as it is typed: names with a comma between, each with its weight where
@@ -10,15 +14,13 @@ import { grams } from '../units';
  * @example readExtras('postcard 6 g, ribbon', 'en-GB') // [{ name: 'postcard', mass: 6 }, { name: 'ribbon', mass: 0 }]
  */
 export const readExtras = (typed: string, locale: string): Extra[] =>
-  typed
-    // A comma between two digits is part of a weight: 1,5 g.
-    .split(/[;\n]|(?<!\p{Nd}),|,(?!\p{Nd})/u)
+  extrasIn(typed)
     .map((part) => part.trim())
     .filter(Boolean)
     .map((part) => {
-      const [, weight = ''] =
-        /(?<=\s)(\p{Nd}{1,9}(?:[.,٫]\p{Nd}{1,9})?)\s?g$/u.exec(part) ?? [];
-      const read = weight === '' ? 0 : readNumber(weight, locale);
+      const [, weight = '', unit = ''] =
+        /(?<=\s)(\p{Nd}{1,9}(?:[.,٫]\p{Nd}{1,9})?)\s?(g|oz)$/u.exec(part) ?? [];
+      const read = weight === '' ? 0 : readMass(`${weight} ${unit}`, 'metric', locale);
       // Written as elsewhere, or not to be read: the field refuses it.
       const mass = typeof read === 'number' ? read : NaN;
       const name = weight ? part.slice(0, part.lastIndexOf(weight)).trim() : part;
@@ -54,8 +56,11 @@ export const extrasField = (
     return fits && extras.length <= MOST.items ? extras : null;
   },
   say: String,
-  write: (extras, { locale }) =>
+  listed: extrasIn,
+  write: (extras, { units, locale }) =>
     extras
-      .map(({ name, mass }) => (mass > 0 ? `${name} ${writeNumber(mass, locale)} g` : name))
+      .map(({ name, mass }) =>
+        mass > 0 ? `${name} ${writeMass(mass, units, locale)}` : name,
+      )
       .join(', '),
 });

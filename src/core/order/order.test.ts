@@ -104,6 +104,22 @@ it('reads what is put in as well, with its weight where that is said', () => {
 
 const bench = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 
+it('reads the weights of extras in either system, and writes them so that they are read back', () => {
+  expect(readExtras('postcard 0.25 oz, ribbon', 'en-US')).toEqual([
+    { name: 'postcard', mass: 7.087381 },
+    { name: 'ribbon', mass: 0 },
+  ]);
+  const field = extrasField({ title: 'Put in', example: 'names' });
+  const inch = { units: 'inch', currency: 'USD', locale: 'en-US' } as const;
+  const written = field.write(readExtras('postcard 0.25 oz, leaf 6 g', 'en-US'), inch);
+  expect(written).toBe('postcard 0.25 oz, leaf 6 g');
+  expect(field.listed!('postcard 1,5 g, ribbon; leaf')).toEqual([
+    'postcard 1,5 g',
+    ' ribbon',
+    ' leaf',
+  ]);
+});
+
 it('extras that are too many, too long or too heavy are not read; what is read is written back', () => {
   const field = extrasField({ title: 'Put in', example: 'names' });
   const typed = 'postcard 6 g, ribbon';

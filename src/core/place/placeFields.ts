@@ -55,6 +55,7 @@ export const closedField: Field<ClosedSpan[]> = hinted(
     ...(text('Closed, too') as unknown as Field<ClosedSpan[]>),
     schema: { type: 'array', maxItems: 60, items: SPAN },
     longest: 2000,
+    listed: (typed) => typed.split(/[,;\n]/),
     read: readClosedDays,
     write: (spans) => writeClosedDays(spans),
     example: 'days such as 12-24, 2027-07-01 to 2027-07-14',

@@ -80,7 +80,7 @@ export function BenchSwitches() {
         Grey: {tone}
       </Switch>
       <Row>
-        <Link href={helpAt(path)} aria-label="Help on this view">
+        <Link href={helpAt(path)} prefetch={false} aria-label="Help on this view">
           <BookOpen size={16} aria-hidden />
         </Link>
         <Link href="/safekeeping" aria-label="Your data and its backups">

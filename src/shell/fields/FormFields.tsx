@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { ChoiceField } from './ChoiceField';
 import { DayField } from './DayField';
 import { Field } from './Field';
+import { TagsField } from './TagsField';
 import type { Defined, Form } from './fieldParts';
 
 /** Two fields side by side. */
@@ -61,6 +62,7 @@ export const FormFields = ({
           {...(hints[name] ? { hint: hints[name] } : {})}
         />
       );
+    if (of.fields[name]!.listed) return <TagsField key={name} {...own} />;
     if (schema.format === 'date') return <DayField key={name} {...own} />;
     return (
       <Field

@@ -19,3 +19,5 @@ export * from './Tick';
 export * from './Upload';
 export type { Options } from './OptionList';
 export type { Defined, Form, TypedValues } from './fieldParts';
+export * from './Tags';
+export * from './TagsField';

@@ -90,14 +90,3 @@ export function settingGrid(
   );
   return { columns: across.length, cells };
 }
-
-/**
- * The settings that are named by hand, as they are typed: a semicolon between; what follows the
- * last one may still be empty.
- * @example namedSettings('matte; ; baryta;') // ['matte', 'baryta', '']
- */
-export const namedSettings = (typed: string): string[] =>
-  typed
-    .split(';')
-    .map((w) => w.trimStart())
-    .filter((w, i, all) => w !== '' || i === all.length - 1);

@@ -1,8 +1,8 @@
 'use client';
-import { SETTING_AXES, namedSettings } from '@/core/prepare';
+import { SETTING_AXES } from '@/core/prepare';
 import type { AxisPlan, SettingAxis } from '@/core/prepare';
-import { FigureRow } from '@/shell/fields';
-import { PlainChoice, PlainWords } from '../PlainChoice';
+import { FigureRow, Tags } from '@/shell/fields';
+import { PlainChoice } from '../PlainChoice';
 import { AXIS_NAMES } from '../sheetWords';
 
 /** One axis of a settings sheet: what is changed, by how much, how often. */
@@ -53,10 +53,11 @@ export function AxisFields({
         </>
       )}
       {plan?.axis === 'media' && (
-        <PlainWords
+        <Tags
           label="named"
-          value={plan.words.join('; ')}
-          onChange={(words) => onChange({ ...plan, words: namedSettings(words) })}
+          value={plan.words}
+          split={(typed) => typed.split(';')}
+          onChange={(words) => onChange({ ...plan, words })}
         />
       )}
     </>
