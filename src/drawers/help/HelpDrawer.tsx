@@ -1,6 +1,6 @@
 'use client';
 import Markdown from 'markdown-to-jsx/react';
-import Link from 'next/link';
+import { Link } from '@/shell/link';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { DrawerHead } from '@/shell/frame';

@@ -1,6 +1,6 @@
 'use client';
 import { Archive, BookOpen, Search, Settings } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/shell/link';
 import { usePathname } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import styled from 'styled-components';
@@ -80,7 +80,7 @@ export function BenchSwitches() {
         Grey: {tone}
       </Switch>
       <Row>
-        <Link href={helpAt(path)} prefetch={false} aria-label="Help on this view">
+        <Link href={helpAt(path)} aria-label="Help on this view">
           <BookOpen size={16} aria-hidden />
         </Link>
         <Link href="/safekeeping" aria-label="Your data and its backups">

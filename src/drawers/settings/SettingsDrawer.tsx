@@ -1,6 +1,6 @@
 'use client';
 import { Fragment, useMemo } from 'react';
-import Link from 'next/link';
+import { Link } from '@/shell/link';
 import styled from 'styled-components';
 import type { BenchSettings } from '@/data';
 import { Button, useActionForm } from '@/shell/actions';

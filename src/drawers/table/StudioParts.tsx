@@ -1,6 +1,6 @@
 'use client';
 import { Check, Circle } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/shell/link';
 import styled from 'styled-components';
 import { PARTS } from '@/core/today';
 import type { StudioPart } from '@/core/today';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/shell/link';
 import type { Urgency } from '@/core/today';
 import { ButtonLink, DownloadLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';

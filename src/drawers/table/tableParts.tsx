@@ -1,6 +1,6 @@
 'use client';
 import { AlertTriangle, Clock, Hourglass, PackageOpen } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/shell/link';
 import styled from 'styled-components';
 import type { Urgency } from '@/core/today';
 

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '../link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { length, readField } from '@/core/input';

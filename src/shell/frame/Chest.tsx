@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '../link';
 import { usePathname } from 'next/navigation';
 import styled from 'styled-components';
 import { CHEST_WIDTH, SERIF, narrow, paperCss } from './theme';

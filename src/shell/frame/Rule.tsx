@@ -1,6 +1,6 @@
 'use client';
 import { PencilLine } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '../link';
 import { usePathname } from 'next/navigation';
 import styled from 'styled-components';
 import { STATIONS } from '@/core/work';

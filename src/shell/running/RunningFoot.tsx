@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '../link';
 import styled from 'styled-components';
 import { useFormat } from '../figures/BenchContext';
 import { stageWords } from './job';

@@ -1,6 +1,6 @@
 'use client';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '../link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { SyntheticEvent } from 'react';

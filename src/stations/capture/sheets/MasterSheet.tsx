@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/shell/link';
 import { RGB_SPACES } from '@/core/colour';
 import { Fold } from '@/shell/fields';
 import { ButtonLink, useAction } from '@/shell/actions';

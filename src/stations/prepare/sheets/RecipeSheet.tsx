@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/shell/link';
 import { useMemo, useState } from 'react';
 import { ppiOf, recipePlan, recipeFault } from '@/core/prepare';
 import { Button, useActionForm } from '@/shell/actions';
