@@ -219,7 +219,7 @@ test('what lies on a desk goes along in its link, to a browser that never saw it
   await expect(look.getByLabel(border)).toHaveValue('33 mm');
   // The address is that of the view alone, and a reload finds the desk as it was.
   expect(look.url()).not.toContain('#');
-  await look.reload();
+  await opened(look, look.url());
   await expect(look.getByLabel(border)).toHaveValue('33 mm');
   await open(change, `/works/1/price?size=${SIZE}`);
   await change.getByRole('textbox', { name: 'Printing' }).fill('7.35');
