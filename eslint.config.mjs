@@ -206,6 +206,10 @@ export default tseslint.config(
       'no-restricted-syntax': [
         'error',
         {
+          selector: 'ImportDeclaration[source.value="next/link"]',
+          message: 'Ways come from shell/link, which fetches nothing ahead.',
+        },
+        {
           selector:
             'JSXOpeningElement[name.name=/^(select|option|input|textarea|datalist|details|summary|dialog|meter)$/]',
           message:

@@ -160,17 +160,13 @@ for (const view of VIEWS)
     page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
     await page.setViewportSize({ width: 1280, height: 800 });
     await open(page, view);
-    // Its link, opened in a new tab, shows it as it is. Where nothing is picked and no desk is laid,
-    // it is the very address that was just opened.
-    const link = await linkOf(page);
-    if (link !== server.url + view || view.includes('?')) {
-      await opened(second, link);
-      await expect(async () =>
-        expect(await asSeen(second)).toEqual(await asSeen(page)),
-      ).toPass();
-      // A tab that lies behind another is drawn once a second.
-      await page.bringToFront();
-    }
+    // Its link, opened in a new tab, shows it as it is.
+    await opened(second, await linkOf(page));
+    await expect(async () =>
+      expect(await asSeen(second)).toEqual(await asSeen(page)),
+    ).toPass();
+    // A tab that lies behind another is drawn once a second.
+    await page.bringToFront();
     expect(await serious(page)).toEqual([]);
     // Every drawing says in words the figures that it shows.
     for (const drawing of await page.locator('main svg[aria-label]').all()) {

@@ -1,6 +1,7 @@
 /**
  * Holds the built application under the versions of Node that are promised beside the one that
- * runs this: a studio is served, a sample painted, taken in and read, a drawer listed. Each comes
+ * runs this: a studio is served, a picture taken in beside it and
+ * read, a drawer listed. Each comes
  * from npm as the program alone.
  */
 import { spawn, spawnSync } from 'node:child_process';

@@ -110,3 +110,9 @@ export async function debian(wanted) {
   await apt('update', '-qq');
   await apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
 }
+
+// `npm run setup`: all of it, so that whoever runs the program later has nothing to write here.
+if (process.argv[1]?.endsWith('setup.mjs')) {
+  await packages();
+  await build();
+}

@@ -32,13 +32,10 @@ const said = (name, args, live = false) =>
       spawn('npx', args, { stdio: 'inherit' }).on('close', done);
       return;
     }
-    const child = spawn(
-      'nice',
-      ['-n', '19', ...(args[0] === 'node' ? args : ['npx', ...args])],
-      {
-        stdio: ['ignore', 'pipe', 'pipe'],
-      },
-    );
+    const command = args[0] === 'node' ? args : ['npx', ...args];
+    const child = spawn('nice', ['-n', '19', ...command], {
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let words = '';
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (part) => (words += part));

@@ -226,9 +226,10 @@ async function hindrance(
     });
     return null;
   } catch (error) {
-    if (error instanceof GivenUp) return null;
     if (error instanceof Refused) return error.code as Undoable['hindered'];
-    throw error;
+    // Given up as it was meant to be; or the disk, or another program, let nothing be tried: the
+    // list is shown all the same, and who presses is told.
+    return null;
   }
 }
 

@@ -33,7 +33,7 @@ export async function countWorks(db: Reading): Promise<number> {
   return row!.n;
 }
 
-/** Works of a title, however it is capitalised; of one title there may be several. */
+/** Works of a title, its Latin letters large or small; of one title there may be several. */
 export const worksTitled = (db: Reading, title: string): Promise<Work[]> =>
   db
     .select()

@@ -3,11 +3,13 @@ import { useRef, useState } from 'react';
 import type { CSSProperties, ReactNode } from 'react';
 import { Button } from 'react-aria-components';
 import styled from 'styled-components';
+import { slug } from '@/core/prepare';
 import { useSingleKeys } from '../actions/singleKeys';
 import { Dialog } from '../said/Dialog';
 import { useToast } from '../said/Toasts';
+import { Cells } from '../table/Cells';
 import { SlipTable } from '../table/SlipTable';
-import { fileStem, handOver, svgFile } from './saveSvg';
+import { saveAs, svgFile } from './saveSvg';
 
 const Held = styled.div`
   position: relative;
@@ -89,7 +91,7 @@ export function Plate({ name, said, figures, children, ...size }: PlateProps) {
     const [view = 'drawing'] = document.title.split(' · Glassine');
     try {
       const file = await svgFile(drawn.current, `${name} · ${view}`, said);
-      handOver(file, 'image/svg+xml', `${fileStem(`${view} ${name}`)}.svg`);
+      saveAs(file, 'image/svg+xml', `${slug(view)}_${slug(name)}.svg`);
     } catch (error) {
       say(`${name} is not saved: ${(error as Error).message}. Try again.`);
     }
@@ -119,24 +121,7 @@ export function Plate({ name, said, figures, children, ...size }: PlateProps) {
       {figures && (
         <Dialog title={name} open={open} onClose={() => setOpen(false)}>
           <SlipTable>
-            <thead>
-              <tr>
-                {figures.heads.map((head) => (
-                  <th key={head} scope="col">
-                    {head}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {figures.rows.map((row, i) => (
-                <tr key={i}>
-                  {row.map((cell, k) => (
-                    <td key={k}>{cell}</td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
+            <Cells {...figures} />
           </SlipTable>
         </Dialog>
       )}

@@ -70,8 +70,8 @@ export async function svgFile(
   return `<?xml version="1.0" encoding="UTF-8"?>\n${new XMLSerializer().serializeToString(own)}`;
 }
 
-/** Hands a text over as a file to be kept. */
-export function handOver(text: string, type: string, name: string): void {
+/** Saves a text as a file, as the browser saves files. */
+export function saveAs(text: string, type: string, name: string): void {
   const address = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = address;
@@ -80,13 +80,3 @@ export function handOver(text: string, type: string, name: string): void {
   // The browser has taken it by then; the memory of it is let go.
   setTimeout(() => URL.revokeObjectURL(address), 60_000);
 }
-
-/** Words as a file is named by them. */
-export const fileStem = (words: string): string =>
-  words
-    .normalize('NFKD')
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter(Boolean)
-    .join('-')
-    .toLowerCase()
-    .slice(0, 80) || 'drawing';

@@ -1,4 +1,5 @@
 'use client';
+// eslint-disable-next-line no-restricted-syntax -- the one place
 import NextLink from 'next/link';
 import type { ComponentProps } from 'react';
 

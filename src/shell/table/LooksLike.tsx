@@ -1,5 +1,6 @@
 'use client';
 import styled from 'styled-components';
+import { Cells } from './Cells';
 import { gridCss } from './grid';
 
 const Faint = styled.table`
@@ -46,24 +47,7 @@ export const LooksLike = ({
   <Held role="group" aria-label="What it will look like" tabIndex={0}>
     <Faint>
       <Said>So it will look, with lines such as these (made up):</Said>
-      <thead>
-        <tr>
-          {heads.map((head) => (
-            <th key={head} scope="col">
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.join()}>
-            {row.map((cell, i) => (
-              <td key={i}>{cell}</td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
+      <Cells heads={heads} rows={rows} />
     </Faint>
   </Held>
 );
