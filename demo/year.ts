@@ -64,7 +64,7 @@ export const OFFERED: { name: string; days: number; sizes: [string, number, Fit]
     days: 30,
     sizes: [
       [SMALL, 15, 'within'],
-      [SALT, 20, 'within'],
+      [SALT, 20, 'fill'],
     ],
   },
 ];

@@ -9,7 +9,7 @@ const VIEWS: Record<string, string> = {
   capture: '/works/1/capture',
   specks: '/works/1/capture?sheet=specks',
   size: '/works/1/size?size=metricFrames-50x70',
-  crop: '/works/4/size?sheet=fit&size=metricFrames-70x100',
+  crop: '/works/4/size?sheet=fit&size=metricFrames-50x70',
   sheet: '/works/1/size?sheet=sheet&size=metricFrames-50x70',
   wall: '/works/1/size?sheet=view&size=metricFrames-50x70',
   prepare: '/works/1/prepare?size=metricFrames-70x100',
