@@ -119,7 +119,7 @@ export function Plate({ name, said, figures, children, ...size }: PlateProps) {
         </Way>
       </Ways>
       {figures && (
-        <Dialog title={name} open={open} onClose={() => setOpen(false)}>
+        <Dialog title={name} open={open} onClose={() => setOpen(false)} fitting>
           <SlipTable>
             <Cells {...figures} />
           </SlipTable>

@@ -15,7 +15,7 @@ const Row = styled.div`
   display: flex;
   flex-wrap: wrap;
   align-items: start;
-  gap: 8px 12px;
+  gap: 8px;
 `;
 
 const Group = styled(ToggleButtonGroup)`
@@ -43,9 +43,10 @@ const Own = styled(EnterForm)`
   display: flex;
   gap: 6px;
   align-items: start;
-  width: 210px;
+  width: 226px;
   > div {
     flex: 1;
+    min-width: 0;
   }
 `;
 
