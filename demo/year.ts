@@ -73,7 +73,7 @@ export const OFFERED: { name: string; days: number; sizes: [string, number, Fit]
 export const CROPS: ({ name: string } & CropPlan)[] = [
   {
     name: 'causeway',
-    ratio: '7:10',
+    ratio: '5:7',
     choice: { x: 0.5, y: 0.45, zoom: 0.94 },
     area: { left: 0.47, top: 0.42, width: 0.14, height: 0.12 },
     days: 29,
