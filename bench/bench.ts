@@ -15,6 +15,7 @@ import { measurePatch } from './patch';
 import { measureSliders } from './sliders';
 import { measureRings } from './rings';
 import { measureSkies } from './skies';
+import { tificc } from './softProof';
 import { measureSpecks } from './specks';
 import { measureServer, serverMemory } from './server';
 
@@ -52,9 +53,9 @@ function vips(...commands: string[][]): number {
   return (performance.now() - from) / 1000;
 }
 
-const line = (name: string, a: number, b: number) =>
+const line = (name: string, a: number, b: number, theirs = 'vips') =>
   console.log(
-    `${name.padEnd(34)} ours ${a.toFixed(1).padStart(7)} s   vips ${b.toFixed(1).padStart(7)} s   ${(a / b).toFixed(2)} x`,
+    `${name.padEnd(34)} ours ${a.toFixed(1).padStart(7)} s   ${theirs} ${b.toFixed(1).padStart(7)} s   ${(a / b).toFixed(2)} x`,
   );
 
 function folderOf(name: string): string {
@@ -122,6 +123,22 @@ async function ratios(): Promise<void> {
   rmSync(folder, { recursive: true });
 }
 
+/** Proofs against Little CMS's own program, which also reads and writes the whole picture. */
+async function proofs(): Promise<void> {
+  const picture = join(FOLDER, `${MP}.tif`);
+  await writePicture(picture, MP);
+  const folder = folderOf('proofs');
+  console.log(`\nAgainst tificc, ${MP} megapixels, 16 bit`);
+  ours('decode', picture, folder);
+  const proof = ours('softProof', picture, folder);
+  line('whole picture soft-proofed', proof.seconds, tificc(picture, folder), 'tificc');
+  const figures = ours('figures', picture, folder);
+  console.log(
+    `${'figures of it, threads warm'.padEnd(34)} ours ${figures.seconds.toFixed(2)} s`,
+  );
+  rmSync(folder, { recursive: true });
+}
+
 async function memory(): Promise<void> {
   console.log('\nHighest memory of the process, MB');
   const highest: Record<string, number[]> = {};
@@ -129,7 +146,7 @@ async function memory(): Promise<void> {
     const picture = join(FOLDER, `${mp}.tif`);
     await writePicture(picture, mp);
     const folder = folderOf('memory');
-    for (const what of ['decode', 'tiles', 'inspect', 'printFile'])
+    for (const what of ['decode', 'tiles', 'inspect', 'printFile', 'softProof', 'figures'])
       (highest[what] ??= []).push(
         ours(what, picture, folder, mp === LARGE ? 1400 : 420).megabytes,
       );
@@ -148,6 +165,7 @@ mkdirSync(FOLDER, { recursive: true });
 const wanted = process.argv.slice(2);
 const run = (name: string) => wanted.length === 0 || wanted.includes(name);
 if (run('ratios')) await ratios();
+if (run('proofs')) await proofs();
 if (run('memory')) await memory();
 if (run('server')) await measureServer(join(FOLDER, 'server'));
 if (run('damaged')) await measureDamaged(join(FOLDER, 'server'));

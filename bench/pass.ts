@@ -9,6 +9,7 @@ import {
   WORKERS,
   cutTiles,
   fillPrintFile,
+  fillSoftProof,
   inspect,
   readMaster,
   runInWorker,
@@ -28,6 +29,20 @@ const silent = () => undefined;
 const pixels = `${folder}/pixels.v`;
 const { facts, icc } = await readMaster(path, (await stat(path)).size);
 const colour = { icc, assumedSpace: null };
+
+const cotton = {
+  icc: new Uint8Array(readFileSync('demo/profiles/heron-press-cotton.icc')),
+  name: 'cotton',
+  channels: 3,
+} as const;
+const proofed = {
+  pixels,
+  colour,
+  width: facts.width,
+  height: facts.height,
+  way: { profile: cotton, intent: 'relative', blackPoint: true },
+  profile: cotton,
+} as const;
 
 const PASSES: Record<string, () => Promise<void>> = {
   decode: () =>
@@ -50,6 +65,18 @@ const PASSES: Record<string, () => Promise<void>> = {
       },
       silent,
       never,
+    ),
+  /** The whole picture proofed on the demo's cotton, in its own space; `figures`: what it costs. */
+  async softProof() {
+    const target = `${folder}/proof.tif`;
+    await rm(target, { force: true });
+    const channels = facts.colourModel === 'grey' ? 1 : 3;
+    const work = { ...proofed, channels, ppi: 300, target } as const;
+    await fillSoftProof(work, silent, never);
+  },
+  figures: () =>
+    runInWorker('proofFigures', { ...proofed, blackPoint: true }, silent, never).then(
+      () => undefined,
     ),
   /** The whole reading of a master: its working copy, and then its pixels. */
   async inspect() {

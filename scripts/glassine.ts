@@ -5,6 +5,7 @@ import { startWorkersBy } from '@/engine';
 import { Stop } from './commands/command';
 import type { Command, Flags } from './commands/command';
 import { inspect, intake, rules } from './commands/pictures';
+import { softproof } from './commands/proof';
 import { backup, check, exportTables, restore, verify } from './commands/safekeeping';
 import { list, passphrase, serve } from './commands/studio';
 
@@ -15,6 +16,7 @@ const COMMANDS: readonly Command[] = [
   list,
   exportTables,
   rules,
+  softproof,
   backup,
   verify,
   restore,

@@ -20,3 +20,13 @@ export { sameIntents } from './colour/sameIntents';
 export { createTransform, readProfile } from './colour/colourEngine';
 export type { SheetPart, SheetWords } from './passes/sheetPass';
 export type { PrintDifference } from './passes/rulePass';
+export type {
+  ProofFigures,
+  IntentFigures,
+  MergedExample,
+  Place,
+} from './passes/proofFigures';
+export type { SoftProofWork } from './passes/softProofPass';
+export { REACH_STEPS } from './passes/proofTilePass';
+export type { ProofTileWork, TileShows } from './passes/proofTilePass';
+export type { ProofWay } from './colour/proofChain';

@@ -13,6 +13,13 @@ export function labOf(xyz: Readonly<Vector>): Vector {
   return [116 * y - 16, 500 * (x - y), 200 * (y - z)];
 }
 
+/** XYZ over the white D50 of a CIELAB colour (CIE 15). */
+export function xyzOfLab([l, a, b]: Readonly<Vector>): Vector {
+  const y = (l + 16) / 116;
+  const back = (t: number) => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA);
+  return [back(y + a / 500) * D50[0], back(y) * D50[1], back(y - b / 200) * D50[2]];
+}
+
 const DEGREES = 180 / Math.PI;
 const sin = (degrees: number) => Math.sin(degrees / DEGREES);
 const cos = (degrees: number) => Math.cos(degrees / DEGREES);

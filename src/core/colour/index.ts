@@ -7,3 +7,7 @@ export * from './colourTable';
 export * from './workingSpace';
 export * from './mediaWhite';
 export * from './difference';
+export * from './judgeProfile';
+export * from './lattice';
+export * from './simplexTable';
+export * from './nearestColour';

@@ -1,38 +1,12 @@
 import { createHash } from 'node:crypto';
-import {
-  INTENT_ABSOLUTE_COLORIMETRIC,
-  INTENT_PERCEPTUAL,
-  INTENT_RELATIVE_COLORIMETRIC,
-  INTENT_SATURATION,
-  TYPE_CMYK_16,
-  TYPE_GRAY_16,
-  TYPE_RGB_16,
-  cmsFLAGS_BLACKPOINTCOMPENSATION,
-  cmsFLAGS_NOCACHE,
-  cmsFLAGS_NOOPTIMIZE,
-  cmsInfoDescription,
-  instantiate,
-} from 'lcms-wasm';
-import type { Lcms } from 'lcms-wasm';
+import { TYPE_CMYK_16, TYPE_GRAY_16, TYPE_RGB_16, cmsInfoDescription } from 'lcms-wasm';
 import { CARRIER, iccProfile, matrixShaper, readMatrixProfile } from '@/core/colour';
 import type { MatrixProfile, Shaper } from '@/core/colour';
 import { keptCharacters } from '@/core/text';
-import type { Intent } from '@/core/prepare';
+import { joinedByCms, lcms, openProfile } from './littleCms';
 import { eightBy } from './transform';
 import type { Channels, ColourTransform, ConvertOptions } from './transform';
 import { whiteKept } from './whiteKept';
-
-let engine: Promise<Lcms> | undefined;
-const lcms = () =>
-  (engine ??= instantiate({ print: () => undefined, printErr: () => undefined }));
-
-function openProfile(cms: Lcms, bytes: Uint8Array): number {
-  const pointer = cms._malloc(bytes.length);
-  cms.HEAPU8.set(bytes, pointer);
-  const profile = cms._cmsOpenProfileFromMem(pointer, bytes.length);
-  cms._free(pointer);
-  return profile;
-}
 
 export interface ProfileFacts {
   description: string;
@@ -56,13 +30,6 @@ export async function readProfile(bytes: Uint8Array): Promise<ProfileFacts | nul
     deviceClass: String.fromCharCode(...bytes.subarray(12, 16)),
   };
 }
-
-const INTENTS: Record<Intent, number> = {
-  perceptual: INTENT_PERCEPTUAL,
-  relative: INTENT_RELATIVE_COLORIMETRIC,
-  saturation: INTENT_SATURATION,
-  absolute: INTENT_ABSOLUTE_COLORIMETRIC,
-};
 
 /** Formats of samples by their number. */
 const FORMATS = { 1: TYPE_GRAY_16, 3: TYPE_RGB_16, 4: TYPE_CMYK_16 };
@@ -173,74 +140,6 @@ export async function createTransform(
   const made = await littleCms(source, target, channels, options);
   const keeps = options.keepWhite && options.intent !== 'absolute' && channels.from !== 4;
   return keeps ? whiteKept(made, channels.from, channels.to) : made;
-}
-
-/** A transform of Little CMS between two profiles, by formats of samples; throws when they cannot be joined. */
-async function joinedByCms(
-  source: Uint8Array,
-  target: Uint8Array,
-  [inputFormat, outputFormat]: readonly [number, number],
-  { intent, blackPoint, exact }: ConvertOptions,
-): Promise<{ cms: Lcms; transform: number }> {
-  const cms = await lcms();
-  const from = openProfile(cms, source);
-  const to = openProfile(cms, target);
-  const transform =
-    from && to
-      ? cms.cmsCreateTransform(
-          from,
-          inputFormat,
-          to,
-          outputFormat,
-          INTENTS[intent],
-          cmsFLAGS_NOCACHE |
-            (exact ? cmsFLAGS_NOOPTIMIZE : 0) |
-            (blackPoint ? cmsFLAGS_BLACKPOINTCOMPENSATION : 0),
-        )
-      : 0;
-  if (from) cms.cmsCloseProfile(from);
-  if (to) cms.cmsCloseProfile(to);
-  if (!transform) throw new Error('the two colour profiles cannot be joined');
-  return { cms, transform };
-}
-
-/** Formats of samples in single precision, 0..1, as lcms2.h puts them together; grey and RGB. */
-const FLOATS = { 1: 0x430000 | (1 << 3) | 4, 3: 0x440000 | (3 << 3) | 4 };
-const FLOAT_CHUNK = 32768;
-
-/** Values of a profile, 0..1, to RGB of another in single precision, whatever lies beyond 0..1 included. */
-export async function littleCmsFloats(
-  source: Uint8Array,
-  target: Uint8Array,
-  channels: 1 | 3,
-  options: Omit<ConvertOptions, 'exact'>,
-): Promise<{
-  convert: (values: Float32Array) => Float32Array<ArrayBuffer>;
-  close: () => void;
-}> {
-  const formats = [FLOATS[channels], FLOATS[3]] as const;
-  const exact = { ...options, exact: true };
-  const { cms, transform } = await joinedByCms(source, target, formats, exact);
-  const input = cms._malloc(FLOAT_CHUNK * channels * 4);
-  const output = cms._malloc(FLOAT_CHUNK * 3 * 4);
-  return {
-    convert(values) {
-      const pixels = values.length / channels;
-      const out = new Float32Array(pixels * 3);
-      for (let done = 0; done < pixels; done += FLOAT_CHUNK) {
-        const n = Math.min(FLOAT_CHUNK, pixels - done);
-        cms.HEAPF32.set(values.subarray(done * channels, (done + n) * channels), input / 4);
-        cms._cmsDoTransform(transform, input, output, n);
-        out.set(cms.HEAPF32.subarray(output / 4, output / 4 + n * 3), done * 3);
-      }
-      return out;
-    },
-    close() {
-      cms.cmsDeleteTransform(transform);
-      cms._free(input);
-      cms._free(output);
-    },
-  };
 }
 
 /** The same by Little CMS, whatever the profiles are made of. */

@@ -7,6 +7,7 @@ declare module 'lcms-wasm' {
     _free(pointer: number): void;
     _cmsOpenProfileFromMem(pointer: number, bytes: number): number;
     _cmsDoTransform(transform: number, input: number, output: number, pixels: number): void;
+    _cmsCreateLab4Profile(white: number): number;
     cmsCloseProfile(profile: number): void;
     cmsGetProfileInfoASCII(
       p: number,

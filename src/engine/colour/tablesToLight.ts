@@ -1,6 +1,6 @@
 import { CARRIER, iccProfile } from '@/core/colour';
 import type { Conversion } from '@/core/prepare';
-import { littleCmsFloats } from './colourEngine';
+import { floatTransform, floatsOf } from './littleCms';
 import { WHITE_FADES } from './whiteKept';
 
 const LIGHT = iccProfile({ ...CARRIER, curve: { g: 1 } });
@@ -41,7 +41,11 @@ export async function tablesToLight(
     intent === 'absolute'
       ? ({ intent: 'relative', blackPoint: false } as const)
       : { intent, blackPoint };
-  const cms = await littleCmsFloats(icc, LIGHT, channels, by);
+  const cms = await floatTransform(
+    { end: icc, as: floatsOf(channels) },
+    { end: LIGHT, as: 'rgb' },
+    by,
+  );
   const inFloats = (samples: Uint16Array) => {
     const light = cms.convert(Float32Array.from(samples, (v) => v / WHOLE));
     for (let i = 0; i < light.length; i += 1) light[i]! *= WHOLE;

@@ -16,7 +16,7 @@ export interface ConvertOptions {
   keepWhite?: boolean;
 }
 
-/** Converts `pixels` pixels of 16-bit samples; input has 1 (grey) or 3 channels, output 3, or 4 of CMYK. */
+/** Converts `pixels` pixels of 16-bit samples; input has 1 (grey) or 3 channels, output 3, 4 of CMYK, or 1 of grey. */
 export interface ColourTransform {
   convert(input: Uint16Array, output: Uint16Array, pixels: number): void;
   /** The same, rounded to 8 bits; may be off by one level where `convert` is not. */
@@ -27,7 +27,7 @@ export interface ColourTransform {
 /** Samples of a pixel that go in and come out. */
 export interface Channels {
   from: 1 | 3 | 4;
-  to: 3 | 4;
+  to: 1 | 3 | 4;
 }
 
 /** A conversion to 16-bit samples of so many channels, rounded to 8 bits. */

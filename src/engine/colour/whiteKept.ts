@@ -15,7 +15,7 @@ export const WHITE_FADES = 65535 / 32;
 export function whiteKept(
   transform: ColourTransform,
   from: number,
-  to: 3 | 4,
+  to: 1 | 3 | 4,
 ): ColourTransform {
   const paper = to === 4 ? 0 : 65535;
   const found = new Uint16Array(to);

@@ -3,7 +3,9 @@ import { rm } from 'node:fs/promises';
 import { ppiOf } from '@/core/prepare';
 import type { PrintFileWork } from '../passes/printFilePass';
 import { inStrips, layOutPrintFile, layoutOf } from '../passes/printFilePass';
-import { rowsPerStrip } from '../tiff/tiffWriter';
+import { proofLayout } from '../passes/softProofPass';
+import type { SoftProofWork } from '../passes/softProofPass';
+import { layOutTiff, rowsPerStrip } from '../tiff/tiffWriter';
 import { stripsPath } from '../tiff/tiffStrips';
 import { partOf, sideBySide } from '../progress';
 import type { Progress } from '../progress';
@@ -122,4 +124,17 @@ export async function derive(
     runInWorker('deriveRows', { work, range }, p, signal),
   );
   await settleDerived(work);
+}
+
+/** Writes the proofed picture, 16 bit in the master's space, by all worker threads. */
+export async function fillSoftProof(
+  work: SoftProofWork,
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<void> {
+  await layOutTiff(work.target, proofLayout(work));
+  const ranges = sliceRows(work.height, WORKERS, LEAST_ROWS);
+  await allOf(ranges, progress, (range, p) =>
+    runInWorker('softProofRows', { work, range }, p, signal),
+  );
 }

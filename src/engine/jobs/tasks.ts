@@ -20,6 +20,9 @@ import { colourTable, readPart } from '../passes/patchPass';
 import { lightnessAt } from '../colour/lightness';
 import { reducePicture } from '../passes/reducePass';
 import { deflatedSamples, writeSheet } from '../passes/sheetPass';
+import { proofFigures } from '../passes/proofFigures';
+import { proofTile } from '../passes/proofTilePass';
+import { softProofRows } from '../passes/softProofPass';
 import { lookAt } from '../passes/lookPass';
 import { joinTiles, tileColumns } from '../passes/tilesPass';
 import type { Columns, TilesWork } from '../passes/tilesPass';
@@ -68,6 +71,9 @@ export const TASKS = {
   part: readPart,
   colourTable,
   look: (input: Parameters<typeof lookAt>[0]) => lookAt(input),
+  proofFigures: (input: Parameters<typeof proofFigures>[0]) => proofFigures(input),
+  proofTile: (input: Parameters<typeof proofTile>[0]) => proofTile(input),
+  softProofRows,
   board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),
   paintSample,

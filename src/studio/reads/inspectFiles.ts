@@ -100,13 +100,14 @@ export async function inspectFile(
       warnings: [...adviseTags(facts, null, null), ...readingCautions(judged)],
     };
   } catch (error) {
-    return { file, error: wordsFor(file, error) };
+    return { file, error: fileFaultWords(file, error) };
   } finally {
     await rm(folder, { recursive: true, force: true });
   }
 }
 
-function wordsFor(file: string, error: unknown): string {
+/** Why a file could not be read, in a sentence. */
+export function fileFaultWords(file: string, error: unknown): string {
   if (error instanceof FileRefusal) return refusalWords(file, error.refused);
   const { code } = error as NodeJS.ErrnoException;
   if (code === 'ENOENT') return `${file}: there is no such file, or it went away.`;

@@ -1,0 +1,62 @@
+import { access } from 'node:fs/promises';
+import { INTENTS } from '@/core/prepare';
+import type { Intent } from '@/core/prepare';
+import { printTargetOf, softProofFile } from '@/studio/reads/softProofFile';
+import { fileFaultWords } from '@/studio/reads/inspectFiles';
+import { Stop, said, saying } from './command';
+import type { Command } from './command';
+
+const INTENT_NAMES = INTENTS.join('|');
+
+export const softproof: Command = {
+  name: 'softproof',
+  takes: 'FILE',
+  does: 'what printing a picture through a profile costs it: one JSON object',
+  flags: {
+    profile: { type: 'string', does: 'the ICC profile of printer and paper' },
+    intent: {
+      type: 'string',
+      does: `of the proofed picture: ${INTENT_NAMES}; else relative`,
+    },
+    'no-bpc': { type: 'boolean', does: 'without black point compensation' },
+    out: { type: 'string', does: 'where the proofed picture is written, 16-bit TIFF' },
+    json: { type: 'boolean', does: 'one JSON object (always so)' },
+  },
+  words: [1, 1],
+  async run([file], flags) {
+    const { profile, intent = 'relative', out = null } = flags;
+    if (typeof profile !== 'string')
+      throw new Stop('Through which profile? Name it: --profile P.icc');
+    if (!INTENTS.includes(intent as Intent))
+      throw new Stop(
+        `There is no intent “${String(intent)}”. It is one of ${INTENT_NAMES}.`,
+      );
+    if (
+      typeof out === 'string' &&
+      (await access(out).then(
+        () => true,
+        () => false,
+      ))
+    )
+      throw new Stop(`${out}: there is a file of that name already. Name another.`);
+    const never = new AbortController().signal;
+    try {
+      const report = await softProofFile(
+        file!,
+        {
+          profile: await printTargetOf(profile),
+          intent: intent as Intent,
+          blackPoint: flags['no-bpc'] !== true,
+          out: typeof out === 'string' ? out : null,
+        },
+        saying(`${file!}: `),
+        never,
+      );
+      said();
+      console.log(JSON.stringify(report));
+    } catch (error) {
+      said();
+      throw new Stop(fileFaultWords(file!, error));
+    }
+  },
+};

@@ -1,0 +1,233 @@
+import {
+  RGB_SPACES,
+  iccProfile,
+  lattice,
+  lightnessAxis,
+  mediaWhite,
+  readGreyProfile,
+  readMatrixProfile,
+} from '@/core/colour';
+import type { ExactColours, Lattice, Vector } from '@/core/colour';
+import { D50, labOf, xyzOfLab } from '@/core/colour';
+import type { Intent } from '@/core/prepare';
+import { createTransform } from './colourEngine';
+import { floatTransform, floatsOf } from './littleCms';
+import type { MasterColour } from './masterColour';
+import type { PrintTarget } from './printTarget';
+import type { ColourTransform } from './transform';
+
+/** How a picture is printed: through which profile, by which intent. */
+export interface ProofWay {
+  profile: PrintTarget;
+  intent: Intent;
+  blackPoint: boolean;
+}
+
+/** What of the paper a screen shows beside its colours. */
+export interface ProofShown {
+  /** The white of the paper, instead of the screen's own. */
+  paperWhite: boolean;
+  /** The black of the ink, instead of the screen's own. */
+  blackInk: boolean;
+  /** The screen's profile. */
+  screen: Uint8Array;
+}
+
+const WHOLE = 65535;
+
+/** The profile of a master's numbers, and how many samples of a pixel it describes. */
+export function masterEnd(
+  colour: MasterColour,
+  channels: 1 | 3,
+): { icc: Uint8Array; native: 1 | 3 } {
+  if (colour.icc) return { icc: colour.icc, native: channels };
+  return { icc: iccProfile(RGB_SPACES[colour.assumedSpace ?? 'srgb']), native: 3 };
+}
+
+/** Samples of a master in those that its profile describes: grey without one three times over. */
+const asNative = (samples: Uint16Array, channels: 1 | 3, native: 1 | 3): Uint16Array =>
+  channels === native
+    ? samples
+    : Uint16Array.from({ length: samples.length * 3 }, (_, i) => samples[(i / 3) | 0]!);
+
+const floats = (samples: Uint16Array, whole = 1): Float32Array =>
+  Float32Array.from(samples, (v) => (v / WHOLE) * whole);
+
+/** A way through several conversions; to be closed. */
+export interface ColourWay {
+  exact: ExactColours;
+  outs: number;
+  close(): void;
+}
+
+/** Into the device values of a print, 16 bit, as its file has them. */
+async function intoPrint(
+  colour: MasterColour,
+  channels: 1 | 3,
+  { profile, intent, blackPoint }: ProofWay,
+) {
+  const { icc, native } = masterEnd(colour, channels);
+  const ends = { from: native, to: profile.channels };
+  const by = { intent, blackPoint, exact: true, keepWhite: true };
+  const print = await createTransform(icc, profile.icc, ends, by);
+  return {
+    close: () => print.close(),
+    device(samples: Uint16Array, pixels: number): Uint16Array {
+      const out = new Uint16Array(pixels * profile.channels);
+      print.convert(asNative(samples, channels, native), out, pixels);
+      return out;
+    },
+  };
+}
+
+/** The samples of a pixel of a proofed picture: those of the master's profile. */
+export const proofedChannels = (colour: MasterColour, channels: 1 | 3): 1 | 3 =>
+  masterEnd(colour, channels).native;
+
+/**
+ * The proofed picture in the master's own space: printed, and back by relative colorimetric
+ * with black point compensation. 16-bit values, as many as `proofedChannels` says.
+ */
+export async function proofedInMaster(
+  colour: MasterColour,
+  channels: 1 | 3,
+  way: ProofWay,
+): Promise<ColourWay> {
+  const { icc, native } = masterEnd(colour, channels);
+  const print = await intoPrint(colour, channels, way);
+  const back: ColourTransform = await createTransform(
+    way.profile.icc,
+    icc,
+    { from: way.profile.channels, to: native },
+    { intent: 'relative', blackPoint: true, exact: true },
+  );
+  return {
+    outs: native,
+    exact(samples, pixels) {
+      const out = new Uint16Array(pixels * native);
+      back.convert(print.device(samples, pixels), out, pixels);
+      return Float32Array.from(out);
+    },
+    close() {
+      print.close();
+      back.close();
+    },
+  };
+}
+
+/** L*a*b* of 16-bit values of a profile, relative colorimetric, nothing moved. */
+export async function labFrom(icc: Uint8Array, channels: 1 | 3 | 4) {
+  const to = await floatTransform(
+    { end: icc, as: floatsOf(channels) },
+    { end: 'lab', as: 'lab' },
+    { intent: 'relative', blackPoint: false },
+  );
+  return {
+    lab: (samples: Uint16Array) => to.convert(floats(samples, channels === 4 ? 100 : 1)),
+    close: () => to.close(),
+  };
+}
+
+/** The colours of a print as a screen shows them, 16-bit RGB of the screen's profile. */
+export async function proofedOnScreen(
+  colour: MasterColour,
+  channels: 1 | 3,
+  way: ProofWay,
+  shown: ProofShown,
+): Promise<ColourWay> {
+  const { profile } = way;
+  const print = await intoPrint(colour, channels, way);
+  const toLab = await floatTransform(
+    { end: profile.icc, as: floatsOf(profile.channels) },
+    { end: 'lab', as: 'lab' },
+    { intent: 'relative', blackPoint: !shown.blackInk },
+  );
+  const toScreen = await floatTransform(
+    { end: 'lab', as: 'lab' },
+    { end: shown.screen, as: 'rgb' },
+    { intent: 'relative', blackPoint: false },
+  );
+  const white = shown.paperWhite ? mediaWhite(profile.icc) : null;
+  const tint = white && (white.map((v, i) => v / D50[i]!) as Vector);
+  return {
+    outs: 3,
+    exact(samples, pixels) {
+      const device = floats(
+        print.device(samples, pixels),
+        profile.channels === 4 ? 100 : 1,
+      );
+      const lab = toLab.convert(device);
+      if (tint) onPaper(lab, tint);
+      const rgb = toScreen.convert(lab);
+      for (let i = 0; i < rgb.length; i += 1)
+        rgb[i] = Math.min(WHOLE, Math.max(0, rgb[i]! * WHOLE));
+      return rgb;
+    },
+    close() {
+      print.close();
+      toLab.close();
+      toScreen.close();
+    },
+  };
+}
+
+/** Colours relative to paper white as they are beside the white of the light, in place. */
+function onPaper(lab: Float32Array, tint: Vector): void {
+  for (let i = 0; i < lab.length; i += 3) {
+    const xyz = xyzOfLab([lab[i]!, lab[i + 1]!, lab[i + 2]!]);
+    lab.set(labOf(xyz.map((v, c) => v * tint[c]!) as Vector), i);
+  }
+}
+
+/** The master itself as a screen shows it. */
+export async function masterOnScreen(
+  colour: MasterColour,
+  channels: 1 | 3,
+  screen: Uint8Array,
+): Promise<ColourWay> {
+  const { icc, native } = masterEnd(colour, channels);
+  const by = { intent: 'relative', blackPoint: true, exact: true } as const;
+  const shown = await createTransform(icc, screen, { from: native, to: 3 }, by);
+  return {
+    outs: 3,
+    exact(samples, pixels) {
+      const out = new Uint16Array(pixels * 3);
+      shown.convert(asNative(samples, channels, native), out, pixels);
+      return Float32Array.from(out);
+    },
+    close: () => shown.close(),
+  };
+}
+
+/** Axes even in lightness, for masters whose numbers are light by curves; none for those of tables. */
+export function masterAxes(
+  colour: MasterColour,
+  channels: 1 | 3,
+): Float32Array[] | undefined {
+  const { icc, native } = masterEnd(colour, channels);
+  if (native === 1) {
+    const curve = readGreyProfile(icc);
+    return curve ? [lightnessAxis(curve)] : undefined;
+  }
+  const profile = readMatrixProfile(icc);
+  if (!profile) return undefined;
+  const axes = profile.curves.map(lightnessAxis);
+  return channels === 1 ? axes.slice(0, 1) : axes;
+}
+
+/** Levels of 65535 by which the grid may miss: a tenth of what is just visible, or thereabouts. */
+const TOLERANCE = 100;
+
+/** A way looked up over a grid that fills itself; see `lattice`. */
+export const throughLattice = (
+  colour: MasterColour,
+  channels: 1 | 3,
+  { exact, outs }: ColourWay,
+): Lattice =>
+  lattice({
+    channels,
+    outs,
+    exact,
+    tolerance: TOLERANCE,
+    axes: masterAxes(colour, channels),
+  });

@@ -1,0 +1,176 @@
+import { mkdtemp, readFile, rm, stat } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { basename, join } from 'node:path';
+import { judgeProfile } from '@/core/colour';
+import type { SpaceId } from '@/core/colour';
+import type { Intent } from '@/core/prepare';
+import { WEIGHED_INTENTS } from '@/core/proof';
+import type { WeighedIntent } from '@/core/proof';
+import { createTransform, fillSoftProof, readMaster, runInWorker } from '@/engine';
+import type { IntentFigures, PrintTarget, ProofFigures, Progress } from '@/engine';
+import { RGB_SPACES, iccProfile } from '@/core/colour';
+import { becauseWords } from '../words/proofWords';
+import { profileFaultWords } from '../words/profileWords';
+
+/** A sentence instead of an answer. */
+export class NotProofed extends Error {}
+
+/** What the command line says of a proof. The keys are documented and stay as they are. */
+export interface ProofReport {
+  intents: Record<WeighedIntent, ReportedIntent>;
+  recommended: 'relative' | 'perceptual';
+  because: string;
+  /** Pixels that were measured. */
+  pixels: number;
+  /** How far colours are from the nearest that can be printed, CIEDE2000. */
+  outOfGamut: {
+    beyond1: number;
+    beyond2: number;
+    beyond5: number;
+    mean: number;
+    p95: number;
+    max: number;
+  };
+  /** Where most of it is, shares of width and height. */
+  worst: { x: number; y: number; mean: number; max: number }[];
+  /** L* of the deepest black that the profile prints, paper white being 100. */
+  black: number;
+  /** The space an untagged file was read in; null where the file says its own. */
+  assumed: SpaceId | null;
+}
+
+interface ReportedIntent {
+  bpc: boolean;
+  beyond1: number;
+  beyond2: number;
+  beyond5: number;
+  mean: number;
+  p95: number;
+  max: number;
+  mergedPairs: number;
+  mergedShare: number;
+  brokenGradients: number;
+}
+
+const rounded = (v: number, digits = 4): number => Number(v.toFixed(digits));
+
+const beyondOf = ([one, two, five]: readonly [number, number, number]) => ({
+  beyond1: rounded(one, 6),
+  beyond2: rounded(two, 6),
+  beyond5: rounded(five, 6),
+});
+
+const reported = ({
+  bpc,
+  cost,
+  mergedPairs,
+  mergedShare,
+  gradients,
+}: IntentFigures): ReportedIntent => ({
+  bpc,
+  ...beyondOf(cost.beyond),
+  mean: rounded(cost.mean),
+  p95: rounded(cost.p95),
+  max: rounded(cost.max),
+  mergedPairs,
+  mergedShare: rounded(mergedShare, 6),
+  brokenGradients: gradients.broken,
+});
+
+export const proofReport = (found: ProofFigures, assumed: SpaceId | null): ProofReport => ({
+  intents: Object.fromEntries(
+    WEIGHED_INTENTS.map((intent) => [intent, reported(found.intents[intent])]),
+  ) as ProofReport['intents'],
+  recommended: found.recommended.intent,
+  because: becauseWords(found),
+  pixels: found.pixels,
+  outOfGamut: {
+    ...beyondOf(found.reach.beyond),
+    mean: rounded(found.reach.mean),
+    p95: rounded(found.reach.p95),
+    max: rounded(found.reach.max),
+  },
+  worst: found.reach.places.map(({ x, y, mean, most }) => ({
+    x: rounded(x),
+    y: rounded(y),
+    mean: rounded(mean, 2),
+    max: rounded(most, 2),
+  })),
+  black: rounded(found.black, 2),
+  assumed,
+});
+
+/** Reads a profile to print through from a file. Throws NotProofed, in words. */
+export async function printTargetOf(path: string): Promise<PrintTarget> {
+  const name = basename(path);
+  const bytes = await readFile(path).catch(() => null);
+  if (!bytes) throw new NotProofed(`${path}: there is no such file, or it cannot be read.`);
+  const icc = new Uint8Array(bytes);
+  const read = judgeProfile(icc, 'print');
+  if ('code' in read) throw new NotProofed(profileFaultWords(name, read));
+  const channels = read.space === 'CMYK' ? 4 : 3;
+  for (const [source, target, from, to] of [
+    [iccProfile(RGB_SPACES['prophoto-rgb']), icc, 3, channels],
+    [icc, iccProfile(RGB_SPACES['prophoto-rgb']), channels, 3],
+  ] as const) {
+    const by = { intent: 'relative', blackPoint: true, exact: true } as const;
+    const joined = await createTransform(source, target, { from, to }, by).catch(
+      () => null,
+    );
+    if (!joined) throw new NotProofed(profileFaultWords(name, { code: 'damaged' }));
+    joined.close();
+  }
+  return { icc, name: read.description || name, channels };
+}
+
+/**
+ * Proofs a file through a profile: measures what each intent costs it and, where `out` is named,
+ * writes the proofed picture there. Throws NotProofed, in words, and FileRefusal.
+ */
+export async function softProofFile(
+  file: string,
+  {
+    profile,
+    intent,
+    blackPoint,
+    out,
+  }: { profile: PrintTarget; intent: Intent; blackPoint: boolean; out: string | null },
+  progress: Progress,
+  signal: AbortSignal,
+): Promise<ProofReport> {
+  const folder = await mkdtemp(join(tmpdir(), 'glassine-'));
+  const pixels = join(folder, 'pixels.v');
+  try {
+    const { size } = await stat(file);
+    const { facts, icc } = await readMaster(file, size);
+    const decode = { path: file, facts, part: join(folder, 'part.v'), target: pixels };
+    await runInWorker('decode', decode, progress, signal);
+    const assumed = icc ? null : 'srgb';
+    const colour = { icc, assumedSpace: assumed } as const;
+    const { width, height, colourModel, ppiTag } = facts;
+    const measured = runInWorker(
+      'proofFigures',
+      { pixels, colour, profile, blackPoint },
+      () => undefined,
+      signal,
+    );
+    if (out) {
+      const channels = colourModel === 'grey' ? 1 : 3;
+      const way = { profile, intent, blackPoint };
+      const work = {
+        pixels,
+        width,
+        height,
+        channels,
+        ppi: ppiTag ?? 300,
+        colour,
+        way,
+        target: out,
+      } as const;
+      await Promise.all([measured, fillSoftProof(work, progress, signal)]);
+    }
+    return proofReport(await measured, assumed);
+  } finally {
+    await rm(folder, { recursive: true, force: true });
+  }
+}
