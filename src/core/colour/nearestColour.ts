@@ -3,21 +3,17 @@ import type { Vector } from './matrix';
 import { colourAt } from './simplexTable';
 import type { DeviceTable } from './simplexTable';
 
-const ROUNDS = 12;
+const ROUNDS = 7;
 /** A step of device values by which slopes are felt. */
 const FEEL = 1 / 128;
 
-/** Axes near a colour along which a step of 1 is about 1 CIEDE2000: lightness, chroma, hue. */
-function metricAt([l, a, b]: Readonly<Vector>): [Vector, Vector, Vector] {
+/** Axes near a colour along which a step of 1 is about 1 CIEDE2000: lightness, chroma, hue; row by row. */
+function metricAt([l, a, b]: Readonly<Vector>): Float64Array {
   const chroma = Math.hypot(a, b);
   const [ca, cb] = chroma > 0 ? [a / chroma, b / chroma] : [1, 0];
   const light = 1 / (1 + (0.015 * (l - 50) ** 2) / Math.sqrt(20 + (l - 50) ** 2));
   const [sc, sh] = [1 / (1 + 0.045 * chroma), 1 / (1 + 0.015 * chroma)];
-  return [
-    [light, 0, 0],
-    [0, ca * sc, cb * sc],
-    [0, -cb * sh, ca * sh],
-  ];
+  return Float64Array.of(light, 0, 0, 0, ca * sc, cb * sc, 0, -cb * sh, ca * sh);
 }
 
 /** Solves a small system by elimination; null where it has no single answer. */
@@ -56,24 +52,32 @@ export function nearestColour(
 ): { device: number[]; difference: number } {
   const { channels } = table;
   const metric = metricAt(wanted);
-  const missOf = (device: number[]) => {
-    const lab = colourAt(table, device);
-    return metric.map((axis) =>
-      axis.reduce((t, v, c) => t + v * (lab[c]! - wanted[c]!), 0),
-    );
+  const missOf = (device: number[], out: Float64Array) => {
+    const [l, a, b] = colourAt(table, device);
+    const [dl, da, db] = [l - wanted[0], a - wanted[1], b - wanted[2]];
+    for (let i = 0; i < 3; i += 1)
+      out[i] = metric[i * 3]! * dl + metric[i * 3 + 1]! * da + metric[i * 3 + 2]! * db;
   };
+  const miss = new Float64Array(3);
+  const moved = new Float64Array(3);
+  const slopes = Array.from({ length: channels }, () => new Float64Array(3));
   const farness = (device: number[]) => colourDifference(colourAt(table, device), wanted);
   let device = Array.from(guess, (v) => Math.min(1, Math.max(0, v)));
   let difference = farness(device);
   let damping = 0.5;
   for (let round = 0; round < ROUNDS && difference > 0.05; round += 1) {
-    const miss = missOf(device);
-    const slopes = device.map((v, i) => {
+    missOf(device, miss);
+    for (let i = 0; i < channels; i += 1) {
+      const v = device[i]!;
       const by = v < 0.5 ? FEEL : -FEEL;
-      const moved = missOf(device.map((w, k) => (k === i ? v + by : w)));
-      return moved.map((m, c) => (m - miss[c]!) / by);
-    });
-    const pull = slopes.map((s) => s.reduce((t, v, c) => t + v * miss[c]!, 0));
+      device[i] = v + by;
+      missOf(device, moved);
+      device[i] = v;
+      for (let c = 0; c < 3; c += 1) slopes[i]![c] = (moved[c]! - miss[c]!) / by;
+    }
+    const along = (one: Float64Array, other: Float64Array) =>
+      one[0]! * other[0]! + one[1]! * other[1]! + one[2]! * other[2]!;
+    const pull = slopes.map((s) => along(s, miss));
     // What lies at an end of its range and is pulled beyond it stays there.
     const free = device
       .map((_, i) => i)
@@ -82,11 +86,7 @@ export function nearestColour(
       );
     if (free.length === 0) break;
     const rows = free.map((i) =>
-      free.map(
-        (k) =>
-          slopes[i]!.reduce((t, v, c) => t + v * slopes[k]![c]!, 0) +
-          (i === k ? damping : 0),
-      ),
+      free.map((k) => along(slopes[i]!, slopes[k]!) + (i === k ? damping : 0)),
     );
     const step = solved(
       rows,
@@ -102,7 +102,7 @@ export function nearestColour(
       const gained = difference - far;
       [device, difference] = [next, far];
       damping /= 4;
-      if (gained < 0.002) break;
+      if (gained < 0.01) break;
     } else {
       damping = damping * 8 + 1;
       if (damping > 1e5) break;

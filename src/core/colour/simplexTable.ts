@@ -25,32 +25,40 @@ export function devicePlaces(channels: 3 | 4, points: number): Float32Array {
  * The colour of device values, between the places of the grid by simplices: from the near
  * corner to the far one along the axes, the largest share first.
  */
-export function colourAt(
-  { channels, points, lab }: DeviceTable,
-  device: ArrayLike<number>,
-): Vector {
-  const shares: { share: number; step: number }[] = [];
+export function colourAt(table: DeviceTable, device: ArrayLike<number>): Vector {
+  const { channels, points, lab } = table;
+  const shares = SHARES[channels];
+  const along = ALONG[channels];
   let at = 0;
-  let step = 3;
-  for (let c = channels - 1; c >= 0; c -= 1, step *= points) {
-    const place = Math.min(1, Math.max(0, device[c]!)) * (points - 1);
-    const low = Math.min(points - 2, Math.floor(place));
+  for (let c = channels - 1, step = 3; c >= 0; c -= 1, step *= points) {
+    const v = device[c]!;
+    const place = (v <= 0 ? 0 : v >= 1 ? 1 : v) * (points - 1);
+    const low = place >= points - 1 ? points - 2 : place | 0;
     at += low * step;
-    shares.push({ share: place - low, step });
+    // Put in its place among those that are larger.
+    let k = channels - 1 - c;
+    const share = place - low;
+    for (; k > 0 && shares[k - 1]! < share; k -= 1) {
+      shares[k] = shares[k - 1]!;
+      along[k] = along[k - 1]!;
+    }
+    shares[k] = share;
+    along[k] = step;
   }
-  shares.sort((a, b) => b.share - a.share);
-  const out: Vector = [0, 0, 0];
   let before = 1;
-  const add = (weight: number) => {
-    out[0] += weight * lab[at]!;
-    out[1] += weight * lab[at + 1]!;
-    out[2] += weight * lab[at + 2]!;
-  };
-  for (const { share, step: along } of shares) {
-    add(before - share);
+  let [l, a, b] = [0, 0, 0];
+  for (let k = 0; k <= channels; k += 1) {
+    const share = k < channels ? shares[k]! : 0;
+    const weight = before - share;
+    l += weight * lab[at]!;
+    a += weight * lab[at + 1]!;
+    b += weight * lab[at + 2]!;
     before = share;
-    at += along;
+    if (k < channels) at += along[k]!;
   }
-  add(before);
-  return out;
+  return [l, a, b];
 }
+
+/** Shares and steps of the axes at hand, used again and again. */
+const SHARES = { 3: new Float64Array(3), 4: new Float64Array(4) };
+const ALONG = { 3: new Int32Array(3), 4: new Int32Array(4) };

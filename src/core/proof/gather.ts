@@ -70,10 +70,11 @@ export function gatherColours(
   const sums = new Float64Array(Math.min(pixels, cells ** channels) * channels);
   const counts = new Float64Array(Math.min(pixels, cells ** channels));
   let found = 0;
+  const [one, two = one, three = one] = cellOf as [Uint8Array, Uint8Array?, Uint8Array?];
   for (let p = 0, i = 0; p < pixels; p += 1, i += channels) {
-    let cell = cellOf[0]![samples[i]!]!;
-    for (let c = 1; c < channels; c += 1)
-      cell = cell * cells + cellOf[c]![samples[i + c]!]!;
+    let cell = one[samples[i]!]!;
+    if (channels === 3)
+      cell = (cell * cells + two[samples[i + 1]!]!) * cells + three[samples[i + 2]!]!;
     let place = placeOf[cell]!;
     if (place < 0) {
       place = found;
@@ -82,7 +83,12 @@ export function gatherColours(
     }
     of[p] = place;
     counts[place]! += 1;
-    for (let c = 0; c < channels; c += 1) sums[place * channels + c]! += samples[i + c]!;
+    const at = place * channels;
+    sums[at]! += samples[i]!;
+    if (channels === 3) {
+      sums[at + 1]! += samples[i + 1]!;
+      sums[at + 2]! += samples[i + 2]!;
+    }
   }
   const colours = new Uint16Array(found * channels);
   for (let i = 0; i < colours.length; i += 1)

@@ -4,71 +4,107 @@ import { labAt } from './cost';
 /** Steps of a stretch along a row or a column, and pixels from one to the next. */
 const STEPS = 6;
 const STRIDE = 4;
+/** Rows or columns from one that is looked along to the next. */
+const LINES = 8;
 /** A stretch is a gradient when it changes by so much, in steps that are nearly even; CIEDE2000. */
 const LEAST = 3;
 const EVEN = { low: 0.5, high: 1.7 };
 /** It breaks when one step takes more than this share of all its change and another nearly none. */
 const JUMP = 0.45;
 const FLAT = 0.04;
+/** Changes of L*, a* or b* below which two colours are not farther apart than `LEAST` / 3, whatever their hue. */
+const STILL = 0.5;
+
+/** A stretch that changes evenly: its first pixel, and how far it is to the next of its row or column. */
+export interface Stretch {
+  at: number;
+  by: number;
+}
 
 export interface Gradients {
   /** Stretches of the source that change smoothly. */
   smooth: number;
   /** Those of them that break into steps in the proof. */
   broken: number;
-  /** The one that breaks most: its first pixel, whether it runs down; null where none does. */
-  worst: { at: number; down: boolean } | null;
+  /** The first pixel of the one that breaks most; null where none does. */
+  worst: number | null;
 }
 
-const shares = (steps: readonly number[]): number[] => {
-  const sum = steps.reduce((t, v) => t + v, 0);
-  return steps.map((v) => (sum > 0 ? v / sum : 0));
-};
+/** CIEDE2000 of each step of a stretch. `of`: for each pixel the place of its colour in the list. */
+function stepsOf(
+  { at, by }: Stretch,
+  of: ArrayLike<number>,
+  list: ArrayLike<number>,
+  steps: Float64Array,
+): void {
+  let before = labAt(list, of[at]!);
+  for (let i = 0; i < STEPS; i += 1) {
+    const next = labAt(list, of[at + (i + 1) * STRIDE * by]!);
+    steps[i] = colourDifference(before, next);
+    before = next;
+  }
+}
+
+function isEven(
+  stretch: Stretch,
+  of: ArrayLike<number>,
+  source: ArrayLike<number>,
+  steps: Float64Array,
+) {
+  const [one, other] = [
+    of[stretch.at]! * 3,
+    of[stretch.at + STEPS * STRIDE * stretch.by]! * 3,
+  ];
+  const moves = [0, 1, 2].some(
+    (c) => Math.abs(source[one + c]! - source[other + c]!) > STILL,
+  );
+  if (!moves) return false;
+  const whole = colourDifference(labAt(source, one / 3), labAt(source, other / 3));
+  if (whole < LEAST) return false;
+  stepsOf(stretch, of, source, steps);
+  const [low, high] = [(EVEN.low * whole) / STEPS, (EVEN.high * whole) / STEPS];
+  return steps.every((v) => v > low && v < high);
+}
 
 /**
- * Looks for gradients that break: places of a picture that change evenly in the source and by a
- * jump beside a flat place in the proof. `of`: for each pixel the place of its colour in both lists
- * of L*a*b*; rows of `width`.
+ * The places of a picture that change evenly: stretches along rows and columns that share no
+ * pixel. `of`: for each pixel the place of its colour in the list of L*a*b*; rows of `width`.
  */
-export function brokenGradients(
+export function evenStretches(
   of: ArrayLike<number>,
   { width, height }: { width: number; height: number },
   source: ArrayLike<number>,
+): Stretch[] {
+  const long = STEPS * STRIDE;
+  const steps = new Float64Array(STEPS);
+  const found: Stretch[] = [];
+  const look = (stretch: Stretch) => {
+    if (isEven(stretch, of, source, steps)) found.push(stretch);
+  };
+  for (let y = 0; y < height; y += LINES)
+    for (let x = 0; x + long < width; x += long) look({ at: y * width + x, by: 1 });
+  for (let x = 0; x < width; x += LINES)
+    for (let y = 0; y + long < height; y += long) look({ at: y * width + x, by: width });
+  return found;
+}
+
+/** Those of even stretches that break in the proof: a jump beside a flat place. */
+export function brokenGradients(
+  stretches: readonly Stretch[],
+  of: ArrayLike<number>,
   proof: ArrayLike<number>,
 ): Gradients {
-  const found: Gradients = { smooth: 0, broken: 0, worst: null };
-  const long = STEPS * STRIDE;
+  const found: Gradients = { smooth: stretches.length, broken: 0, worst: null };
+  const steps = new Float64Array(STEPS);
   let worst = 0;
-  const look = (from: number, by: number, down: boolean) => {
-    const places = Array.from({ length: STEPS + 1 }, (_, i) => of[from + i * STRIDE * by]!);
-    const steps = (list: ArrayLike<number>) =>
-      places
-        .slice(1)
-        .map((p, i) => colourDifference(labAt(list, places[i]!), labAt(list, p)));
-    const before = steps(source);
-    const whole = colourDifference(
-      labAt(source, places[0]!),
-      labAt(source, places.at(-1)!),
-    );
-    if (whole < LEAST) return;
-    const even = before.every(
-      (v) => v > (EVEN.low * whole) / STEPS && v < (EVEN.high * whole) / STEPS,
-    );
-    if (!even) return;
-    found.smooth += 1;
-    const after = shares(steps(proof));
-    const jump = Math.max(...after);
-    if (jump < JUMP || Math.min(...after) > FLAT) return;
+  for (const stretch of stretches) {
+    stepsOf(stretch, of, proof, steps);
+    const sum = steps.reduce((t, v) => t + v, 0);
+    if (sum === 0) continue;
+    const jump = Math.max(...steps) / sum;
+    if (jump < JUMP || Math.min(...steps) / sum > FLAT) continue;
     found.broken += 1;
-    if (jump > worst) {
-      worst = jump;
-      found.worst = { at: from, down };
-    }
-  };
-  // Stretches that do not share a pixel: each counts once.
-  for (let y = 0; y < height; y += STRIDE)
-    for (let x = 0; x + long < width; x += long) look(y * width + x, 1, false);
-  for (let x = 0; x < width; x += STRIDE)
-    for (let y = 0; y + long < height; y += long) look(y * width + x, width, true);
+    if (jump > worst) [worst, found.worst] = [jump, stretch.at];
+  }
   return found;
 }

@@ -1,20 +1,24 @@
 import { colourDifference } from '../colour';
 import { labAt } from './cost';
+import type { Gathered } from './gather';
 
 /** Colours merge when they were farther apart than `apart` and come to lie closer than `close`, CIEDE2000. */
 export const MERGING = { apart: 2, close: 1 } as const;
 
-/** Colours among which pairs are looked for, at most: more would take minutes. */
-const MOST_COLOURS = 4096;
+/** Colours among which pairs are looked for, at most, where they are means of many. */
+const MOST_MEANS = 2000;
 
 /**
- * The colours among which pairs are looked for: all of them, or those of the most pixels.
- * `weights`: pixels of each colour; answers their places.
+ * The colours among which pairs are looked for, by their places: all of them where each stands for
+ * itself, else those of the most pixels.
  */
-export const mergingList = (weights: ArrayLike<number>): number[] => {
+export const mergingList = ({
+  weights,
+  exact,
+}: Pick<Gathered, 'weights' | 'exact'>): number[] => {
   const places = Array.from({ length: weights.length }, (_, i) => i);
-  if (places.length <= MOST_COLOURS) return places;
-  return places.sort((a, b) => weights[b]! - weights[a]! || a - b).slice(0, MOST_COLOURS);
+  if (exact || places.length <= MOST_MEANS) return places;
+  return places.sort((a, b) => weights[b]! - weights[a]! || a - b).slice(0, MOST_MEANS);
 };
 
 export interface MergedPair {
@@ -39,6 +43,13 @@ export interface Merged {
  * are farther apart than 1, whatever their hue.
  */
 const MOST_LIGHTNESS = 1.75 * MERGING.close;
+/**
+ * Nor can two colours be closer than 1 that lie farther apart on the a*b* plane than this: chroma
+ * weighs at most 1 / (1 + 0.045 C'), hue at most 1 / (1 + 0.029 C'), C' at most 1.5 C*; and in the
+ * blues, which lie below the a* axis, the turn takes at most 0.866 of their product away.
+ */
+const reachOf = (chroma: number, b: number): number =>
+  b > 3 ? 1.02 + 0.069 * chroma : 3 + 0.19 * chroma;
 const EXAMPLES = 6;
 /** Pairs among which examples are looked for. */
 const KEPT = 200;
@@ -65,24 +76,27 @@ export function mergedPairs(source: ArrayLike<number>, proof: ArrayLike<number>)
     best = best.sort((x, y) => y.before - x.before).slice(0, KEPT);
     least = best.at(-1)!.before;
   };
-  for (let i = 0; i < colours; i += 1) {
-    const a = order[i]!;
-    const pa = labAt(proof, a);
-    for (let k = i + 1; k < colours; k += 1) {
-      const b = order[k]!;
-      if (proof[b * 3]! - pa[0] > MOST_LIGHTNESS) break;
-      const pb = labAt(proof, b);
-      // A cheap bound first: chroma counts at most 1 / (1 + 0.045 C) of itself, and so on.
-      const chroma = Math.max(Math.hypot(pa[1], pa[2]), Math.hypot(pb[1], pb[2]));
-      if (Math.hypot(pb[1] - pa[1], pb[2] - pa[2]) > 3 + 0.16 * chroma) continue;
-      const after = colourDifference(pa, pb);
+  const sorted = new Float64Array(colours * 4);
+  order.forEach((at, i) => {
+    const [l, a, b] = labAt(proof, at);
+    sorted.set([l, a, b, reachOf(Math.hypot(a, b), b)], i * 4);
+  });
+  for (let i = 0, p = 0; i < colours; i += 1, p += 4) {
+    const top = sorted[p]! + MOST_LIGHTNESS;
+    for (let k = i + 1, q = p + 4; k < colours && sorted[q]! <= top; k += 1, q += 4) {
+      const da = sorted[q + 1]! - sorted[p + 1]!;
+      const db = sorted[q + 2]! - sorted[p + 2]!;
+      const bound = Math.max(sorted[p + 3]!, sorted[q + 3]!);
+      if (da * da + db * db > bound * bound) continue;
+      const [one, other] = [order[i]!, order[k]!];
+      const after = colourDifference(labAt(proof, one), labAt(proof, other));
       if (after >= MERGING.close) continue;
-      const before = colourDifference(labAt(source, a), labAt(source, b));
+      const before = colourDifference(labAt(source, one), labAt(source, other));
       if (before <= MERGING.apart) continue;
       pairs += 1;
-      merges[a] = 1;
-      merges[b] = 1;
-      keep({ one: Math.min(a, b), other: Math.max(a, b), before, after });
+      merges[one] = 1;
+      merges[other] = 1;
+      keep({ one: Math.min(one, other), other: Math.max(one, other), before, after });
     }
   }
   const examples: MergedPair[] = [];

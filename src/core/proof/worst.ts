@@ -19,42 +19,66 @@ const LEAST = 1;
 
 /**
  * The places where most is lost, worst first, three at most, apart from each other. `found`: a
- * difference for each pixel of a picture, row by row.
+ * difference for each colour; `of`: for each pixel the place of its colour, row by row.
  */
 export function worstPlaces(
   found: ArrayLike<number>,
+  of: ArrayLike<number>,
   { width, height }: { width: number; height: number },
 ): WorstPlace[] {
   const side = Math.max(1, Math.ceil(Math.max(width, height) / CELLS));
   const [across, down] = [Math.ceil(width / side), Math.ceil(height / side)];
-  const sums = new Float64Array(across * down);
-  const counts = new Float64Array(across * down);
-  const most = new Int32Array(across * down).fill(-1);
-  for (let y = 0, p = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1, p += 1) {
-      const cell = ((y / side) | 0) * across + ((x / side) | 0);
-      sums[cell]! += found[p]!;
-      counts[cell]! += 1;
-      if (most[cell]! < 0 || found[p]! > found[most[cell]!]!) most[cell] = p;
-    }
-  const cells = Array.from(sums, (sum, cell) => ({ cell, mean: sum / counts[cell]! })).sort(
-    (a, b) => b.mean - a.mean,
+  const cells = Array.from({ length: across * down }, (_, i) =>
+    cellOf(found, of, width, {
+      left: (i % across) * side,
+      top: ((i / across) | 0) * side,
+      right: Math.min(width, ((i % across) + 1) * side),
+      bottom: Math.min(height, (((i / across) | 0) + 1) * side),
+    }),
   );
-  const placed: { column: number; row: number; cell: number; mean: number }[] = [];
-  for (const { cell, mean } of cells) {
-    if (placed.length >= PLACES || mean < LEAST) break;
-    const [column, row] = [cell % across, (cell / across) | 0];
-    const near = placed.some((c) => Math.hypot(c.column - column, c.row - row) < APART);
-    if (!near) placed.push({ column, row, cell, mean });
+  const order = cells.map((c, cell) => ({ ...c, cell })).sort((a, b) => b.mean - a.mean);
+  const placed: typeof order = [];
+  for (const place of order) {
+    if (placed.length >= PLACES || place.mean < LEAST) break;
+    const near = placed.some(
+      ({ cell }) =>
+        Math.hypot(
+          (cell % across) - (place.cell % across),
+          ((cell / across) | 0) - ((place.cell / across) | 0),
+        ) < APART,
+    );
+    if (!near) placed.push(place);
   }
-  return placed.map(({ cell, mean }) => {
-    const at = most[cell]!;
-    return {
-      x: ((at % width) + 0.5) / width,
-      y: (((at / width) | 0) + 0.5) / height,
-      mean,
-      most: found[at]!,
-      at,
-    };
-  });
+  return placed.map(({ at, mean }) => ({
+    x: ((at % width) + 0.5) / width,
+    y: (((at / width) | 0) + 0.5) / height,
+    mean,
+    most: found[of[at]!]!,
+    at,
+  }));
+}
+
+/** The mean difference of a cell, and its pixel where most is lost. */
+function cellOf(
+  found: ArrayLike<number>,
+  of: ArrayLike<number>,
+  width: number,
+  {
+    left,
+    top,
+    right,
+    bottom,
+  }: { left: number; top: number; right: number; bottom: number },
+): { mean: number; at: number } {
+  let [sum, most, at] = [0, -1, top * width + left];
+  for (let y = top; y < bottom; y += 1)
+    for (let p = y * width + left; p < y * width + right; p += 1) {
+      const v = found[of[p]!]!;
+      sum += v;
+      if (v > most) {
+        most = v;
+        at = p;
+      }
+    }
+  return { mean: sum / Math.max(1, (right - left) * (bottom - top)), at };
 }

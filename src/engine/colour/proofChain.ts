@@ -7,7 +7,7 @@ import {
   readGreyProfile,
   readMatrixProfile,
 } from '@/core/colour';
-import type { ExactColours, Lattice, Vector } from '@/core/colour';
+import type { Curve, ExactColours, Lattice, Vector } from '@/core/colour';
 import { D50, labOf, xyzOfLab } from '@/core/colour';
 import type { Intent } from '@/core/prepare';
 import { createTransform } from './colourEngine';
@@ -199,6 +199,9 @@ export async function masterOnScreen(
   };
 }
 
+/** Places at which two curves are held against each other. */
+const FELT = Array.from({ length: 257 }, (_, i) => i / 256);
+
 /** Axes even in lightness, for masters whose numbers are light by curves; none for those of tables. */
 export function masterAxes(
   colour: MasterColour,
@@ -211,8 +214,12 @@ export function masterAxes(
   }
   const profile = readMatrixProfile(icc);
   if (!profile) return undefined;
-  const axes = profile.curves.map(lightnessAxis);
-  return channels === 1 ? axes.slice(0, 1) : axes;
+  const [red, green, blue] = profile.curves;
+  const first = lightnessAxis(red);
+  if (channels === 1) return [first];
+  const alike = (curve: Curve) =>
+    FELT.every((v) => curve(v) === red(v)) ? first : lightnessAxis(curve);
+  return [first, alike(green), alike(blue)];
 }
 
 /** Levels of 65535 by which the grid may miss: a tenth of what is just visible, or thereabouts. */

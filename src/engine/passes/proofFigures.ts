@@ -2,6 +2,7 @@ import {
   WEIGHED_INTENTS,
   brokenGradients,
   differences,
+  evenStretches,
   gatherColours,
   labAt,
   mergedPairs,
@@ -116,7 +117,8 @@ export async function figuresOf(
       ? samples
       : Uint16Array.from({ length: samples.length * 3 }, (_, i) => samples[(i / 3) | 0]!);
   const source = ruler.lab(wide(colours));
-  const merging = mergingList(weights);
+  const merging = mergingList(gathered);
+  const stretches = evenStretches(of, sample, source);
   const intents = {} as Record<WeighedIntent, IntentFigures>;
   for (const intent of WEIGHED_INTENTS) {
     const bpc = blackPoint && intent !== 'absolute';
@@ -129,7 +131,7 @@ export async function figuresOf(
     way.close();
     const merged = mergedPairs(pick(source, merging), pick(proof, merging));
     const all = weights.reduce((t, v) => t + v, 0);
-    const { worst, ...gradients } = brokenGradients(of, sample, source, proof);
+    const { worst, ...gradients } = brokenGradients(stretches, of, proof);
     intents[intent] = {
       bpc,
       cost: proofCost(differences(source, proof), source, weights),
@@ -144,7 +146,7 @@ export async function figuresOf(
           ...shareOf(first[a]!, sample),
         };
       }),
-      gradients: { ...gradients, worst: worst && shareOf(worst.at, sample) },
+      gradients: { ...gradients, worst: worst === null ? null : shareOf(worst, sample) },
     };
   }
   ruler.close();
@@ -152,10 +154,7 @@ export async function figuresOf(
   const far = reach.distance(source);
   reach.close();
   const { beyond, mean, p95, max } = proofCost(far, source, weights);
-  const places = worstPlaces(
-    Float32Array.from(of, (at) => far[at]!),
-    sample,
-  );
+  const places = worstPlaces(far, of, sample);
   return {
     pixels: sample.width * sample.height,
     stride: sample.stride,
