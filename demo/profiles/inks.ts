@@ -11,7 +11,12 @@ export interface Inks {
   solids: Vector[];
   /** How much a full overprint darkens beyond the product of its inks. */
   trap: number;
+  /** XYZ of the bare paper under D50. */
+  white: Vector;
 }
+
+/** White of the two papers that were measured first. */
+const FIRST_WHITE: Vector = [0.86, 0.892, 0.712];
 
 /** Three colours and black, quiet as on an uncoated paper. */
 export const CMYK_INKS: Inks = {
@@ -23,6 +28,7 @@ export const CMYK_INKS: Inks = {
     [0.034, 0.035, 0.029],
   ],
   trap: 0.94,
+  white: FIRST_WHITE,
 };
 
 /** Three pigment inks on a smooth white sheet, driven as cyan, magenta, yellow. */
@@ -34,7 +40,39 @@ export const PIGMENT_INKS: Inks = {
     [0.74, 0.78, 0.05],
   ],
   trap: 0.9,
+  white: FIRST_WHITE,
 };
+
+/** Three inks that are nearly neutral together, as a printer with blacks of its own prints them. */
+const BALANCED: Vector[] = [
+  [0.1, 0.19, 0.62],
+  [0.32, 0.15, 0.28],
+  [0.76, 0.8, 0.11],
+];
+
+/** They on a paper: how deep they print there, and its white. */
+const onPaper = (name: string, depth: number, trap: number, white: Vector): Inks => ({
+  name,
+  // Where an ink takes most away it takes more; what it leaves it leaves.
+  solids: BALANCED.map(
+    (xyz) =>
+      xyz.map(
+        (v) => v ** (1 + (depth - 1) * Math.max(0, 1 - v / 0.3) * 2.6),
+      ) as unknown as Vector,
+  ),
+  trap,
+  white,
+});
+
+/** Every paper of the demo, by its name: quiet on matte, deep on gloss, warm where the paper is. */
+export const PAPER_INKS: readonly Inks[] = [
+  onPaper('Slackwater Cotton', 0.95, 0.94, [0.862, 0.893, 0.716]),
+  onPaper('Chalkline Baryta', 1.26, 0.7, [0.889, 0.921, 0.752]),
+  onPaper('Reedbed Alpha', 0.9, 0.96, [0.851, 0.881, 0.722]),
+  onPaper('Old Pier Etching', 0.86, 0.95, [0.838, 0.866, 0.628]),
+  onPaper('Estuary Rag', 1.02, 0.86, [0.858, 0.889, 0.711]),
+  onPaper('Mudlark Lustre', 1.32, 0.66, [0.881, 0.913, 0.764]),
+];
 
 /** XYZ (paper white = D50) of so much of each ink, 0..1: Yule-Nielsen modified Neugebauer. */
 export function mixed({ solids, trap }: Inks, amounts: readonly number[]): Vector {

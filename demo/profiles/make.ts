@@ -1,9 +1,9 @@
-/** Makes the two printer profiles of the demo anew: `npx tsx demo/profiles/make.ts`. */
+/** Makes the printer profiles of the demo anew: `npx tsx demo/profiles/make.ts`. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { CMYK_INKS, PIGMENT_INKS } from './inks';
+import { slug } from '@/core/prepare';
+import { CMYK_INKS, PAPER_INKS, PIGMENT_INKS } from './inks';
 import { printerProfile } from './printerProfile';
 
-const folder = import.meta.dirname;
-writeFileSync(join(folder, 'quayside-offset-matte.icc'), printerProfile(CMYK_INKS));
-writeFileSync(join(folder, 'heron-press-cotton.icc'), printerProfile(PIGMENT_INKS));
+for (const inks of [CMYK_INKS, PIGMENT_INKS, ...PAPER_INKS])
+  writeFileSync(join(import.meta.dirname, `${slug(inks.name)}.icc`), printerProfile(inks));

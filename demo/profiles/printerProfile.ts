@@ -84,7 +84,7 @@ export function printerProfile(inks: Inks): Uint8Array {
   const tags: [string, Bytes][] = [
     ['desc', description(inks.name)],
     ['cprt', tag('text').ascii('No copyright, use freely').zeros(1)],
-    ['wtpt', [0.86, 0.892, 0.712].reduce((bytes, v) => bytes.fixed(v), tag('XYZ '))],
+    ['wtpt', [...inks.white].reduce((bytes, v) => bytes.fixed(v), tag('XYZ '))],
     ['A2B0', forward],
     ['A2B1', forward],
     ['A2B2', forward],
