@@ -12,6 +12,7 @@ await Promise.all([
     chromium: '/usr/bin/chromium',
     'poppler-utils': '/usr/bin/pdftotext',
     'liblcms2-utils': '/usr/bin/transicc',
+    'libgs-common': '/usr/share/color/icc/ghostscript/default_cmyk.icc',
   }),
 ]);
 

@@ -46,13 +46,14 @@ function hueStep(one: number, other: number, grey: boolean): number {
 }
 
 /**
- * The difference of two colours, CIELAB each: CIEDE2000 (ISO/CIE 11664-6), all weights 1.
- * @example colourDifference([50, 2.6772, -79.7751], [50, 0, -82.7485]) // 2.0425
+ * What CIEDE2000 is made of, for two colours: lightness, chroma and hue differences, each over its
+ * weight, turned so that their squares add up to the square of the difference. `into` takes them.
  */
-export function colourDifference(
+export function differenceParts(
   [l1, a1, b1]: Readonly<Vector>,
   [l2, a2, b2]: Readonly<Vector>,
-): number {
+  into: Float64Array,
+): void {
   const g = 1 + 0.5 * (1 - seventh((Math.hypot(a1, b1) + Math.hypot(a2, b2)) / 2));
   const [c1, c2] = [Math.hypot(g * a1, b1), Math.hypot(g * a2, b2)];
   const [h1, h2] = [hueOf(g * a1, b1), hueOf(g * a2, b2)];
@@ -67,9 +68,21 @@ export function colourDifference(
     0.24 * cos(2 * h) +
     0.32 * cos(3 * h + 6) -
     0.2 * cos(4 * h - 63);
-  const light = (l2 - l1) / (1 + (0.015 * (l - 50) ** 2) / Math.sqrt(20 + (l - 50) ** 2));
   const chroma = (c2 - c1) / (1 + 0.045 * c);
   const hue = dH / (1 + 0.015 * c * t);
   const turn = -sin(60 * Math.exp(-(((h - 275) / 25) ** 2))) * 2 * seventh(c);
-  return Math.sqrt(light ** 2 + chroma ** 2 + hue ** 2 + turn * chroma * hue);
+  into[0] = (l2 - l1) / (1 + (0.015 * (l - 50) ** 2) / Math.sqrt(20 + (l - 50) ** 2));
+  into[1] = chroma + (turn / 2) * hue;
+  into[2] = Math.sqrt(1 - turn ** 2 / 4) * hue;
+}
+
+const PARTS = new Float64Array(3);
+
+/**
+ * The difference of two colours, CIELAB each: CIEDE2000 (ISO/CIE 11664-6), all weights 1.
+ * @example colourDifference([50, 2.6772, -79.7751], [50, 0, -82.7485]) // 2.0425
+ */
+export function colourDifference(one: Readonly<Vector>, other: Readonly<Vector>): number {
+  differenceParts(one, other, PARTS);
+  return Math.sqrt(PARTS[0]! ** 2 + PARTS[1]! ** 2 + PARTS[2]! ** 2);
 }

@@ -1,20 +1,11 @@
-import { colourDifference } from './difference';
+import { colourDifference, differenceParts } from './difference';
 import type { Vector } from './matrix';
-import { colourAt } from './simplexTable';
+import { colourAt, outerPlaces } from './simplexTable';
 import type { DeviceTable } from './simplexTable';
 
-const ROUNDS = 7;
+const ROUNDS = 12;
 /** A step of device values by which slopes are felt. */
 const FEEL = 1 / 128;
-
-/** Axes near a colour along which a step of 1 is about 1 CIEDE2000: lightness, chroma, hue; row by row. */
-function metricAt([l, a, b]: Readonly<Vector>): Float64Array {
-  const chroma = Math.hypot(a, b);
-  const [ca, cb] = chroma > 0 ? [a / chroma, b / chroma] : [1, 0];
-  const light = 1 / (1 + (0.015 * (l - 50) ** 2) / Math.sqrt(20 + (l - 50) ** 2));
-  const [sc, sh] = [1 / (1 + 0.045 * chroma), 1 / (1 + 0.015 * chroma)];
-  return Float64Array.of(light, 0, 0, 0, ca * sc, cb * sc, 0, -cb * sh, ca * sh);
-}
 
 /** Solves a small system by elimination; null where it has no single answer. */
 function solved(rows: number[][], right: number[]): number[] | null {
@@ -40,31 +31,29 @@ function solved(rows: number[][], right: number[]): number[] | null {
   return out;
 }
 
-/**
- * The device values whose colour comes nearest to a wanted one (CIEDE2000), and how far it is:
- * from a first guess by damped Gauss-Newton steps that stay within 0..1. `wanted`: L*a*b* relative to
- * the paper's white, as the table's. A valley far from the guess is not found.
- */
-export function nearestColour(
+export interface Reached {
+  /** Device values, 0..1. */
+  device: number[];
+  /** CIEDE2000 to what was wanted. */
+  difference: number;
+}
+
+/** From a guess downhill: damped Gauss-Newton steps that stay within 0..1. */
+function downhill(
   table: DeviceTable,
   wanted: Readonly<Vector>,
   guess: ArrayLike<number>,
-): { device: number[]; difference: number } {
+): Reached {
   const { channels } = table;
-  const metric = metricAt(wanted);
-  const missOf = (device: number[], out: Float64Array) => {
-    const [l, a, b] = colourAt(table, device);
-    const [dl, da, db] = [l - wanted[0], a - wanted[1], b - wanted[2]];
-    for (let i = 0; i < 3; i += 1)
-      out[i] = metric[i * 3]! * dl + metric[i * 3 + 1]! * da + metric[i * 3 + 2]! * db;
-  };
+  const missOf = (device: number[], out: Float64Array) =>
+    differenceParts(wanted, colourAt(table, device), out);
   const miss = new Float64Array(3);
   const moved = new Float64Array(3);
   const slopes = Array.from({ length: channels }, () => new Float64Array(3));
   const farness = (device: number[]) => colourDifference(colourAt(table, device), wanted);
   let device = Array.from(guess, (v) => Math.min(1, Math.max(0, v)));
   let difference = farness(device);
-  let damping = 0.5;
+  let damping = 0.05;
   for (let round = 0; round < ROUNDS && difference > 0.05; round += 1) {
     missOf(device, miss);
     for (let i = 0; i < channels; i += 1) {
@@ -102,11 +91,52 @@ export function nearestColour(
       const gained = difference - far;
       [device, difference] = [next, far];
       damping /= 4;
-      if (gained < 0.01) break;
+      if (gained < 0.004) break;
     } else {
       damping = damping * 8 + 1;
       if (damping > 1e5) break;
     }
   }
   return { device: device.slice(0, channels), difference };
+}
+
+/** Places along a face among which another valley is looked for. */
+const FACE = { 3: 7, 4: 4 } as const;
+/** Below this no other valley is looked for. */
+const CLOSE = 0.5;
+
+/** Starting places for a table: device values of its outer faces, and their colours. */
+export interface Starts {
+  devices: number[][];
+  colours: Vector[];
+}
+
+export function startsOf(table: DeviceTable): Starts {
+  const devices = outerPlaces(table.channels, FACE[table.channels]);
+  return { devices, colours: devices.map((d) => colourAt(table, d)) };
+}
+
+/**
+ * The device values whose colour comes nearest to a wanted one (CIEDE2000), and how far it is:
+ * downhill from a first guess, and from the outer place that is nearer than where that led.
+ * `wanted`: L*a*b* relative to the paper's white, as the table's.
+ */
+export function nearestColour(
+  table: DeviceTable,
+  starts: Starts,
+  wanted: Readonly<Vector>,
+  guess: ArrayLike<number>,
+): Reached {
+  const first = downhill(table, wanted, guess);
+  if (first.difference < CLOSE) return first;
+  let [least, at] = [first.difference, -1];
+  starts.colours.forEach((colour, i) => {
+    // Of opposite hues the formula, which is made for small differences, finds some near.
+    if (colour[1] * wanted[1] + colour[2] * wanted[2] < 0) return;
+    const far = colourDifference(colour, wanted);
+    if (far < least) [least, at] = [far, i];
+  });
+  if (at < 0) return first;
+  const other = downhill(table, wanted, starts.devices[at]!);
+  return other.difference < first.difference ? other : first;
 }

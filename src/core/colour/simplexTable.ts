@@ -62,3 +62,23 @@ export function colourAt(table: DeviceTable, device: ArrayLike<number>): Vector 
 /** Shares and steps of the axes at hand, used again and again. */
 const SHARES = { 3: new Float64Array(3), 4: new Float64Array(4) };
 const ALONG = { 3: new Int32Array(3), 4: new Int32Array(4) };
+
+/**
+ * Device values over the outer faces of such a grid, where two channels vary and the others are
+ * none or all: what a device prints most loudly lies there. `side` places along a face.
+ */
+export function outerPlaces(channels: 3 | 4, side: number): number[][] {
+  const out: number[][] = [];
+  for (let one = 0; one < channels; one += 1)
+    for (let two = one + 1; two < channels; two += 1)
+      for (let ends = 0; ends < 1 << (channels - 2); ends += 1)
+        for (let i = 0; i < side * side; i += 1) {
+          const device = new Array<number>(channels).fill(0);
+          for (let c = 0, bit = 0; c < channels; c += 1)
+            if (c !== one && c !== two) device[c] = (ends >> bit++) & 1;
+          device[one] = (i % side) / (side - 1);
+          device[two] = Math.floor(i / side) / (side - 1);
+          out.push(device);
+        }
+  return out;
+}

@@ -1,4 +1,4 @@
-import { devicePlaces, nearestColour } from '@/core/colour';
+import { devicePlaces, nearestColour, startsOf } from '@/core/colour';
 import type { DeviceTable } from '@/core/colour';
 import { differences, labAt } from '@/core/proof';
 import { floatTransform, floatsOf } from './littleCms';
@@ -35,6 +35,7 @@ export async function gamutReach({ icc, channels }: PrintTarget): Promise<GamutR
     points,
     lab: colours(devicePlaces(channels, points)),
   };
+  const starts = startsOf(table);
   return {
     table,
     distance(wanted) {
@@ -48,7 +49,10 @@ export async function gamutReach({ icc, channels }: PrintTarget): Promise<GamutR
       const better = new Float32Array(far.length * channels);
       far.forEach((i, k) => {
         const guess = values.subarray(i * channels, (i + 1) * channels);
-        better.set(nearestColour(table, labAt(wanted, i), guess).device, k * channels);
+        better.set(
+          nearestColour(table, starts, labAt(wanted, i), guess).device,
+          k * channels,
+        );
       });
       const reached = colours(better);
       const asked = Float32Array.from(far.flatMap((i) => labAt(wanted, i)));
