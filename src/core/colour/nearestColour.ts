@@ -7,6 +7,9 @@ const ROUNDS = 12;
 /** A step of device values by which slopes are felt. */
 const FEEL = 1 / 128;
 
+/** Chroma below which a colour has no hue to speak of. */
+const NEUTRAL = 3;
+
 /** Solves a small system by elimination; null where it has no single answer. */
 function solved(rows: number[][], right: number[]): number[] | null {
   const n = right.length;
@@ -45,8 +48,14 @@ function downhill(
   guess: ArrayLike<number>,
 ): Reached {
   const { channels } = table;
-  const missOf = (device: number[], out: Float64Array) =>
-    differenceParts(wanted, colourAt(table, device), out);
+  const [, a, b] = wanted;
+  const neutral = Math.hypot(a, b) < NEUTRAL;
+  const missOf = (device: number[], out: Float64Array) => {
+    const colour = colourAt(table, device);
+    differenceParts(wanted, colour, out);
+    // Near grey a difference has no direction by hue and chroma: there by a* and b*.
+    if (neutral) [out[1], out[2]] = [1.5 * (colour[1] - a), colour[2] - b];
+  };
   const miss = new Float64Array(3);
   const moved = new Float64Array(3);
   const slopes = Array.from({ length: channels }, () => new Float64Array(3));
