@@ -13,10 +13,12 @@ import {
   currentMaster,
   getErrand,
   getWork,
+  paperNamed,
   printFilesOf,
   readEntries,
   readSettings,
   routesNow,
+  takeProfile,
 } from '@/data';
 import { TIDEWRACK } from '@/standins';
 import { proofOrder } from '@/stations/prepare/proofOrder';
@@ -24,7 +26,7 @@ import { keeping } from '@/studio/keeping/keeping';
 import { handOver } from '@/studio/jobs/kinds/handOver';
 import type { Studio } from '@/studio/open/open';
 import { writeSheetFile } from '@/studio/jobs/kinds/sheet';
-import { COTTON, OFFSET } from './profiles/profiles';
+import { COTTON, OFFSET, PAPER_NAMES, paperProfile } from './profiles/profiles';
 import { daysAgo } from './tradeSteps';
 
 const silent = () => undefined;
@@ -41,6 +43,21 @@ async function profile(open: Studio, { icc, name }: typeof COTTON, space: 'RGB' 
     );
     return sha256;
   });
+}
+
+/** The profile of every paper on the own printer, taken into use; a year later one is made anew. */
+export async function paperProfiles(open: Studio): Promise<void> {
+  const at = daysAgo(359, 9);
+  for (const name of PAPER_NAMES) {
+    const made = paperProfile(name);
+    const sha256 = await profile(open, made, 'RGB');
+    await open.db.write(async (tx) => {
+      const paper = (await paperNamed(tx, name))!;
+      const use = { paperId: paper.id, printer: 'Own printer', sha256, at };
+      const setting = paper.printerSetting;
+      await takeProfile(tx, { ...use, setting }, { paper: name, profile: made.name });
+    });
+  }
 }
 
 /** The usual recipe with its output sharpening, and grain taken out where there is some. */
@@ -63,6 +80,7 @@ function recipeWith(amount: number, radius: number, noise = 0): Recipe {
 /** Who prints, what they ask for, the recipes that are kept, and what a photograph came from. */
 export async function bench(open: Studio, photographs: number[]): Promise<void> {
   await profile(open, COTTON, 'RGB');
+  await paperProfiles(open);
   const press = await profile(open, OFFSET, 'CMYK');
   const wants: RouteWants = {
     leastPpi: 240,

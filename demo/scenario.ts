@@ -6,6 +6,14 @@ export const STUDIO = 'Senna Quillfeather, Sluice House, Saltreach';
 
 type PaperSeed = Omit<NewPaper, 'createdAt'> & { received: number };
 
+/** What the own printer is told of each kind of paper; it knows none of them by name. */
+const MEDIA_SETTINGS: Record<string, string> = {
+  matte: 'heavy matte',
+  textured: 'heavy textured',
+  gloss: 'baryta',
+  lustre: 'photo lustre',
+};
+
 const paper = (
   name: string,
   maker: string,
@@ -30,7 +38,7 @@ const paper = (
   price: minor(price),
   currency: 'EUR',
   reorderPoint,
-  printerSetting: `${surface}, profile ${name.split(' ')[0]?.toLowerCase()}-v2`,
+  printerSetting: MEDIA_SETTINGS[surface] ?? '',
   permanence: 'maker’s figure, display behind glass; no independent test seen',
   note,
   received,

@@ -25,6 +25,7 @@ export * from './prepare/sheetFiles';
 export * from './prepare/errands';
 export * from './paper/papers';
 export * from './paper/papersPage';
+export * from './paper/profileUses';
 export * from './material/materials';
 export * from './stock/stock';
 export * from './proof/proofs';

@@ -69,6 +69,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   errand_answer: fact(),
   // Paper, packing material, what is left of them
   paper: edited({ searched: true }),
+  profile_use: fact({ files: ['sha256'] }),
   material: edited(),
   movement: fact(),
   // Proof

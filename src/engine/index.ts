@@ -30,3 +30,4 @@ export type { SoftProofWork } from './passes/softProofPass';
 export { REACH_STEPS } from './passes/proofTilePass';
 export type { ProofTileWork, TileShows } from './passes/proofTilePass';
 export type { ProofWay } from './colour/proofChain';
+export type { ProfilePortrait } from './colour/profilePortrait';

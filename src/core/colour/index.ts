@@ -11,3 +11,4 @@ export * from './judgeProfile';
 export * from './lattice';
 export * from './simplexTable';
 export * from './nearestColour';
+export * from './gamutShape';

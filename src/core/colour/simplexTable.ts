@@ -59,6 +59,17 @@ export function colourAt(table: DeviceTable, device: ArrayLike<number>): Vector 
   return [l, a, b];
 }
 
+/** The colour of device values that are a place of the grid. */
+export function placeLab(
+  { channels, points, lab }: DeviceTable,
+  device: readonly number[],
+): Vector {
+  let at = 0;
+  for (let c = 0; c < channels; c += 1)
+    at = at * points + Math.round(device[c]! * (points - 1));
+  return [lab[at * 3]!, lab[at * 3 + 1]!, lab[at * 3 + 2]!];
+}
+
 /** Shares and steps of the axes at hand, used again and again. */
 const SHARES = { 3: new Float64Array(3), 4: new Float64Array(4) };
 const ALONG = { 3: new Int32Array(3), 4: new Int32Array(4) };

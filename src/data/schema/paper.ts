@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { GramsPerSquareMetre } from '@/core/units';
 import { at, currency, id, mm, money } from './columns';
+import { profiles } from './prepare';
 
 export const papers = sqliteTable(
   'paper',
@@ -28,4 +29,28 @@ export const papers = sqliteTable(
     replacementId: integer('replacement_id'),
   },
   (t) => [index('paper_named').on(sql`lower(${t.name})`)],
+);
+
+/**
+ * Through which profile a paper is printed by a printer with a media setting. Of one paper,
+ * printer and setting the newest row counts; without a profile none is used any more.
+ */
+export const profileUses = sqliteTable(
+  'profile_use',
+  {
+    id: id(),
+    paperId: integer('paper_id')
+      .notNull()
+      .references(() => papers.id),
+    /** Name of the route; empty: the own printer, where no route says who prints. */
+    printer: text('printer').notNull(),
+    /** The printer's media setting; a stand-in where the driver lacks the paper. */
+    setting: text('setting').notNull(),
+    sha256: text('sha256').references(() => profiles.sha256),
+    at: at(),
+  },
+  (t) => [
+    index('profile_use_of').on(t.paperId, t.id),
+    index('profile_use_profile').on(t.sha256),
+  ],
 );

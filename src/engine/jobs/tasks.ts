@@ -17,6 +17,7 @@ import { joinStrips } from '../tiff/tiffStrips';
 import { reopenPrintFile } from '../passes/reopenPrintFile';
 import { hashFile } from '../store/store';
 import { colourTable, readPart } from '../passes/patchPass';
+import { profilePortrait } from '../colour/profilePortrait';
 import { lightnessAt } from '../colour/lightness';
 import { reducePicture } from '../passes/reducePass';
 import { deflatedSamples, writeSheet } from '../passes/sheetPass';
@@ -74,6 +75,7 @@ export const TASKS = {
   proofFigures: (input: Parameters<typeof proofFigures>[0]) => proofFigures(input),
   proofTile: (input: Parameters<typeof proofTile>[0]) => proofTile(input),
   softProofRows,
+  profilePortrait: (input: Parameters<typeof profilePortrait>[0]) => profilePortrait(input),
   board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),
   paintSample,

@@ -38,7 +38,7 @@ export async function softProofRows(
 ): Promise<void> {
   const source = await PixelSource.open(work.pixels);
   const way = await proofedInMaster(work.colour, source.channels, work.way);
-  const { convert } = throughLattice(work.colour, source.channels, way);
+  const table = throughLattice(work.colour, source.channels, way);
   const file = await TiffRows.open(work.target, proofLayout(work), range.from, range.to);
   try {
     const line = source.width * way.outs;
@@ -46,7 +46,7 @@ export async function softProofRows(
     const deep = new Uint16Array(BAND * line);
     for (let top = range.from; top < range.to; top += BAND) {
       const rows = Math.min(BAND, range.to - top);
-      convert(await source.rows(top, rows), found, rows * source.width);
+      table.convert(await source.rows(top, rows), found, rows * source.width);
       for (let i = 0; i < rows * line; i += 1) deep[i] = found[i]! + 0.5;
       await file.write(deep.subarray(0, rows * line));
       progress('proofing', (top + rows - range.from) / (range.to - range.from));

@@ -7,7 +7,7 @@ import type { Recipe } from '@/core/prepare';
 import { offerSize } from '@/stations/size/actions';
 import { runJobAgain } from '@/studio';
 import { keepRecipe, orderPrintFiles, orderScreenCopy } from './actions';
-import { receiveProfile } from './intakeProfile';
+import { receiveProfile } from '@/studio';
 import { loadPrepare } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));

@@ -1,16 +1,14 @@
 import { mkdtemp, readFile, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
-import { judgeProfile } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import type { Intent } from '@/core/prepare';
 import { WEIGHED_INTENTS } from '@/core/proof';
 import type { WeighedIntent } from '@/core/proof';
-import { createTransform, fillSoftProof, readMaster, runInWorker } from '@/engine';
+import { fillSoftProof, readMaster, runInWorker } from '@/engine';
 import type { IntentFigures, PrintTarget, ProofFigures, Progress } from '@/engine';
-import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { becauseWords } from '../words/proofWords';
-import { profileFaultWords } from '../words/profileWords';
+import { usableProfile } from './usableProfile';
 
 /** A sentence instead of an answer. */
 export class NotProofed extends Error {}
@@ -102,25 +100,11 @@ export const proofReport = (found: ProofFigures, assumed: SpaceId | null): Proof
 
 /** Reads a profile to print through from a file. Throws NotProofed, in words. */
 export async function printTargetOf(path: string): Promise<PrintTarget> {
-  const name = basename(path);
   const bytes = await readFile(path).catch(() => null);
   if (!bytes) throw new NotProofed(`${path}: there is no such file, or it cannot be read.`);
-  const icc = new Uint8Array(bytes);
-  const read = judgeProfile(icc, 'print');
-  if ('code' in read) throw new NotProofed(profileFaultWords(name, read));
-  const channels = read.space === 'CMYK' ? 4 : 3;
-  for (const [source, target, from, to] of [
-    [iccProfile(RGB_SPACES['prophoto-rgb']), icc, 3, channels],
-    [icc, iccProfile(RGB_SPACES['prophoto-rgb']), channels, 3],
-  ] as const) {
-    const by = { intent: 'relative', blackPoint: true, exact: true } as const;
-    const joined = await createTransform(source, target, { from, to }, by).catch(
-      () => null,
-    );
-    if (!joined) throw new NotProofed(profileFaultWords(name, { code: 'damaged' }));
-    joined.close();
-  }
-  return { icc, name: read.description || name, channels };
+  const usable = await usableProfile(new Uint8Array(bytes), basename(path));
+  if (typeof usable === 'string') throw new NotProofed(usable);
+  return usable.target;
 }
 
 /**

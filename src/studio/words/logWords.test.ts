@@ -107,6 +107,21 @@ it.each([
   ],
   ['size.offered', { borderMm: 20 }, 'Offered, border 20 mm.'],
   ['recipe.kept', { name: 'Linen', version: 3 }, 'Recipe Linen kept, version 3.'],
+  [
+    'profile.used',
+    {
+      paper: 'Cotton',
+      profile: 'Cotton 4',
+      printer: 'Own printer',
+      setting: 'heavy matte',
+    },
+    'Paper Cotton is printed through profile Cotton 4 by Own printer, setting heavy matte.',
+  ],
+  [
+    'profile.left',
+    { paper: 'Cotton', profile: '', printer: '', setting: '' },
+    'Paper Cotton has no profile any more.',
+  ],
   ['profile.taken', { name: 'Press', space: 'CMYK' }, 'Profile Press taken, CMYK.'],
   [
     'sheet.resolution',

@@ -104,6 +104,10 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'size.withdrawn': (d) => `Withdrawn: ${plain(d, 'reason')}.`,
   'screenCopy.written': (d) => `Screen copy ${plain(d, 'name')} written.`,
   'recipe.kept': (d) => `Recipe ${plain(d, 'name')} kept, version ${plain(d, 'version')}.`,
+  'profile.used': (d) =>
+    `Paper ${plain(d, 'paper')} is printed through profile ${plain(d, 'profile')}${plain(d, 'printer') && ` by ${plain(d, 'printer')}`}${plain(d, 'setting') && `, setting ${plain(d, 'setting')}`}.`,
+  'profile.left': (d) =>
+    `Paper ${plain(d, 'paper')} has no profile any more${plain(d, 'printer') && ` for ${plain(d, 'printer')}`}.`,
   'profile.taken': (d) => `Profile ${plain(d, 'name')} taken, ${plain(d, 'space')}.`,
   'sheet.resolution': (d) =>
     `Proof sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} pieces of ${plain(d, 'sizes')}.`,

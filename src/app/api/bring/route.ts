@@ -6,7 +6,7 @@ import { bringOrders } from '@/drawers/orders/bring/actions';
 import { orderListForm } from '@/drawers/orders/bring/orderListForm';
 import { paperForm } from '@/drawers/papers/paperForm';
 import { bringPapers } from '@/drawers/papers/actions';
-import { receiveProfile } from '@/stations/prepare/intakeProfile';
+import { receiveProfile } from '@/studio';
 import { bringWork, headsKnown, shownName } from '@/studio';
 import type { Brought } from '@/studio';
 
@@ -83,8 +83,8 @@ export async function PUT(request: Request): Promise<Response> {
         ? {
             ok: true,
             name,
-            words: 'The profile can be chosen at Prepare, Convert.',
-            href: '/works',
+            words: 'It is in the profile library; say which paper it is for.',
+            href: '/papers/profiles',
           }
         : taken;
     }

@@ -1,4 +1,4 @@
-import { receiveProfile } from '@/stations/prepare/intakeProfile';
+import { receiveProfile } from '@/studio';
 import { takeFile } from '../takeBody';
 
 /** Takes the body as a printer's ICC profile. */
