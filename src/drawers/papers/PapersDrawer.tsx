@@ -89,6 +89,9 @@ export function PapersDrawer(view: PapersView) {
       >
         <FindField label="Find a paper" value={asked.find} />
         <ListOut drawer="papers" />
+        <ButtonLink $plain href="/papers/profiles">
+          Profiles
+        </ButtonLink>
         <ButtonLink $plain href="/papers?bring=1">
           From a list
         </ButtonLink>

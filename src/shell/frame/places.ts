@@ -34,6 +34,7 @@ export const PLACES: readonly Place[] = [
   { name: 'Glossary', about: 'in the help', href: '/help/glossary' },
   { name: 'New work', about: 'form', href: '/works/new' },
   { name: 'New order', about: 'form', href: '/orders?new=1' },
+  { name: 'Profiles', about: 'drawer', href: '/papers/profiles' },
   { name: 'New paper', about: 'form', href: '/papers?new=1' },
 ];
 

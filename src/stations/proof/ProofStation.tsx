@@ -1,48 +1,51 @@
 'use client';
+import { useState } from 'react';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { PrintOnSheet } from '@/shell/drawing';
 import { NoSizes, SizePicker } from '@/shell/fields';
-import { useFormat } from '@/shell/figures';
+import { SheetTabs } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { Sentence, Small, TitleBlock } from '@/shell/words';
-import { JudgeRound, SendRound, VERDICTS } from './RoundForms';
+import { TitleBlock } from '@/shell/words';
+import { PaperSheet } from './paper/PaperSheet';
+import { RoundsSheet } from './RoundsSheet';
+import { SHEETS, SHEET_NAMES, sheetOf } from './sheetNames';
 import type { ProofView } from './view';
-import { Rounds, Columns, standing } from './proofParts';
 
-/** Proof: the rounds of a size, round by round, until one is approved. */
+const SUB = {
+  paper: 'As it would print, before paper is spent',
+  rounds: 'Proof rounds, each judged beside the original',
+} as const;
+
+/** Proof: the picture on the paper before it is printed, and the rounds until one is approved. */
 export function ProofStation(view: ProofView) {
-  const {
-    work,
-    master,
-    offered,
-    picked,
-    papers,
-    rounds,
-    out,
-    reference,
-    approvedKeys,
-    file,
-  } = view;
-  const format = useFormat();
-  const cost = rounds.reduce((total, r) => total + r.cost, 0);
-  const scale = picked
-    ? Math.min(240 / picked.fit.sheet.width, 330 / picked.fit.sheet.height)
-    : 1;
-  return (
-    <Bench>
-      <Surface>
-        <TitleBlock>
-          <h1>{work.title}</h1>
-          <p>Proof rounds, each judged beside the original</p>
-        </TitleBlock>
-        {!picked ? (
-          <NoSizes workId={work.id} />
-        ) : (
-          <>
+  const { work, offered, picked, approvedKeys, master, picture } = view;
+  const [sheet, setSheet] = useState(view.sheet);
+  const paper = view.paperId ? `&paper=${view.paperId}` : '';
+  const href = (id: string) =>
+    `/works/${work.id}/proof?sheet=${id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}${paper}`;
+  const turn = (id: string) => {
+    setSheet(sheetOf(id));
+    window.history.replaceState(null, '', href(id));
+  };
+  const head = (
+    <>
+      <TitleBlock>
+        <h1>{work.title}</h1>
+        <p>{SUB[sheet]}</p>
+      </TitleBlock>
+      {!picked ? (
+        sheet === 'rounds' && <NoSizes workId={work.id} />
+      ) : (
+        <>
+          <SheetTabs
+            label="Sheets of proofing"
+            current={sheet}
+            sheets={SHEETS.map((id) => ({ id, name: SHEET_NAMES[id], href: href(id) }))}
+            onTurn={turn}
+          />
+          {sheet === 'rounds' && (
             <SizePicker
-              path={`/works/${work.id}/proof`}
+              path={`/works/${work.id}/proof?sheet=${sheet}`}
               picked={picked.key}
               sizes={offered.map((o) => ({
                 key: o.key,
@@ -50,107 +53,23 @@ export function ProofStation(view: ProofView) {
                 note: approvedKeys.includes(o.key) ? '✓' : '',
               }))}
             />
-            <Columns>
-              <svg
-                viewBox={`-4 -4 ${picked.fit.sheet.width * scale + 10} ${picked.fit.sheet.height * scale + 10}`}
-                width="100%"
-                role="img"
-                aria-label={`Print of ${picked.label}, to scale with its border`}
-              >
-                <PrintOnSheet
-                  fit={picked.fit}
-                  picture={master?.preview ?? null}
-                  scale={scale}
-                  x={0}
-                  y={0}
-                />
-              </svg>
-              {rounds.length === 0 ? (
-                <Empty title="Nothing sent yet">
-                  <p>
-                    {file
-                      ? `The print file ${file} is ready to go.`
-                      : 'Write the print file first, so that the round knows what was sent.'}
-                  </p>
-                  {!file && (
-                    <ButtonLink href={`/works/${work.id}/prepare?size=${picked.key}`}>
-                      Prepare the file
-                    </ButtonLink>
-                  )}
-                </Empty>
-              ) : (
-                <Rounds>
-                  {[...rounds].reverse().map((r) => (
-                    <li key={r.id}>
-                      <strong>
-                        {r.round}
-                        <small>round</small>
-                      </strong>
-                      <div>
-                        <h3>
-                          {r.paper}: {r.verdict ? VERDICTS[r.verdict] : 'out'}
-                          {r.id === reference && ' ✓ reference'}
-                        </h3>
-                        <Small>
-                          {r.route}, sent {format.day(r.sentAt)}
-                          {r.backAt && `, back ${format.day(r.backAt)}`},{' '}
-                          {format.money(r.cost)}
-                        </Small>
-                        {r.remarks && <p>Tried: {r.remarks}</p>}
-                        {r.seen && <p>Seen: {r.seen}</p>}
-                        {r.toChange && <p>To change: {r.toChange}</p>}
-                      </div>
-                    </li>
-                  ))}
-                </Rounds>
-              )}
-            </Columns>
-          </>
-        )}
-      </Surface>
-      {picked && (
-        <Slip
-          label="Proof"
-          actions={
-            reference !== null && (
-              <ButtonLink href={`/works/${work.id}/edition?size=${picked.key}`}>
-                Go to Edition
-              </ButtonLink>
-            )
-          }
-        >
-          <SlipTitle>{picked.label}</SlipTitle>
-          <SlipSub>{file ?? 'no print file yet'}</SlipSub>
-          <Figures
-            figures={[
-              {
-                value: String(rounds.length),
-                unit: '',
-                label: rounds.length === 1 ? 'round' : 'rounds',
-              },
-              {
-                value: format.amount(cost),
-                unit: view.currency,
-                label: 'proofs have cost',
-              },
-            ]}
-          />
-          <Sentence $tone={out ? 'caution' : 'plain'}>{standing(view)}</Sentence>
-          {papers.length === 0 ? (
-            <>
-              <Small>There is no paper in the drawer yet.</Small>
-              <ButtonLink href="/papers?new=1" $small>
-                Add a paper
-              </ButtonLink>
-            </>
-          ) : out ? (
-            <JudgeRound key={out.id} view={view} />
-          ) : (
-            <SendRound key={rounds.length} view={view} />
           )}
-          <Small>Changing paper, printer, profile or size re-opens the question.</Small>
-        </Slip>
+        </>
       )}
-    </Bench>
+    </>
   );
+  if (sheet === 'rounds') return <RoundsSheet view={view} head={head} />;
+  if (!master || !picture)
+    return (
+      <Bench>
+        <Surface>
+          {head}
+          <Empty title="There is no master to look at">
+            <p>Bring the file at Capture; what is printed is made from it.</p>
+            <ButtonLink href={`/works/${work.id}/capture`}>Go to Capture</ButtonLink>
+          </Empty>
+        </Surface>
+      </Bench>
+    );
+  return <PaperSheet view={view} picture={picture} head={head} />;
 }

@@ -7,7 +7,7 @@ import { Plate } from '@/shell/drawing';
 import { Small } from '@/shell/words';
 import styled from 'styled-components';
 
-const SIDE = 300;
+const SIDE = 270;
 const MOST = 110;
 const LIGHTS = [
   { lightness: 25, dash: '2 3' },
@@ -69,7 +69,7 @@ const Ground = () => (
           stroke="#8f8f8f"
           strokeDasharray="1 4"
         />
-        <text x={place(0) + 3} y={place(-c) - 3}>
+        <text x={place(-c * 0.72)} y={place(c * 0.72) + 9} textAnchor="end">
           C* {c}
         </text>
       </g>

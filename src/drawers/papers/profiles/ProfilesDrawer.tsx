@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
+import styled from 'styled-components';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Choose, Upload } from '@/shell/fields';
@@ -10,16 +11,37 @@ import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
 import { DataTable, LooksLike, useAddressOf } from '@/shell/table';
 import type { Column } from '@/shell/table';
-import { Sentence } from '@/shell/words';
+import { Sentence, Small } from '@/shell/words';
 import { GamutDrawing } from './GamutDrawing';
 import { ProfileSlip } from './ProfileSlip';
 import type { ProfilesView } from './view';
+
+/** A list above the drawings: as high as there is room, some lines at least. */
+const Listed = styled.div`
+  display: flex;
+  flex-direction: column;
+  flex: 1 1 170px;
+  min-height: 150px;
+  max-height: 330px;
+`;
+
+const Beside = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin: 10px 0 4px;
+  max-width: 470px;
+  span {
+    white-space: nowrap;
+    font-size: 13px;
+  }
+`;
 
 type Row = ProfilesView['rows'][number];
 
 /** Profiles: what each can do, measured from it, and which paper is printed through it. */
 export function ProfilesDrawer(view: ProfilesView) {
-  const { rows, picked, beside } = view;
+  const { rows, picked, beside, bringing } = view;
   const format = useFormat();
   const router = useRouter();
   const addressOf = useAddressOf();
@@ -63,6 +85,7 @@ export function ProfilesDrawer(view: ProfilesView) {
         <ButtonLink $plain href="/papers">
           Papers
         </ButtonLink>
+        <ButtonLink href={addressOf({ bring: '1' })}>Bring a profile</ButtonLink>
       </DrawerHead>
       <Bench>
         <Surface>
@@ -81,19 +104,22 @@ export function ProfilesDrawer(view: ProfilesView) {
               />
             </Empty>
           ) : (
-            <DataTable
-              label="Profiles"
-              rows={rows}
-              columns={columns}
-              id={(r) => r.sha256}
-              picked={picked?.sha256 ?? null}
-              href={(r) => addressOf({ profile: r.sha256 })}
-            />
+            <Listed>
+              <DataTable
+                label="Profiles"
+                rows={rows}
+                columns={columns}
+                id={(r) => r.sha256}
+                picked={bringing ? null : (picked?.sha256 ?? null)}
+                href={(r) => addressOf({ profile: r.sha256, bring: null })}
+              />
+            </Listed>
           )}
           {picked && drawn.length > 0 && (
             <>
               {rows.length > 1 && (
-                <div style={{ maxWidth: 330, margin: '12px 0 6px' }}>
+                <Beside>
+                  <span>Drawn over it, in blue</span>
                   <Choose
                     label="Drawn over it, in blue"
                     value={beside?.sha256 ?? ''}
@@ -105,30 +131,29 @@ export function ProfilesDrawer(view: ProfilesView) {
                     ]}
                     onChange={(sha) => router.replace(addressOf({ beside: sha || null }))}
                   />
-                </div>
+                </Beside>
               )}
               <GamutDrawing profiles={drawn} />
             </>
           )}
-          <div style={{ maxWidth: 420, marginTop: 14 }}>
-            <Upload
-              url="/api/profiles"
-              accept={['.icc', '.icm']}
-              invitation="Drop an ICC profile here: of a printer and paper, a press, or your screen"
-              primary={rows.length === 0}
-              onDone={() => router.refresh()}
-            />
-          </div>
         </Surface>
-        {picked && row ? (
+        {picked && row && !bringing ? (
           <ProfileSlip key={picked.sha256} view={view} picked={picked} row={row} />
         ) : (
           <Slip label="Profile">
-            <SlipTitle>The profile library</SlipTitle>
+            <SlipTitle>Bring a profile</SlipTitle>
             <Sentence>
               Drop the profiles of your papers: what each can print is then measured, and
               every picture can be seen on it before paper is spent.
             </Sentence>
+            <Upload
+              url="/api/profiles"
+              accept={['.icc', '.icm']}
+              invitation="An ICC profile of a printer and paper, of a press, or of your screen"
+              primary
+              onDone={() => router.push('/papers/profiles')}
+            />
+            <Small>Dropping it anywhere on the page does the same.</Small>
           </Slip>
         )}
       </Bench>

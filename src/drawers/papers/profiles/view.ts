@@ -60,6 +60,7 @@ export async function loadProfiles(query: Record<string, string | undefined>) {
       : [],
     papers: papers.map(({ id, name, printerSetting }) => ({ id, name, printerSetting })),
     printers: routes.map((r) => r.name),
+    bringing: query.bring === '1' || rows.length === 0,
     settings,
   };
 }

@@ -1,0 +1,130 @@
+'use client';
+import { ButtonLink } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { PrintOnSheet } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
+import { Empty } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Sentence, Small } from '@/shell/words';
+import { JudgeRound, SendRound, VERDICTS } from './RoundForms';
+import type { ProofView } from './view';
+import { Rounds, Columns, standing } from './proofParts';
+
+/** The rounds of a size, round by round, until one is approved. */
+export function RoundsSheet({ view, head }: { view: ProofView; head: React.ReactNode }) {
+  const { work, master, picked, papers, rounds, out, reference, file } = view;
+  const format = useFormat();
+  const cost = rounds.reduce((total, r) => total + r.cost, 0);
+  const scale = picked
+    ? Math.min(240 / picked.fit.sheet.width, 330 / picked.fit.sheet.height)
+    : 1;
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        {picked && (
+          <>
+            <Columns>
+              <svg
+                viewBox={`-4 -4 ${picked.fit.sheet.width * scale + 10} ${picked.fit.sheet.height * scale + 10}`}
+                width="100%"
+                role="img"
+                aria-label={`Print of ${picked.label}, to scale with its border`}
+              >
+                <PrintOnSheet
+                  fit={picked.fit}
+                  picture={master?.preview ?? null}
+                  scale={scale}
+                  x={0}
+                  y={0}
+                />
+              </svg>
+              {rounds.length === 0 ? (
+                <Empty title="Nothing sent yet">
+                  <p>
+                    {file
+                      ? `The print file ${file} is ready to go.`
+                      : 'Write the print file first, so that the round knows what was sent.'}
+                  </p>
+                  {!file && (
+                    <ButtonLink href={`/works/${work.id}/prepare?size=${picked.key}`}>
+                      Prepare the file
+                    </ButtonLink>
+                  )}
+                </Empty>
+              ) : (
+                <Rounds>
+                  {[...rounds].reverse().map((r) => (
+                    <li key={r.id}>
+                      <strong>
+                        {r.round}
+                        <small>round</small>
+                      </strong>
+                      <div>
+                        <h3>
+                          {r.paper}: {r.verdict ? VERDICTS[r.verdict] : 'out'}
+                          {r.id === reference && ' ✓ reference'}
+                        </h3>
+                        <Small>
+                          {r.route}, sent {format.day(r.sentAt)}
+                          {r.backAt && `, back ${format.day(r.backAt)}`},{' '}
+                          {format.money(r.cost)}
+                        </Small>
+                        {r.remarks && <p>Tried: {r.remarks}</p>}
+                        {r.seen && <p>Seen: {r.seen}</p>}
+                        {r.toChange && <p>To change: {r.toChange}</p>}
+                      </div>
+                    </li>
+                  ))}
+                </Rounds>
+              )}
+            </Columns>
+          </>
+        )}
+      </Surface>
+      {picked && (
+        <Slip
+          label="Proof"
+          actions={
+            reference !== null && (
+              <ButtonLink href={`/works/${work.id}/edition?size=${picked.key}`}>
+                Go to Edition
+              </ButtonLink>
+            )
+          }
+        >
+          <SlipTitle>{picked.label}</SlipTitle>
+          <SlipSub>{file ?? 'no print file yet'}</SlipSub>
+          <Figures
+            figures={[
+              {
+                value: String(rounds.length),
+                unit: '',
+                label: rounds.length === 1 ? 'round' : 'rounds',
+              },
+              {
+                value: format.amount(cost),
+                unit: view.currency,
+                label: 'proofs have cost',
+              },
+            ]}
+          />
+          <Sentence $tone={out ? 'caution' : 'plain'}>{standing(view)}</Sentence>
+          {papers.length === 0 ? (
+            <>
+              <Small>There is no paper in the drawer yet.</Small>
+              <ButtonLink href="/papers?new=1" $small>
+                Add a paper
+              </ButtonLink>
+            </>
+          ) : out ? (
+            <JudgeRound key={out.id} view={view} />
+          ) : (
+            <SendRound key={rounds.length} view={view} />
+          )}
+          <Small>Changing paper, printer, profile or size re-opens the question.</Small>
+        </Slip>
+      )}
+    </Bench>
+  );
+}

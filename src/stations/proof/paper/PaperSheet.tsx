@@ -1,0 +1,249 @@
+'use client';
+import type { Viewer } from 'openseadragon';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import styled from 'styled-components';
+import type { WeighedIntent } from '@/core/proof';
+import { ButtonLink, useSingleKeys } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Empty, Problem } from '@/shell/said';
+import { SectionLabel, Small } from '@/shell/words';
+import type { ProofView } from '../view';
+import { LossRose } from './LossRose';
+import { MergedPairs, PapersAtHand } from './PaperParts';
+import { PaperSlip } from './PaperSlip';
+import { ProofPane } from './ProofPane';
+import type { Draw } from './ProofPane';
+import { placeRings, reachMarks } from './drawMarks';
+import type { ProofPicture, Shown } from './proofSource';
+import { useFigures } from './useFigures';
+import { useReach } from './useReach';
+import { bestPaper } from './words';
+
+const Two = styled.div`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 372px;
+  gap: 20px;
+`;
+const Left = styled.div`
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+`;
+const Right = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-height: 0;
+  overflow-y: auto;
+`;
+const Panes = styled.div`
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  gap: 8px;
+`;
+
+const KEYS = [
+  { key: 'b', does: 'the untouched master, while it is held' },
+  { key: 'm', does: 'marks of what is out of reach' },
+  { key: 'w', does: 'paper white' },
+  { key: 'k', does: 'black of the ink' },
+  { key: 's', does: 'master and papers side by side' },
+] as const;
+
+const SPACES = ['a98-rgb', 'srgb'];
+
+/** What is chosen on this sheet. */
+export interface PaperDesk {
+  intent: WeighedIntent | null;
+  paperWhite: boolean;
+  blackInk: boolean;
+  marks: boolean;
+  threshold: number;
+  screen: string;
+  beside: boolean;
+}
+
+/** The picture as it would print on a paper: seen, and what the paper cannot hold measured. */
+export function PaperSheet({
+  view,
+  picture,
+  head,
+}: {
+  view: ProofView;
+  picture: ProofPicture;
+  head: React.ReactNode;
+}) {
+  const { papers, work, picked } = view;
+  const printable = papers.filter((p) => p.profile);
+  const paper =
+    papers.find((p) => p.id === view.paperId) ?? printable[0] ?? papers[0] ?? null;
+  const on = paper?.profile ? `icc:${paper.profile.sha256}` : null;
+  const [desk, setDesk] = useState<PaperDesk>({
+    intent: null,
+    paperWhite: true,
+    blackInk: true,
+    marks: false,
+    threshold: 2,
+    screen: 'srgb',
+    beside: false,
+  });
+  const set = (over: Partial<PaperDesk>) => setDesk((d) => ({ ...d, ...over }));
+  const [split, setSplit] = useState(0.5);
+  const [master, setMaster] = useState(false);
+  const [lookAt, setLookAt] = useState<{ x: number; y: number } | null>(null);
+  const group = useRef(new Set<Viewer>());
+  const others = printable.filter((p) => p.id !== paper?.id);
+  const wanted = [
+    ...(on ? [on] : []),
+    ...others.map((p) => `icc:${p.profile!.sha256}`),
+    ...SPACES,
+  ];
+  const { by, trouble } = useFigures(picture.masterId, wanted);
+  const figures = on ? (by[on] ?? null) : null;
+  const intent = desk.intent ?? figures?.recommended.intent ?? 'relative';
+  const reach = useReach(picture, desk.marks ? on : null);
+  useSingleKeys(KEYS, (key) => {
+    if (key === 'b') setMaster(true);
+    else if (key === 'm') set({ marks: !desk.marks });
+    else if (key === 'w') set({ paperWhite: !desk.paperWhite });
+    else if (key === 'k') set({ blackInk: !desk.blackInk });
+    else if (key === 's') set({ beside: !desk.beside });
+    else return false;
+    return true;
+  });
+  useEffect(() => {
+    const up = (e: KeyboardEvent) => e.key === 'b' && setMaster(false);
+    window.addEventListener('keyup', up);
+    return () => window.removeEventListener('keyup', up);
+  }, []);
+  const places = figures?.reach.places;
+  const draw = useMemo<Draw>(() => {
+    const marks = desk.marks && reach ? reachMarks(reach, desk.threshold, picture) : null;
+    const rings = places ? placeRings(places, picture) : null;
+    return (pen, seen) => {
+      marks?.(pen, seen);
+      rings?.(pen, seen);
+    };
+  }, [desk.marks, desk.threshold, reach, places, picture]);
+  const plain: Shown = {
+    show: 'master',
+    on: '',
+    intent,
+    blackPoint: true,
+    paperWhite: desk.paperWhite,
+    blackInk: desk.blackInk,
+    screen: desk.screen,
+  };
+  const proofOn = (target: string): Shown => ({ ...plain, show: 'proof', on: target });
+  const href = (id: number) =>
+    `/works/${work.id}/proof?sheet=paper&paper=${id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}`;
+  if (!paper || !on)
+    return (
+      <Bench>
+        <Surface>
+          {head}
+          <Empty
+            title={paper ? `${paper.name} has no profile yet` : 'There is no paper yet'}
+          >
+            <p>
+              {paper
+                ? 'A profile says what the printer makes of numbers on this paper. Bring it, and the picture is seen on the paper before any is spent.'
+                : 'Add a paper to the drawer, and bring its profile.'}
+            </p>
+            <ButtonLink href={paper ? '/papers/profiles?bring=1' : '/papers?new=1'}>
+              {paper ? 'Bring its profile' : 'Add a paper'}
+            </ButtonLink>
+          </Empty>
+        </Surface>
+      </Bench>
+    );
+  const cost = figures?.intents[intent];
+  const pane = { picture, split, lookAt, group };
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        <Two>
+          <Left>
+            <Panes>
+              {desk.beside ? (
+                [null, paper, ...others.slice(0, 2)].map((p) => (
+                  <ProofPane
+                    key={p?.id ?? 0}
+                    {...pane}
+                    under={p ? proofOn(`icc:${p.profile!.sha256}`) : plain}
+                    over={null}
+                    labels={[p?.name ?? 'master', '']}
+                    said={p ? `${work.title} as it would print on ${p.name}` : work.title}
+                    draw={p?.id === paper.id ? draw : undefined}
+                  />
+                ))
+              ) : (
+                <ProofPane
+                  {...pane}
+                  under={plain}
+                  over={master ? null : proofOn(on)}
+                  labels={['master', `on ${paper.name}`]}
+                  onSplit={setSplit}
+                  draw={draw}
+                  said={`${work.title}: the master left of the line, as it would print on ${paper.name} right of it`}
+                />
+              )}
+            </Panes>
+            <Small>
+              Drag the line; hold b for the master; + and wheel go closer, to the master’s
+              own pixels.
+            </Small>
+          </Left>
+          <Right>
+            <Problem>{trouble}</Problem>
+            {cost ? (
+              <>
+                <section>
+                  <SectionLabel>What is lost, by hue and tone</SectionLabel>
+                  <Small>
+                    mean ΔE00 by {intent}; black: shadows, grey: midtones, white: highlights
+                  </Small>
+                  <div style={{ width: 250, margin: '0 auto' }}>
+                    <LossRose cost={cost.cost} />
+                  </div>
+                </section>
+                <MergedPairs
+                  pairs={cost.mergedPairs}
+                  share={cost.mergedShare}
+                  examples={cost.examples}
+                  onLook={setLookAt}
+                />
+              </>
+            ) : (
+              !trouble && <Small>Measuring what {paper.name} holds of it …</Small>
+            )}
+            <PapersAtHand
+              papers={papers}
+              picked={paper.id}
+              picture={picture}
+              shown={proofOn(on)}
+              by={by}
+              href={href}
+              best={bestPaper(papers, by, paper.id)}
+            />
+          </Right>
+        </Two>
+      </Surface>
+      <PaperSlip
+        view={view}
+        paper={paper}
+        figures={figures}
+        by={by}
+        intent={intent}
+        desk={desk}
+        set={set}
+        lookAt={lookAt}
+        onLook={setLookAt}
+      />
+    </Bench>
+  );
+}

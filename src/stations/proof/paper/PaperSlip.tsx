@@ -1,0 +1,237 @@
+'use client';
+import { RGB_SPACES } from '@/core/colour';
+import { WEIGHED_INTENTS, hueOf, toneOf } from '@/core/proof';
+import type { WeighedIntent } from '@/core/proof';
+import type { Place, ProofFigures } from '@/engine';
+import { Button, ButtonLink } from '@/shell/actions';
+import { Choose, Slide, Tick } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SlipTable } from '@/shell/table';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { INTENT_RULES, becauseWords, percent } from '@/studio/words/proofWords';
+import styled from 'styled-components';
+import type { PaperAtHand, ProofView } from '../view';
+import type { PaperDesk } from './PaperSheet';
+import type { FiguresBy } from './useFigures';
+import { paperSentence, spaceSentence } from './words';
+
+const Ticks = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+`;
+const Line = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 13px;
+  white-space: nowrap;
+`;
+
+const NAMES: Record<WeighedIntent, string> = {
+  relative: 'relative, black point',
+  perceptual: 'perceptual',
+  absolute: 'absolute',
+};
+
+const placeName = ({ lab: [l, a, b] }: Place): string => {
+  const hue = hueOf(a, b) ?? 'grey';
+  return `${hue}, ${toneOf(l)}`;
+};
+
+/** What a paper does to a picture, in figures, and how it is looked at. */
+export function PaperSlip({
+  view,
+  paper,
+  figures,
+  by,
+  intent,
+  desk,
+  set,
+  lookAt,
+  onLook,
+}: {
+  view: ProofView;
+  paper: PaperAtHand;
+  figures: ProofFigures | null;
+  by: FiguresBy;
+  intent: WeighedIntent;
+  desk: PaperDesk;
+  set: (over: Partial<PaperDesk>) => void;
+  lookAt: { x: number; y: number } | null;
+  onLook: (at: { x: number; y: number } | null) => void;
+}) {
+  const format = useFormat();
+  const { profile } = paper;
+  const { work, picked } = view;
+  const cost = figures?.intents[intent].cost;
+  return (
+    <Slip
+      label="On paper"
+      actions={
+        <ButtonLink
+          href={`/works/${work.id}/proof?sheet=rounds&paper=${paper.id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}`}
+        >
+          Go to its rounds
+        </ButtonLink>
+      }
+    >
+      <SlipTitle>
+        {paper.name}, {paper.surface}
+      </SlipTitle>
+      <SlipSub>
+        {profile?.printer || 'own printer'}
+        {profile?.setting && `, setting “${profile.setting}”`}, profile of{' '}
+        {profile && format.day(profile.at)}
+      </SlipSub>
+      {figures && cost ? (
+        <>
+          <Figures
+            figures={[
+              {
+                value: (figures.reach.beyond[1] * 100).toFixed(1),
+                unit: '%',
+                label: 'out of reach',
+              },
+              { value: cost.mean.toFixed(1), unit: '', label: 'mean ΔE00' },
+              { value: cost.max.toFixed(1), unit: '', label: 'the worst' },
+            ]}
+          />
+          <Sentence>{paperSentence(figures, intent)}</Sentence>
+          <SlipTable>
+            <thead>
+              <tr>
+                <th>intent</th>
+                <th>mean</th>
+                <th>p95</th>
+                <th>max</th>
+                <th>merged</th>
+              </tr>
+            </thead>
+            <tbody>
+              {WEIGHED_INTENTS.map((i) => {
+                const of = figures.intents[i];
+                return (
+                  <tr key={i} aria-selected={i === intent}>
+                    <td>
+                      <Pick
+                        type="button"
+                        onClick={() => set({ intent: i })}
+                        aria-pressed={i === intent}
+                      >
+                        {NAMES[i]}
+                      </Pick>
+                    </td>
+                    <td>{of.cost.mean.toFixed(1)}</td>
+                    <td>{of.cost.p95.toFixed(1)}</td>
+                    <td>{of.cost.max.toFixed(1)}</td>
+                    <td>{of.mergedPairs}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </SlipTable>
+          <p style={{ fontSize: 12.5 }}>
+            Recommended: {figures.recommended.intent}, since {becauseWords(figures)}.{' '}
+            {INTENT_RULES}
+          </p>
+          {intent !== figures.recommended.intent && (
+            <Button $small onPress={() => set({ intent: null })}>
+              Take the recommendation
+            </Button>
+          )}
+          <SectionLabel>Where it is out of reach most</SectionLabel>
+          {figures.reach.places.length === 0 ? (
+            <Small>nowhere by more than ΔE00 1</Small>
+          ) : (
+            <SlipTable>
+              <tbody>
+                {figures.reach.places.map((p, i) => (
+                  <tr key={i} aria-selected={lookAt?.x === p.x && lookAt.y === p.y}>
+                    <td>
+                      <Pick type="button" onClick={() => onLook(p)}>
+                        {i + 1} {placeName(p)}
+                      </Pick>
+                    </td>
+                    <td>{p.most.toFixed(1)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </SlipTable>
+          )}
+          {lookAt && (
+            <Button $small $plain onPress={() => onLook(null)}>
+              The whole picture
+            </Button>
+          )}
+        </>
+      ) : (
+        <Sentence>Measuring the picture on this paper …</Sentence>
+      )}
+      <SectionLabel>How it is shown</SectionLabel>
+      <Ticks>
+        <Tick checked={desk.paperWhite} onChange={(v) => set({ paperWhite: v })}>
+          paper white
+        </Tick>
+        <Tick checked={desk.blackInk} onChange={(v) => set({ blackInk: v })}>
+          black of the ink
+        </Tick>
+        <Tick checked={desk.beside} onChange={(v) => set({ beside: v })}>
+          side by side
+        </Tick>
+      </Ticks>
+      <Line>
+        <Tick checked={desk.marks} onChange={(v) => set({ marks: v })}>
+          marked from {desk.threshold.toFixed(1)} ΔE00
+        </Tick>
+        <Slide
+          label="Marked from, ΔE00"
+          min={0.5}
+          max={10}
+          step={0.5}
+          digits={1}
+          value={desk.threshold}
+          onChange={(v) => set({ threshold: v, marks: true })}
+        />
+      </Line>
+      <Line>
+        <span>On a screen of</span>
+        <Choose
+          label="Screen"
+          value={desk.screen}
+          options={[
+            ['srgb', RGB_SPACES.srgb.name],
+            ...view.screens.map((s) => [`icc:${s.sha256}`, s.name] as const),
+          ]}
+          onChange={(screen) => set({ screen })}
+        />
+      </Line>
+      {spaceSentence(by) && (
+        <>
+          <SectionLabel>What the hand-over needs</SectionLabel>
+          <p style={{ fontSize: 12.5 }}>{spaceSentence(by)}</p>
+        </>
+      )}
+      {figures && (
+        <Small>
+          Measured on {format.number(figures.pixels)} pixels
+          {figures.stride > 1 && `, one of ${figures.stride} × ${figures.stride}`};{' '}
+          {percent(figures.reach.beyond[0])} is out of reach by more than 1,{' '}
+          {percent(figures.reach.beyond[2])} by more than 5.
+        </Small>
+      )}
+    </Slip>
+  );
+}
+
+const Pick = styled.button`
+  appearance: none;
+  border: 0;
+  background: none;
+  padding: 0;
+  font: inherit;
+  color: inherit;
+  cursor: pointer;
+  text-align: left;
+`;

@@ -1,0 +1,262 @@
+'use client';
+import type { TiledImage, Viewer } from 'openseadragon';
+import { useEffect, useLayoutEffect, useRef } from 'react';
+import type { RefObject } from 'react';
+import styled from 'styled-components';
+import { proofTiles } from './proofSource';
+import type { ProofPicture, Shown } from './proofSource';
+
+const Frame = styled.div`
+  position: relative;
+  flex: 1;
+  min-width: 0;
+  min-height: 0;
+  background: var(--table);
+  > canvas {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    pointer-events: none;
+  }
+`;
+
+const Glass = styled.div`
+  position: absolute;
+  inset: 0;
+`;
+
+const Label = styled.span<{ $right?: boolean }>`
+  position: absolute;
+  top: 6px;
+  ${({ $right }) => ($right ? 'right: 6px' : 'left: 6px')};
+  padding: 1px 7px;
+  font-size: 12px;
+  background: rgba(255, 255, 255, 0.85);
+  pointer-events: none;
+`;
+
+/** Where the picture lies on the glass: x' = left + x scale, pixels of the picture and of the screen. */
+export interface Seen {
+  left: number;
+  top: number;
+  scale: number;
+  width: number;
+  height: number;
+}
+
+export type Draw = (pen: CanvasRenderingContext2D, seen: Seen) => void;
+
+interface PaneProps {
+  picture: ProofPicture;
+  /** What lies below, and what lies over it from the line on. */
+  under: Shown;
+  over: Shown | null;
+  labels: readonly [string, string];
+  /** The line between both, 0..1 of the picture's width. */
+  split: number;
+  onSplit?: ((share: number) => void) | undefined;
+  draw?: Draw | undefined;
+  lookAt: { x: number; y: number } | null;
+  /** Panes that move together. */
+  group: RefObject<Set<Viewer>>;
+  said: string;
+}
+
+/** A picture as it would print, at any scale up to its own pixels, beside itself or another of it. */
+export function ProofPane(props: PaneProps) {
+  const { picture, under, over, labels, split, onSplit, draw, lookAt, group, said } = props;
+  const glass = useRef<HTMLDivElement>(null);
+  const sheet = useRef<HTMLCanvasElement>(null);
+  const line = useRef<HTMLDivElement>(null);
+  const viewer = useRef<Viewer | null>(null);
+  const redraw = useRef<() => void>(() => undefined);
+  const show = useRef<(index: number, shown: Shown | null) => void>(() => undefined);
+  const latest = useRef(props);
+  latest.current = props;
+  const { masterId, width, height, tile, top } = picture;
+  useEffect(() => {
+    let gone = false;
+    const all = group.current;
+    void import('openseadragon').then(({ default: OSD }) => {
+      if (gone || !glass.current) return;
+      const own = { masterId, width, height, tile, top };
+      const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+      const made = OSD({
+        element: glass.current,
+        showNavigationControl: false,
+        animationTime: still ? 0 : 0.3,
+        maxZoomPixelRatio: 4,
+        visibilityRatio: 0.6,
+        drawer: 'canvas',
+        gestureSettingsMouse: { clickToZoom: false, dblClickToZoom: true },
+      });
+      viewer.current = made;
+      all.add(made);
+      const itemAt = (i: number): TiledImage | undefined => made.world.getItemAt(i);
+      redraw.current = () => {
+        const [item, pen] = [itemAt(0), sheet.current?.getContext('2d')];
+        if (!item || !pen || !sheet.current) return;
+        const { split: share, over: above, draw: paint } = latest.current;
+        itemAt(1)?.setClip(new OSD.Rect(width * share, 0, width * (1 - share), height));
+        const from = item.imageToViewerElementCoordinates(new OSD.Point(0, 0));
+        const to = item.imageToViewerElementCoordinates(new OSD.Point(width, 0));
+        const scale = (to.x - from.x) / width;
+        const { clientWidth, clientHeight } = made.element;
+        const fine = window.devicePixelRatio;
+        if (sheet.current.width !== Math.round(clientWidth * fine))
+          sheet.current.width = Math.round(clientWidth * fine);
+        if (sheet.current.height !== Math.round(clientHeight * fine))
+          sheet.current.height = Math.round(clientHeight * fine);
+        pen.setTransform(fine, 0, 0, fine, 0, 0);
+        pen.clearRect(0, 0, clientWidth, clientHeight);
+        paint?.(pen, {
+          left: from.x,
+          top: from.y,
+          scale,
+          width: clientWidth,
+          height: clientHeight,
+        });
+        sheet.current.dataset.scale = scale.toFixed(4);
+        if (line.current) {
+          line.current.style.left = `${from.x + width * share * scale}px`;
+          line.current.style.top = `${Math.max(0, from.y)}px`;
+          line.current.style.height = `${Math.min(clientHeight, from.y + height * scale) - Math.max(0, from.y)}px`;
+          line.current.hidden = above === null;
+        }
+      };
+      show.current = (index, shown) => {
+        if (!shown) {
+          const item = itemAt(index);
+          if (item) made.world.removeItem(item);
+          return;
+        }
+        made.addTiledImage({
+          tileSource: proofTiles(own, shown),
+          index,
+          replace: itemAt(index) !== undefined,
+          success: () => redraw.current(),
+        });
+      };
+      made.addHandler('update-viewport', () => {
+        redraw.current();
+        if (made !== moving) return;
+        for (const other of all)
+          if (other !== made) other.viewport.fitBounds(made.viewport.getBounds(), true);
+      });
+      const takes = () => (moving = made);
+      made.element.addEventListener('pointerenter', takes);
+      made.element.addEventListener('focusin', takes);
+      moving ??= made;
+      show.current(0, latest.current.under);
+      if (latest.current.over) show.current(1, latest.current.over);
+    });
+    return () => {
+      gone = true;
+      const made = viewer.current;
+      if (!made) return;
+      all.delete(made);
+      if (moving === made) moving = null;
+      made.destroy();
+      viewer.current = null;
+    };
+  }, [masterId, width, height, tile, top, group]);
+  const [below, above] = [JSON.stringify(under), JSON.stringify(over)];
+  useEffect(() => show.current(0, JSON.parse(below) as Shown), [below]);
+  useEffect(() => show.current(1, JSON.parse(above) as Shown | null), [above]);
+  useLayoutEffect(() => redraw.current(), [draw, split]);
+  const [x, y] = [lookAt?.x ?? null, lookAt?.y ?? null];
+  useEffect(() => {
+    const item = viewer.current?.world.getItemAt(0);
+    if (!viewer.current || !item) return;
+    const { viewport } = viewer.current;
+    moving = viewer.current;
+    if (x === null || y === null) return void viewport.goHome();
+    viewport.zoomTo(item.imageToViewportZoom(1));
+    viewport.panTo(item.imageToViewportCoordinates(x * width, y * height));
+  }, [x, y, width, height]);
+  return (
+    <Frame>
+      <Glass ref={glass} role="img" aria-label={said} data-testid="proof-glass" />
+      <canvas ref={sheet} aria-hidden data-testid="proof-marks" />
+      {onSplit && (
+        <SplitLine
+          line={line}
+          split={split}
+          sheet={sheet}
+          picture={picture}
+          onSplit={onSplit}
+        />
+      )}
+      {labels[0] && (over === null || split > 0.02) && <Label>{labels[0]}</Label>}
+      {labels[1] && over !== null && split < 0.98 && <Label $right>{labels[1]}</Label>}
+    </Frame>
+  );
+}
+
+/** The pane that the others follow: the one under the pointer. */
+let moving: Viewer | null = null;
+
+const Line = styled.div`
+  position: absolute;
+  width: 15px;
+  margin-left: -7px;
+  cursor: ew-resize;
+  touch-action: none;
+  &::before {
+    content: '';
+    position: absolute;
+    left: 6px;
+    top: 0;
+    bottom: 0;
+    width: 3px;
+    background: #fff;
+    border-left: 1px solid #161616;
+    border-right: 1px solid #161616;
+  }
+  &:focus-visible {
+    outline: 2px solid var(--blue);
+  }
+`;
+
+const STEP = 0.02;
+
+/** The line between master and proof: dragged, or moved by the arrow keys. */
+function SplitLine({
+  line,
+  split,
+  sheet,
+  picture,
+  onSplit,
+}: {
+  line: RefObject<HTMLDivElement | null>;
+  split: number;
+  sheet: RefObject<HTMLCanvasElement | null>;
+  picture: ProofPicture;
+  onSplit: (share: number) => void;
+}) {
+  const move = (by: number) => onSplit(Math.min(1, Math.max(0, by)));
+  return (
+    <Line
+      ref={line}
+      role="slider"
+      tabIndex={0}
+      aria-label="Line between the master and the proof"
+      aria-valuemin={0}
+      aria-valuemax={100}
+      aria-valuenow={Math.round(split * 100)}
+      onKeyDown={(e) => {
+        const by = { ArrowLeft: -STEP, ArrowRight: STEP }[e.key];
+        if (by === undefined && e.key !== 'Home' && e.key !== 'End') return;
+        e.preventDefault();
+        move(by === undefined ? (e.key === 'Home' ? 0 : 1) : split + by);
+      }}
+      onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
+      onPointerMove={(e) => {
+        if (!e.currentTarget.hasPointerCapture(e.pointerId) || !sheet.current) return;
+        const scale = Number(sheet.current.dataset.scale);
+        move(split + e.movementX / (scale * picture.width));
+      }}
+    />
+  );
+}
