@@ -125,7 +125,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
   await page.getByLabel('Price a sheet').fill('6.40');
   await page.getByRole('button', { name: 'Add this paper' }).click();
   await expect(page.getByText('None left.')).toBeVisible();
-  await opened(page, '/works/1/proof');
+  await opened(page, '/works/1/proof?sheet=rounds');
   await page.getByRole('button', { name: 'Note it as sent' }).click();
   await page.getByLabel('What was seen').fill('Close enough to forget the panel.');
   await page.getByRole('button', { name: 'Keep this verdict' }).click();

@@ -21,6 +21,8 @@ import { OrdersDrawer } from '@/drawers/orders/OrdersDrawer';
 import { loadOrders } from '@/drawers/orders/view';
 import { PapersDrawer } from '@/drawers/papers/PapersDrawer';
 import { loadPapers } from '@/drawers/papers/view';
+import { ProfilesDrawer } from '@/drawers/papers/profiles/ProfilesDrawer';
+import { loadProfiles } from '@/drawers/papers/profiles/view';
 import { ProofsDrawer } from '@/drawers/proofs/ProofsDrawer';
 import { loadProofs } from '@/drawers/proofs/view';
 import { SafekeepingDrawer } from '@/drawers/safekeeping/SafekeepingDrawer';
@@ -66,6 +68,7 @@ const DRAWERS: Record<string, (query: Query) => Promise<ReactElement>> = {
   table: async () => <TableDrawer {...await loadTable()} />,
   works: async (q) => <WorksDrawer {...await loadWorks(q)} />,
   papers: async (q) => <PapersDrawer {...await loadPapers(q)} />,
+  profiles: async (q) => <ProfilesDrawer {...await loadProfiles(q)} />,
   proofs: async (q) => <ProofsDrawer {...await loadProofs(q)} />,
   editions: async (q) => <EditionsDrawer {...await loadEditions(q)} />,
   orders: async (q) => <OrdersDrawer {...await loadOrders(q)} />,

@@ -120,7 +120,7 @@ export function ProofsDrawer({ page, asked, counts, costs }: ProofsView) {
               list={{ asked, total: page.total }}
               columns={columns}
               id={(r) => r.id}
-              href={(r) => `/works/${r.workId}/proof?size=${r.sizeKey}`}
+              href={(r) => `/works/${r.workId}/proof?sheet=rounds&size=${r.sizeKey}`}
             />
           )}
         </Surface>

@@ -61,7 +61,7 @@ const LINES: [TodayLine, string, string, string][] = [
     { what: 'proof', urgency: 'waiting', ...work, round: 2, paper: 'Linen', days: 1 },
     'Proof round 2 of Salt Pans on Linen',
     'out for 1 day',
-    '/works/3/proof',
+    '/works/3/proof?sheet=rounds',
   ],
   [
     { what: 'edition', urgency: 'low', ...work, size: 'A3', left: 2, of: 30 },

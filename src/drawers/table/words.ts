@@ -30,7 +30,7 @@ export function sayLine(line: TodayLine): Said {
       return {
         what: `Proof round ${line.round} of ${line.work} on ${line.paper}`,
         figure: `out for ${count(line.days, 'day', 'days')}`,
-        href: `/works/${line.workId}/proof`,
+        href: `/works/${line.workId}/proof?sheet=rounds`,
         verb: 'Say what was seen',
       };
     case 'material':

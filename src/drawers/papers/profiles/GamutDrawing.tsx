@@ -36,10 +36,11 @@ function outline(shape: GamutShape, lightness: number): string {
 
 /** A hue's whole leaf: chroma to the right, lightness up. */
 function leaf(shape: GamutShape, hue: number): string {
-  const points = Array.from({ length: 100 / SHAPE_STEP + 1 }, (_, i) => {
-    const l = i * SHAPE_STEP;
-    return `${chromaAt(reachAt(shape, hue, l)).toFixed(1)} ${lightAt(l).toFixed(1)}`;
-  });
+  const lights = Array.from({ length: 100 / SHAPE_STEP + 1 }, (_, i) => i * SHAPE_STEP);
+  const first = lights.findIndex((l) => reachAt(shape, hue, l) > 0);
+  const points = lights
+    .slice(Math.max(0, first - 1))
+    .map((l) => `${chromaAt(reachAt(shape, hue, l)).toFixed(1)} ${lightAt(l).toFixed(1)}`);
   return `M${points.join('L')}`;
 }
 const chromaAt = (c: number) => 34 + (c / MOST) * (SIDE - 60);

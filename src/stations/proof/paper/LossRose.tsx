@@ -3,13 +3,13 @@ import { HUES, TONES, hueAngle } from '@/core/proof';
 import type { ProofCost, Tone } from '@/core/proof';
 import { Plate } from '@/shell/drawing';
 
-const SIDE = 250;
-const HIGH = 232;
+const SIDE = 330;
+const HIGH = 226;
 const CENTRE = { x: SIDE / 2, y: HIGH / 2 };
 const HUB = 17;
-const REACH = 80;
-/** The ring that is always drawn: plainly wrong from here on. */
-const RING = 5;
+const REACH = 78;
+/** Rings: from here on plainly wrong; and for pictures that lose little, visible. */
+const RINGS = [2, 5] as const;
 const FILL: Record<Tone, string> = {
   shadows: '#161616',
   midtones: '#6b6b6b',
@@ -24,10 +24,11 @@ const at = (degrees: number, r: number) => {
 
 /** What is lost, by hue around and by tone: bars as long as the mean difference. */
 export function LossRose({ cost }: { cost: ProofCost }) {
-  const most = Math.max(
-    RING * 1.3,
+  const longest = Math.max(
     ...HUES.flatMap((h) => TONES.map((t) => cost.byBoth[h][t].mean)),
   );
+  const ring = longest > 2.4 ? RINGS[1] : RINGS[0];
+  const most = Math.max(ring * 1.2, longest);
   const long = (v: number) => HUB + (v / most) * REACH;
   const present = HUES.filter((h) => cost.byHue[h].share > 0.001);
   const said = present
@@ -58,13 +59,13 @@ export function LossRose({ cost }: { cost: ProofCost }) {
       <circle
         cx={CENTRE.x}
         cy={CENTRE.y}
-        r={long(RING)}
+        r={long(ring)}
         fill="none"
         stroke="#767676"
         strokeDasharray="2 3"
       />
-      <text x={CENTRE.x + 3} y={CENTRE.y - long(RING) - 3} fontSize={10.5} fill="#4a4a4a">
-        ΔE00 5
+      <text x={CENTRE.x + 3} y={CENTRE.y - long(ring) - 3} fontSize={10.5} fill="#4a4a4a">
+        ΔE00 {ring}
       </text>
       {HUES.map((hue) => {
         const name = at(hueAngle(hue), HUB + REACH + 9);

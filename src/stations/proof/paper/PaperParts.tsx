@@ -103,14 +103,14 @@ const Look = styled.button`
 
 const Sheets = styled.ul`
   display: flex;
-  gap: 14px;
+  gap: 12px;
   list-style: none;
   margin: 4px 0 0;
   padding: 0 0 4px;
   overflow-x: auto;
   a {
     display: block;
-    width: 96px;
+    width: 83px;
     color: inherit;
     text-decoration: none;
     font-size: 12px;
@@ -125,7 +125,7 @@ const Sheets = styled.ul`
   span.sheet {
     display: grid;
     place-items: center;
-    height: 92px;
+    height: 84px;
     background: #fff;
     border: 1px solid #8a8a8a;
     margin-bottom: 4px;
@@ -134,8 +134,8 @@ const Sheets = styled.ul`
     outline: 3px solid var(--blue);
   }
   img {
-    max-width: 78px;
-    max-height: 78px;
+    max-width: 70px;
+    max-height: 70px;
     display: block;
   }
 `;

@@ -1,16 +1,16 @@
 'use client';
 import type { Viewer } from 'openseadragon';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import styled from 'styled-components';
-import type { WeighedIntent } from '@/core/proof';
 import { ButtonLink, useSingleKeys } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Empty, Problem } from '@/shell/said';
 import { SectionLabel, Small } from '@/shell/words';
 import type { ProofView } from '../view';
+import { Left, Panes, Right, Two } from './layout';
 import { LossRose } from './LossRose';
 import { MergedPairs, PapersAtHand } from './PaperParts';
 import { PaperSlip } from './PaperSlip';
+import type { PaperDesk } from './ShownAs';
 import { ProofPane } from './ProofPane';
 import type { Draw } from './ProofPane';
 import { placeRings, reachMarks } from './drawMarks';
@@ -18,32 +18,6 @@ import type { ProofPicture, Shown } from './proofSource';
 import { useFigures } from './useFigures';
 import { useReach } from './useReach';
 import { bestPaper } from './words';
-
-const Two = styled.div`
-  flex: 1;
-  min-height: 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 372px;
-  gap: 20px;
-`;
-const Left = styled.div`
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-`;
-const Right = styled.div`
-  display: flex;
-  flex-direction: column;
-  gap: 10px;
-  min-height: 0;
-  overflow-y: auto;
-`;
-const Panes = styled.div`
-  flex: 1;
-  min-height: 0;
-  display: flex;
-  gap: 8px;
-`;
 
 const KEYS = [
   { key: 'b', does: 'the untouched master, while it is held' },
@@ -54,17 +28,6 @@ const KEYS = [
 ] as const;
 
 const SPACES = ['a98-rgb', 'srgb'];
-
-/** What is chosen on this sheet. */
-export interface PaperDesk {
-  intent: WeighedIntent | null;
-  paperWhite: boolean;
-  blackInk: boolean;
-  marks: boolean;
-  threshold: number;
-  screen: string;
-  beside: boolean;
-}
 
 /** The picture as it would print on a paper: seen, and what the paper cannot hold measured. */
 export function PaperSheet({
@@ -166,7 +129,7 @@ export function PaperSheet({
     <Bench>
       <Surface>
         {head}
-        <Two>
+        <Two $whole={desk.beside}>
           <Left>
             <Panes>
               {desk.beside ? (
@@ -198,39 +161,42 @@ export function PaperSheet({
               own pixels.
             </Small>
           </Left>
-          <Right>
-            <Problem>{trouble}</Problem>
-            {cost ? (
-              <>
-                <section>
-                  <SectionLabel>What is lost, by hue and tone</SectionLabel>
-                  <Small>
-                    mean ΔE00 by {intent}; black: shadows, grey: midtones, white: highlights
-                  </Small>
-                  <div style={{ width: 250, margin: '0 auto' }}>
-                    <LossRose cost={cost.cost} />
-                  </div>
-                </section>
-                <MergedPairs
-                  pairs={cost.mergedPairs}
-                  share={cost.mergedShare}
-                  examples={cost.examples}
-                  onLook={setLookAt}
-                />
-              </>
-            ) : (
-              !trouble && <Small>Measuring what {paper.name} holds of it …</Small>
-            )}
-            <PapersAtHand
-              papers={papers}
-              picked={paper.id}
-              picture={picture}
-              shown={proofOn(on)}
-              by={by}
-              href={href}
-              best={bestPaper(papers, by, paper.id)}
-            />
-          </Right>
+          {desk.beside ? null : (
+            <Right>
+              <Problem>{trouble}</Problem>
+              {cost ? (
+                <>
+                  <section>
+                    <SectionLabel>What is lost, by hue and tone</SectionLabel>
+                    <Small>
+                      mean ΔE00 by {intent}; black: shadows, grey: midtones, white:
+                      highlights
+                    </Small>
+                    <div style={{ width: 330, margin: '0 auto' }}>
+                      <LossRose cost={cost.cost} />
+                    </div>
+                  </section>
+                  <MergedPairs
+                    pairs={cost.mergedPairs}
+                    share={cost.mergedShare}
+                    examples={cost.examples}
+                    onLook={setLookAt}
+                  />
+                </>
+              ) : (
+                !trouble && <Small>Measuring what {paper.name} holds of it …</Small>
+              )}
+              <PapersAtHand
+                papers={papers}
+                picked={paper.id}
+                picture={picture}
+                shown={proofOn(on)}
+                by={by}
+                href={href}
+                best={bestPaper(papers, by, paper.id)}
+              />
+            </Right>
+          )}
         </Two>
       </Surface>
       <PaperSlip

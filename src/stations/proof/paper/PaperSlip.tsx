@@ -1,10 +1,8 @@
 'use client';
-import { RGB_SPACES } from '@/core/colour';
 import { WEIGHED_INTENTS, hueOf, toneOf } from '@/core/proof';
 import type { WeighedIntent } from '@/core/proof';
 import type { Place, ProofFigures } from '@/engine';
 import { Button, ButtonLink } from '@/shell/actions';
-import { Choose, Slide, Tick } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
@@ -12,22 +10,10 @@ import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { INTENT_RULES, becauseWords, percent } from '@/studio/words/proofWords';
 import styled from 'styled-components';
 import type { PaperAtHand, ProofView } from '../view';
-import type { PaperDesk } from './PaperSheet';
+import { ShownAs } from './ShownAs';
+import type { PaperDesk } from './ShownAs';
 import type { FiguresBy } from './useFigures';
 import { paperSentence, spaceSentence } from './words';
-
-const Ticks = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-`;
-const Line = styled.div`
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  font-size: 13px;
-  white-space: nowrap;
-`;
 
 const NAMES: Record<WeighedIntent, string> = {
   relative: 'relative, black point',
@@ -169,44 +155,7 @@ export function PaperSlip({
       ) : (
         <Sentence>Measuring the picture on this paper …</Sentence>
       )}
-      <SectionLabel>How it is shown</SectionLabel>
-      <Ticks>
-        <Tick checked={desk.paperWhite} onChange={(v) => set({ paperWhite: v })}>
-          paper white
-        </Tick>
-        <Tick checked={desk.blackInk} onChange={(v) => set({ blackInk: v })}>
-          black of the ink
-        </Tick>
-        <Tick checked={desk.beside} onChange={(v) => set({ beside: v })}>
-          side by side
-        </Tick>
-      </Ticks>
-      <Line>
-        <Tick checked={desk.marks} onChange={(v) => set({ marks: v })}>
-          marked from {desk.threshold.toFixed(1)} ΔE00
-        </Tick>
-        <Slide
-          label="Marked from, ΔE00"
-          min={0.5}
-          max={10}
-          step={0.5}
-          digits={1}
-          value={desk.threshold}
-          onChange={(v) => set({ threshold: v, marks: true })}
-        />
-      </Line>
-      <Line>
-        <span>On a screen of</span>
-        <Choose
-          label="Screen"
-          value={desk.screen}
-          options={[
-            ['srgb', RGB_SPACES.srgb.name],
-            ...view.screens.map((s) => [`icc:${s.sha256}`, s.name] as const),
-          ]}
-          onChange={(screen) => set({ screen })}
-        />
-      </Line>
+      <ShownAs desk={desk} set={set} screens={view.screens} />
       {spaceSentence(by) && (
         <>
           <SectionLabel>What the hand-over needs</SectionLabel>

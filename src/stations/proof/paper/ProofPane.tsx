@@ -3,6 +3,7 @@ import type { TiledImage, Viewer } from 'openseadragon';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import type { RefObject } from 'react';
 import styled from 'styled-components';
+import { SplitLine } from './SplitLine';
 import { proofTiles } from './proofSource';
 import type { ProofPicture, Shown } from './proofSource';
 
@@ -46,6 +47,9 @@ export interface Seen {
 }
 
 export type Draw = (pen: CanvasRenderingContext2D, seen: Seen) => void;
+
+/** The pane that the others follow: the one under the pointer. */
+let moving: Viewer | null = null;
 
 interface PaneProps {
   picture: ProofPicture;
@@ -191,72 +195,5 @@ export function ProofPane(props: PaneProps) {
       {labels[0] && (over === null || split > 0.02) && <Label>{labels[0]}</Label>}
       {labels[1] && over !== null && split < 0.98 && <Label $right>{labels[1]}</Label>}
     </Frame>
-  );
-}
-
-/** The pane that the others follow: the one under the pointer. */
-let moving: Viewer | null = null;
-
-const Line = styled.div`
-  position: absolute;
-  width: 15px;
-  margin-left: -7px;
-  cursor: ew-resize;
-  touch-action: none;
-  &::before {
-    content: '';
-    position: absolute;
-    left: 6px;
-    top: 0;
-    bottom: 0;
-    width: 3px;
-    background: #fff;
-    border-left: 1px solid #161616;
-    border-right: 1px solid #161616;
-  }
-  &:focus-visible {
-    outline: 2px solid var(--blue);
-  }
-`;
-
-const STEP = 0.02;
-
-/** The line between master and proof: dragged, or moved by the arrow keys. */
-function SplitLine({
-  line,
-  split,
-  sheet,
-  picture,
-  onSplit,
-}: {
-  line: RefObject<HTMLDivElement | null>;
-  split: number;
-  sheet: RefObject<HTMLCanvasElement | null>;
-  picture: ProofPicture;
-  onSplit: (share: number) => void;
-}) {
-  const move = (by: number) => onSplit(Math.min(1, Math.max(0, by)));
-  return (
-    <Line
-      ref={line}
-      role="slider"
-      tabIndex={0}
-      aria-label="Line between the master and the proof"
-      aria-valuemin={0}
-      aria-valuemax={100}
-      aria-valuenow={Math.round(split * 100)}
-      onKeyDown={(e) => {
-        const by = { ArrowLeft: -STEP, ArrowRight: STEP }[e.key];
-        if (by === undefined && e.key !== 'Home' && e.key !== 'End') return;
-        e.preventDefault();
-        move(by === undefined ? (e.key === 'Home' ? 0 : 1) : split + by);
-      }}
-      onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
-      onPointerMove={(e) => {
-        if (!e.currentTarget.hasPointerCapture(e.pointerId) || !sheet.current) return;
-        const scale = Number(sheet.current.dataset.scale);
-        move(split + e.movementX / (scale * picture.width));
-      }}
-    />
   );
 }

@@ -1,0 +1,116 @@
+import { readFileSync, rmSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { scratch, writeMaster } from './fixtures';
+import { serious } from './support/axe';
+import { choose } from './support/choose';
+import { opened } from './support/opened';
+import { seedStudio } from './support/seedStudio';
+import { StudioServer } from './support/studioServer';
+
+const HOME = '/tmp/glassine-proof';
+const server = new StudioServer(HOME, 4197);
+
+test.beforeAll(async () => {
+  rmSync(HOME, { recursive: true, force: true });
+  await seedStudio(HOME, { editionOf: 30, numbered: 0, orders: 0 });
+  await server.start();
+  const answer = await fetch(`${server.url}/api/masters?work=1&name=proof.tif`, {
+    method: 'PUT',
+    body: readFileSync(await writeMaster('proof.tif', 1500, 2000)),
+  });
+  expect(answer.status).toBe(201);
+});
+test.afterAll(() => server.kill());
+
+const library = `/papers/profiles`;
+
+async function bring(page: Page, file: string): Promise<void> {
+  await opened(page, `${server.url}${library}?bring=1`);
+  await page.locator('input[type=file]').setInputFiles(file);
+}
+
+test('a profile is judged as it comes: what is none, or of no printer, is said in a sentence', async ({
+  page,
+}) => {
+  await bring(page, 'package.json');
+  await expect(page.getByText(/no ICC profile/)).toBeVisible();
+  await page.locator('input[type=file]').setInputFiles(`${scratch}/proof.tif`);
+  await expect(page.getByText(/larger than such a file is/)).toBeVisible();
+  expect(await server.rows('SELECT count(*) AS n FROM profile')).toEqual([{ n: 0 }]);
+  await bring(page, 'demo/profiles/slackwater-cotton.icc');
+  const slip = page.getByRole('complementary', { name: 'Profile' });
+  await expect(slip.getByRole('heading', { name: 'Slackwater Cotton' })).toBeVisible();
+  await expect(slip).toContainText('printer, RGB by Lab, version 2.4');
+  await expect(slip).toContainText('deepest black');
+});
+
+test('two papers get their profiles, drawn over each other', async ({ page }) => {
+  await opened(page, `${server.url}${library}`);
+  const slip = page.getByRole('complementary', { name: 'Profile' });
+  await slip.getByRole('button', { name: 'Print this paper through it' }).click();
+  await expect(slip).toContainText('Linen 300');
+  await bring(page, 'demo/profiles/chalkline-baryta.icc');
+  await expect(slip.getByRole('heading', { name: 'Chalkline Baryta' })).toBeVisible();
+  await choose(page, 'Drawn over it, in blue', 'Slackwater Cotton');
+  await expect(
+    page.getByRole('img', {
+      name: /Colours that Chalkline Baryta and Slackwater Cotton can print/,
+    }),
+  ).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+  expect(
+    await server.rows('SELECT paper_id, printer, setting FROM profile_use'),
+  ).toMatchObject([{ paper_id: 1 }]);
+});
+
+test('the picture is seen on the paper, what it loses is measured, and marks follow the threshold', async ({
+  page,
+}) => {
+  await opened(page, `${server.url}/works/1/proof`);
+  const slip = page.getByRole('complementary', { name: 'On paper' });
+  await expect(slip).toContainText('out of reach');
+  const line = (intent: string) => slip.getByRole('row', { name: intent });
+  await expect(line('relative, black point')).toHaveAttribute('aria-selected', 'true');
+  await expect(slip).toContainText('Recommended: relative');
+  await slip.getByRole('button', { name: 'perceptual' }).click();
+  await expect(line('perceptual')).toHaveAttribute('aria-selected', 'true');
+  await slip.getByRole('button', { name: 'Take the recommendation' }).click();
+  await expect(line('relative, black point')).toHaveAttribute('aria-selected', 'true');
+
+  // Marks: as many as are farther out of reach than the threshold.
+  const marked = () =>
+    page.getByTestId('proof-marks').evaluate((canvas: HTMLCanvasElement) => {
+      const pen = canvas.getContext('2d')!;
+      const { data } = pen.getImageData(0, 0, canvas.width, canvas.height);
+      let n = 0;
+      for (let i = 3; i < data.length; i += 4) if (data[i]! > 0) n += 1;
+      return n;
+    });
+  await expect.poll(marked).toBeGreaterThan(0);
+  const rings = await marked();
+  await page.keyboard.press('m');
+  await expect.poll(marked).toBeGreaterThan(rings * 2);
+  const many = await marked();
+  await slip.getByRole('slider', { name: 'Marked from, ΔE00' }).fill('9');
+  await expect.poll(marked).toBeLessThan(many);
+
+  // A place is gone to, at the master’s own pixels.
+  await slip.getByRole('button', { name: /^1 / }).click();
+  const marks = page.getByTestId('proof-marks');
+  await expect
+    .poll(async () => Number(await marks.getAttribute('data-scale')))
+    .toBeCloseTo(1, 1);
+  await slip.getByRole('button', { name: 'The whole picture' }).click();
+  await expect
+    .poll(async () => Number(await marks.getAttribute('data-scale')))
+    .toBeLessThan(0.7);
+
+  const split = page.getByRole('slider', { name: 'Line between the master and the proof' });
+  await split.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(split).toHaveAttribute('aria-valuenow', '52');
+  expect(await serious(page)).toEqual([]);
+  await page.keyboard.press('s');
+  await expect(page.getByTestId('proof-glass')).toHaveCount(2);
+});
