@@ -15,6 +15,8 @@ import { getEdition } from './edition/editions';
 import { markCutOff, newestJob } from './running/jobs';
 import { readEntries } from './log/printEntries';
 import { routesNow } from './prepare/errands';
+import { paperNamed } from './paper/papers';
+import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
 import { printFilesOf } from './prepare/printFiles';
 import { offeredSizes } from './size/sizes';
 import { undoStep } from './running/undo';
@@ -207,4 +209,33 @@ it('an edition of before is attested for its work and size; its entries stay as 
   const again = await openDatabase(home);
   expect(await checkLedger(again.read)).toMatchObject({ sound: true, entries: 2 });
   again.close();
+});
+
+it('papers and profiles of before profiles were used by paper are as they were, and can be joined', async () => {
+  await before('0020_profiles_in_use');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-10-01T10:00:00.000Z';
+  const sha256 = 'a'.repeat(64);
+  await client.executeMultiple(`
+    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor, currency, reorder_point, printer_setting, permanence, note, created_at)
+      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, 'heavy matte', '', '', '${at}');
+    INSERT INTO profile (sha256, name, device_class, space, bytes, at)
+      VALUES ('${sha256}', 'Linen on the own printer', 'prtr', 'RGB', 1, '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect(await paperNamed(db.read, 'Linen 300')).toMatchObject({
+    printerSetting: 'heavy matte',
+    weight: 300,
+  });
+  expect(await profilesInUse(db.read)).toEqual([]);
+  const use = { paperId: 1, printer: '', setting: 'heavy matte', at };
+  const names = { paper: 'Linen 300', profile: 'Linen on the own printer' };
+  await db.write((tx) => takeProfile(tx, { ...use, sha256 }, names));
+  expect(await profilesInUse(db.read, 1)).toMatchObject([{ sha256, paper: 'Linen 300' }]);
+  await db.write((tx) => takeProfile(tx, { ...use, sha256: null }, names));
+  expect(await profilesInUse(db.read)).toEqual([]);
+  expect(await usesOfProfile(db.read, sha256)).toHaveLength(1);
+  await expect(db.read.run("UPDATE profile_use SET setting = 'x'")).rejects.toThrow();
+  db.close();
 });

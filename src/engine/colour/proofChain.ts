@@ -45,7 +45,11 @@ export function masterEnd(
 }
 
 /** Samples of a master in those that its profile describes: grey without one three times over. */
-const asNative = (samples: Uint16Array, channels: 1 | 3, native: 1 | 3): Uint16Array =>
+export const asNative = (
+  samples: Uint16Array,
+  channels: 1 | 3,
+  native: 1 | 3,
+): Uint16Array =>
   channels === native
     ? samples
     : Uint16Array.from({ length: samples.length * 3 }, (_, i) => samples[(i / 3) | 0]!);

@@ -23,7 +23,13 @@ import type {
 import type { Vector } from '@/core/colour';
 import { deepestOf, gamutReach } from '../colour/gamutReach';
 import type { MasterColour } from '../colour/masterColour';
-import { labFrom, masterAxes, masterEnd, proofedInMaster } from '../colour/proofChain';
+import {
+  asNative,
+  labFrom,
+  masterAxes,
+  masterEnd,
+  proofedInMaster,
+} from '../colour/proofChain';
 import type { PrintTarget } from '../colour/printTarget';
 import { samplePicture } from './samplePass';
 import type { Sample } from './samplePass';
@@ -112,11 +118,7 @@ export async function figuresOf(
   const first = firstOf(gathered);
   const { icc, native } = masterEnd(colour, channels);
   const ruler = await labFrom(icc, native);
-  const wide = (samples: Uint16Array) =>
-    native === channels
-      ? samples
-      : Uint16Array.from({ length: samples.length * 3 }, (_, i) => samples[(i / 3) | 0]!);
-  const source = ruler.lab(wide(colours));
+  const source = ruler.lab(asNative(colours, channels, native));
   const merging = mergingList(gathered);
   const stretches = evenStretches(of, sample, source);
   const intents = {} as Record<WeighedIntent, IntentFigures>;

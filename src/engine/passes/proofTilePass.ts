@@ -1,10 +1,10 @@
-import { lattice } from '@/core/colour';
-import type { Lattice } from '@/core/colour';
 import { intoEightBits, zoomLevels } from '@/core/image';
+import { gatherColours } from '@/core/proof';
 import { gamutReach } from '../colour/gamutReach';
 import type { MasterColour } from '../colour/masterColour';
 import type { PrintTarget } from '../colour/printTarget';
 import {
+  asNative,
   labFrom,
   masterAxes,
   masterEnd,
@@ -38,45 +38,31 @@ export interface ProofTileWork {
 
 /** Steps of CIEDE2000 in a tile of distances: a grey value of 20 is 2. */
 export const REACH_STEPS = 10;
-/** How far a distance that is looked up may miss before it is looked for more finely; never. */
-const NEVER = Infinity;
-
 /** Tables of ways that tiles were made by of late; each has some megabytes. */
 const kept = new Map<string, Promise<Tables>>();
 const MOST_KEPT = 4;
 
-/** By what tiles of one kind are made: axes along which light is mixed, and the table of colours. */
+/** By what tiles of one kind are made: axes along which light is mixed, and values for colours. */
 interface Tables {
   axes: Float32Array[] | undefined;
-  table: Lattice;
+  outs: 1 | 3;
+  valuesOf: (samples: Uint16Array) => Float32Array;
 }
 
-async function reachLattice(
+/** How far each pixel is out of reach; colours that are nearly alike are asked about once. */
+async function reachOf(
   colour: MasterColour,
   channels: 1 | 3,
   profile: PrintTarget,
   axes: Float32Array[] | undefined,
-): Promise<Lattice> {
+): Promise<Tables['valuesOf']> {
   const { icc, native } = masterEnd(colour, channels);
   const [ruler, reach] = await Promise.all([labFrom(icc, native), gamutReach(profile)]);
-  const exact = (samples: Uint16Array) =>
-    reach.distance(
-      ruler.lab(
-        native === channels
-          ? samples
-          : Uint16Array.from(
-              { length: samples.length * 3 },
-              (_, i) => samples[(i / 3) | 0]!,
-            ),
-      ),
-    );
-  return lattice({
-    channels,
-    outs: 1,
-    exact,
-    tolerance: NEVER,
-    axes,
-  });
+  return (samples) => {
+    const { colours, of } = gatherColours(samples, channels, axes);
+    const far = reach.distance(ruler.lab(asNative(colours, channels, native)));
+    return Float32Array.from(of, (at) => far[at]!);
+  };
 }
 
 async function tablesFor(
@@ -84,15 +70,27 @@ async function tablesFor(
   channels: 1 | 3,
 ): Promise<Tables> {
   const axes = masterAxes(colour, channels);
-  if (shows.kind === 'reach') {
-    const table = await reachLattice(colour, channels, shows.profile, axes);
-    return { axes, table };
-  }
+  if (shows.kind === 'reach')
+    return {
+      axes,
+      outs: 1,
+      valuesOf: await reachOf(colour, channels, shows.profile, axes),
+    };
   const way =
     shows.kind === 'master'
       ? await masterOnScreen(colour, channels, shows.screen)
       : await proofedOnScreen(colour, channels, shows.way, shows.shown);
-  return { axes, table: throughLattice(colour, channels, way) };
+  const table = throughLattice(colour, channels, way);
+  return {
+    axes,
+    outs: 3,
+    valuesOf(samples) {
+      const pixels = samples.length / channels;
+      const found = new Float32Array(pixels * 3);
+      table.convert(samples, found, pixels);
+      return found;
+    },
+  };
 }
 
 function keptTables(work: ProofTileWork, channels: 1 | 3): Promise<Tables> {
@@ -126,11 +124,8 @@ export async function proofTile(work: ProofTileWork): Promise<Uint8Array | null>
     };
     const [width, height] = [box.right - left, box.bottom - top];
     const full = zoomLevels(source.width, source.height, TILE)[0]!.level;
-    const { axes, table } = await keptTables(work, channels);
-    const samples = reducedPart(source, 2 ** (full - work.level), box, axes);
-    const outs = work.shows.kind === 'reach' ? 1 : 3;
-    const found = new Float32Array(width * height * outs);
-    table.convert(samples, found, width * height);
+    const { axes, outs, valuesOf } = await keptTables(work, channels);
+    const found = valuesOf(reducedPart(source, 2 ** (full - work.level), box, axes));
     const eight = new Uint8Array(found.length);
     if (outs === 1)
       for (let i = 0; i < eight.length; i += 1)

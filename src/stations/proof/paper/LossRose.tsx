@@ -4,10 +4,10 @@ import type { ProofCost, Tone } from '@/core/proof';
 import { Plate } from '@/shell/drawing';
 
 const SIDE = 330;
-const HIGH = 226;
+const HIGH = 206;
 const CENTRE = { x: SIDE / 2, y: HIGH / 2 };
-const HUB = 17;
-const REACH = 78;
+const HUB = 15;
+const REACH = 70;
 /** Rings: from here on plainly wrong; and for pictures that lose little, visible. */
 const RINGS = [2, 5] as const;
 const FILL: Record<Tone, string> = {

@@ -16,7 +16,7 @@ const css = ([l, a, b]: Vector) => `lab(${l.toFixed(2)} ${a.toFixed(2)} ${b.toFi
 const Swatches = styled.ul`
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: 6px 12px;
   list-style: none;
   margin: 4px 0 0;
   padding: 0;
@@ -28,8 +28,8 @@ const Swatches = styled.ul`
   }
   i {
     display: block;
-    width: 24px;
-    height: 28px;
+    width: 21px;
+    height: 26px;
   }
   span {
     display: flex;
@@ -141,7 +141,7 @@ const Sheets = styled.ul`
 `;
 
 const lostOn = (found: ProofFigures | undefined) =>
-  found ? `${percent(found.reach.beyond[1])} out of reach` : 'measuring …';
+  found ? `${percent(found.reach.beyond[1])} lost` : 'measuring …';
 
 /** The papers at hand, each with the picture as it prints there, and which of them holds it best. */
 export function PapersAtHand({
@@ -163,7 +163,7 @@ export function PapersAtHand({
 }) {
   return (
     <section>
-      <SectionLabel>The papers at hand</SectionLabel>
+      <SectionLabel>The papers at hand, and what each cannot hold</SectionLabel>
       <Sheets>
         {papers.map((p) => {
           const on = p.profile && `icc:${p.profile.sha256}`;
