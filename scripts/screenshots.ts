@@ -7,7 +7,6 @@ const VIEWS: Record<string, string> = {
   table: '/',
   works: '/works',
   capture: '/works/1/capture',
-  specks: '/works/1/capture?sheet=specks',
   size: '/works/1/size?size=metricFrames-50x70',
   crop: '/works/4/size?sheet=fit&size=metricFrames-50x70',
   sheet: '/works/1/size?sheet=sheet&size=metricFrames-50x70',
@@ -15,12 +14,13 @@ const VIEWS: Record<string, string> = {
   prepare: '/works/1/prepare?size=metricFrames-70x100',
   'proof-sheet': '/works/1/prepare?sheet=proof&size=metricFrames-50x70',
   'hand-over': '/works/1/prepare?sheet=handOver&size=metricFrames-50x70',
-  proof: '/works/1/proof?size=metricFrames-50x70',
+  proof: '/works/10/proof?paper=4',
   edition: '/works/1/edition?size=metricFrames-50x70&impression=number:12',
   price: '/works/1/price?size=metricFrames-50x70',
   finish: '/works/1/finish?size=metricFrames-50x70',
   pack: '/orders/0461?parcel=62',
   papers: '/papers?paper=5',
+  profiles: '/papers/profiles',
   editions: '/editions',
   log: '/log?factor=0.9&source=painting',
 };
@@ -35,6 +35,14 @@ const BEFORE: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('checkbox', { name: '70 × 100 cm' }).check();
     await page.getByRole('button', { name: 'Propose pieces' }).click();
     await page.getByRole('table', { name: 'Pieces' }).waitFor();
+  },
+  async proof(page) {
+    await page.keyboard.press('m');
+    await page.getByText('holds it best').waitFor();
+    await page.waitForTimeout(6000);
+  },
+  async profiles(page) {
+    await choose(page, 'Drawn over it, in blue', 'Old Pier Etching');
   },
   async 'hand-over'(page) {
     await choose(page, 'to', 'Tidewrack Print Rooms');
@@ -67,9 +75,7 @@ page.on('pageerror', (e) => console.log('page error:', e.message.slice(0, 300)))
 for (const [name, path] of Object.entries(VIEWS)) {
   if (only.length > 0 && !only.includes(name)) continue;
   await page.goto(base + path);
-  await page.waitForTimeout(
-    ['capture', 'specks', 'wall', 'prepare'].includes(name) ? 2500 : 900,
-  );
+  await page.waitForTimeout(['capture', 'wall', 'prepare'].includes(name) ? 2500 : 900);
   await BEFORE[name]?.(page);
   await page.waitForTimeout(BEFORE[name] ? 900 : 0);
   await page.screenshot({ path: `${folder}/${name}.png` });

@@ -34,6 +34,7 @@ export const CHAPTERS: readonly { part: string; chapters: readonly Chapter[] }[]
       { id: 'reading-a-master', name: 'Reading a master', file: 'reading-a-master.md' },
       { id: 'sizes', name: 'Sizes', file: 'sizes.md' },
       { id: 'preparing', name: 'Preparing', file: 'preparing.md' },
+      { id: 'colour', name: 'Colour', file: 'colour.md' },
       { id: 'ledger', name: 'The ledger', file: 'ledger.md' },
       { id: 'running', name: 'Running it', file: 'running.md' },
       { id: 'glossary', name: 'Glossary', file: 'glossary.md' },
