@@ -5,7 +5,7 @@ import { startWorkersBy } from '@/engine';
 import { Stop } from './commands/command';
 import type { Command, Flags } from './commands/command';
 import { inspect, intake, rules } from './commands/pictures';
-import { softproof } from './commands/proof';
+import { softproof, stripCompare } from './commands/proof';
 import { backup, check, exportTables, restore, verify } from './commands/safekeeping';
 import { list, passphrase, serve } from './commands/studio';
 
@@ -17,6 +17,7 @@ const COMMANDS: readonly Command[] = [
   exportTables,
   rules,
   softproof,
+  stripCompare,
   backup,
   verify,
   restore,

@@ -3,6 +3,8 @@ import { INTENTS } from '@/core/prepare';
 import type { Intent } from '@/core/prepare';
 import { printTargetOf, softProofFile } from '@/studio/reads/softProofFile';
 import { fileFaultWords } from '@/studio/reads/inspectFiles';
+import { STRIP_LIMITS } from '@/core/proof';
+import { compareStripFiles } from '@/studio/reads/stripFiles';
 import { Stop, said, saying } from './command';
 import type { Command } from './command';
 
@@ -58,5 +60,33 @@ export const softproof: Command = {
       said();
       throw new Stop(fileFaultWords(file!, error));
     }
+  },
+};
+
+/** A limit that was typed; else the rule of thumb. */
+function limitOf(typed: string | boolean | undefined, usual: number): number {
+  if (typeof typed !== 'string') return usual;
+  const v = Number(typed);
+  if (!/^\d+(\.\d+)?$/.test(typed) || v > 100)
+    throw new Stop(`“${typed}” is no limit: a number of ΔE00 such as ${usual}.`);
+  return v;
+}
+
+export const stripCompare: Command = {
+  name: 'strip-compare',
+  takes: 'READING.cgats REFERENCE.cgats',
+  does: 'holds a strip that was read against the approved one, patch by patch: one JSON object',
+  flags: {
+    mean: { type: 'string', does: `the mean ΔE00 that passes; else ${STRIP_LIMITS.mean}` },
+    worst: { type: 'string', does: `the largest that passes; else ${STRIP_LIMITS.worst}` },
+    json: { type: 'boolean', does: 'one JSON object (always so)' },
+  },
+  words: [2, 2],
+  async run([reading, reference], flags) {
+    const limits = {
+      mean: limitOf(flags.mean, STRIP_LIMITS.mean),
+      worst: limitOf(flags.worst, STRIP_LIMITS.worst),
+    };
+    console.log(JSON.stringify(await compareStripFiles(reading!, reference!, limits)));
   },
 };

@@ -6,3 +6,5 @@ export * from './gather';
 export * from './worst';
 export * from './gradients';
 export * from './recommend';
+export * from './cgats';
+export * from './compareStrips';

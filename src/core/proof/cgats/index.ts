@@ -1,0 +1,4 @@
+export * from './parse';
+export * from './readings';
+export * from './spectral';
+export * from './write';

@@ -1,0 +1,81 @@
+import { readFile } from 'node:fs/promises';
+import { basename } from 'node:path';
+import {
+  STRIP_LIMITS,
+  compareStrips,
+  isCgatsFault,
+  isReadingFault,
+  parseCgats,
+  readingsOf,
+} from '@/core/proof';
+import type { MeanShift, PatchReading, StripDrift, StripLimits } from '@/core/proof';
+import { shiftWords, stripFaultWords } from '../words/stripWords';
+
+/** A sentence instead of an answer. */
+export class NotCompared extends Error {}
+
+/** Reads the patches of a CGATS file. Throws NotCompared, in words. */
+export async function stripOf(path: string): Promise<PatchReading[]> {
+  const name = basename(path);
+  const bytes = await readFile(path).catch(() => null);
+  if (!bytes)
+    throw new NotCompared(`${path}: there is no such file, or it cannot be read.`);
+  const file = parseCgats(bytes.toString('utf8'));
+  if (isCgatsFault(file)) throw new NotCompared(stripFaultWords(name, file));
+  const readings = readingsOf(file);
+  if (isReadingFault(readings)) throw new NotCompared(stripFaultWords(name, readings));
+  return readings.patches;
+}
+
+const rounded = (v: number): number => Number(v.toFixed(3));
+
+const shifted = (shift: MeanShift | null) =>
+  shift && {
+    patches: shift.patches,
+    mean: rounded(shift.difference),
+    dL: rounded(shift.lightness),
+    da: rounded(shift.red),
+    db: rounded(shift.yellow),
+    dC: rounded(shift.chroma),
+    words: shiftWords(shift),
+  };
+
+const each = <K extends string>(of: Record<K, MeanShift | null>) =>
+  Object.fromEntries(Object.entries<MeanShift | null>(of).map(([k, v]) => [k, shifted(v)]));
+
+/** What the command line says of two strips. The keys are documented and stay as they are. */
+export function stripReport(drift: StripDrift, limits: StripLimits) {
+  const patchOf = (p: StripDrift['worst']) => ({
+    name: p.name,
+    difference: rounded(p.difference),
+    dL: rounded(p.lightness),
+    da: rounded(p.red),
+    db: rounded(p.yellow),
+    dC: rounded(p.chroma),
+    reading: p.reading.map(rounded),
+    reference: p.reference.map(rounded),
+  });
+  return {
+    passes: drift.passes,
+    limits,
+    mean: rounded(drift.mean),
+    p95: rounded(drift.p95),
+    max: rounded(drift.worst.difference),
+    worst: drift.worst.name,
+    byTone: each(drift.byTone),
+    byHue: each(drift.byHue),
+    patches: drift.patches.map(patchOf),
+  };
+}
+
+/** Holds one file of readings against another. Throws NotCompared, in words. */
+export async function compareStripFiles(
+  reading: string,
+  reference: string,
+  limits: StripLimits = STRIP_LIMITS,
+): Promise<ReturnType<typeof stripReport>> {
+  const [read, approved] = [await stripOf(reading), await stripOf(reference)];
+  const drift = compareStrips(read, approved, limits);
+  if ('code' in drift) throw new NotCompared(stripFaultWords(basename(reading), drift));
+  return stripReport(drift, limits);
+}
