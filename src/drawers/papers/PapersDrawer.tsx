@@ -186,6 +186,20 @@ export function PapersDrawer(view: PapersView) {
                   format.size({ width: picked.sheetWidth, height: picked.sheetHeight }),
                 ],
                 ['Printer setting', picked.printerSetting || 'none noted'],
+                [
+                  'Profile',
+                  view.profiles.length === 0 ? (
+                    <Link key="none" href="/papers/profiles?bring=1">
+                      none yet: bring one
+                    </Link>
+                  ) : (
+                    view.profiles.map((p) => (
+                      <Link key={p.sha256} href={`/papers/profiles?profile=${p.sha256}`}>
+                        {p.profile}
+                      </Link>
+                    ))
+                  ),
+                ],
               ]}
             />
             {picked.permanence && (

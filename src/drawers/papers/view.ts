@@ -7,6 +7,7 @@ import {
   paperWithStock,
   papersPage,
   papersToPrintOn,
+  profilesInUse,
   readSettings,
 } from '@/data';
 import { rowId, studio } from '@/studio';
@@ -39,6 +40,8 @@ export async function loadPapers(
     counts,
     picked,
     replacement: replacement?.name ?? null,
+    /** Profiles that it is printed through. */
+    profiles: picked ? await profilesInUse(db, picked.id) : [],
     movements: picked
       ? foldMovements(await lastMovements(db, 'paper', picked.id, MOVEMENTS))
           .slice(-SHOWN)

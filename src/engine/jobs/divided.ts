@@ -3,6 +3,8 @@ import { rm } from 'node:fs/promises';
 import { ppiOf } from '@/core/prepare';
 import type { PrintFileWork } from '../passes/printFilePass';
 import { inStrips, layOutPrintFile, layoutOf } from '../passes/printFilePass';
+import { FIGURES_PARTS, joinFigures } from '../passes/proofFigures';
+import type { FiguresPart, FiguresWork, ProofFigures } from '../passes/proofFigures';
 import { proofLayout } from '../passes/softProofPass';
 import type { SoftProofWork } from '../passes/softProofPass';
 import { layOutTiff, rowsPerStrip } from '../tiff/tiffWriter';
@@ -15,6 +17,7 @@ import type { RowRange } from '../rowRange';
 import { layOutTiles } from '../passes/tilesPass';
 import type { TilesWork } from '../passes/tilesPass';
 import { WORKERS, runInWorker } from './workerPool';
+import type { WorkerPool } from './workerPool';
 
 /** Ranges of a print file are not cut shorter than this: each reads some rows of its neighbours. */
 const LEAST_ROWS = 400;
@@ -137,4 +140,16 @@ export async function fillSoftProof(
   await allOf(ranges, progress, (range, p) =>
     runInWorker('softProofRows', { work, range }, p, signal),
   );
+}
+
+/** What printing a picture through a profile costs it, measured by two threads: of those that work, or of those that answer. */
+export async function measureProof(
+  work: FiguresWork,
+  run: WorkerPool['run'],
+  signal: AbortSignal,
+): Promise<ProofFigures> {
+  const part = (of: FiguresPart) =>
+    run('proofFigures', { work, part: of }, () => undefined, signal);
+  const [one, other] = FIGURES_PARTS;
+  return joinFigures(await Promise.all([part(one), part(other)]));
 }

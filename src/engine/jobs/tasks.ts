@@ -21,7 +21,7 @@ import { profilePortrait } from '../colour/profilePortrait';
 import { lightnessAt } from '../colour/lightness';
 import { reducePicture } from '../passes/reducePass';
 import { deflatedSamples, writeSheet } from '../passes/sheetPass';
-import { proofFigures } from '../passes/proofFigures';
+import { figuresPart } from '../passes/proofFigures';
 import { proofTile } from '../passes/proofTilePass';
 import { softProofRows } from '../passes/softProofPass';
 import { lookAt } from '../passes/lookPass';
@@ -72,7 +72,7 @@ export const TASKS = {
   part: readPart,
   colourTable,
   look: (input: Parameters<typeof lookAt>[0]) => lookAt(input),
-  proofFigures: (input: Parameters<typeof proofFigures>[0]) => proofFigures(input),
+  proofFigures: (input: Parameters<typeof figuresPart>[0]) => figuresPart(input),
   proofTile: (input: Parameters<typeof proofTile>[0]) => proofTile(input),
   softProofRows,
   profilePortrait: (input: Parameters<typeof profilePortrait>[0]) => profilePortrait(input),

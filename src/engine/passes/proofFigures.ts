@@ -1,5 +1,4 @@
 import {
-  WEIGHED_INTENTS,
   brokenGradients,
   differences,
   evenStretches,
@@ -96,50 +95,67 @@ const pick = (lab: Float32Array, of: ArrayLike<number>): Float32Array => {
   return out;
 };
 
-/**
- * Measures a picture against a profile: what each intent changes, how far its colours are out of
- * reach, and where. CIEDE2000 between the master and the proofed picture (see
- * `proofedInMaster`), colours brought together as `gatherColours` does.
- */
-export async function proofFigures(work: FiguresWork): Promise<ProofFigures> {
-  const sample = await samplePicture(work.pixels, work.most);
-  return figuresOf(sample, work);
+/** Which part of the figures is asked for: some intents, and whether how far colours are out of reach. */
+export interface FiguresPart {
+  intents: readonly WeighedIntent[];
+  reach: boolean;
 }
 
-/** The same of pixels that were taken already. */
-export async function figuresOf(
-  sample: Sample,
-  { colour, profile, blackPoint }: Omit<FiguresWork, 'pixels'>,
-): Promise<ProofFigures> {
-  const { channels } = sample;
-  const gathered = gatherColours(sample.samples, channels, masterAxes(colour, channels));
-  const { colours, weights, of } = gathered;
-  const count = weights.length;
-  const first = firstOf(gathered);
+/** Two parts that take about as long as each other. */
+export const FIGURES_PARTS: readonly [FiguresPart, FiguresPart] = [
+  { intents: ['relative', 'perceptual'], reach: false },
+  { intents: ['absolute'], reach: true },
+];
+
+/** What one part found. */
+export interface PartFound {
+  pixels: number;
+  stride: number;
+  intents: Partial<Record<WeighedIntent, IntentFigures>>;
+  reach: (ProofFigures['reach'] & { black: number }) | null;
+}
+
+/** The colours of a picture, as they are measured. */
+async function taken({ pixels, colour, most }: FiguresWork) {
+  const sample = await samplePicture(pixels, most);
+  const { channels, samples } = sample;
+  const gathered = gatherColours(samples, channels, masterAxes(colour, channels));
   const { icc, native } = masterEnd(colour, channels);
   const ruler = await labFrom(icc, native);
-  const source = ruler.lab(asNative(colours, channels, native));
+  const source = ruler.lab(asNative(gathered.colours, channels, native));
+  return { sample, gathered, ruler, source };
+}
+type Taken = Awaited<ReturnType<typeof taken>>;
+
+/** Measures a picture by some intents: between it and the proofed picture (see `proofedInMaster`). */
+async function byIntents(
+  { sample, gathered, ruler, source }: Taken,
+  { colour, profile, blackPoint }: FiguresWork,
+  asked: readonly WeighedIntent[],
+): Promise<PartFound['intents']> {
+  const { colours, weights, of } = gathered;
+  const first = firstOf(gathered);
   const merging = mergingList(gathered);
   const stretches = evenStretches(of, sample, source);
-  const intents = {} as Record<WeighedIntent, IntentFigures>;
-  for (const intent of WEIGHED_INTENTS) {
+  const all = weights.reduce((t, v) => t + v, 0);
+  const found: PartFound['intents'] = {};
+  for (const intent of asked) {
     const bpc = blackPoint && intent !== 'absolute';
-    const way = await proofedInMaster(colour, channels, {
-      profile,
-      intent,
-      blackPoint: bpc,
-    });
-    const proof = ruler.lab(Uint16Array.from(way.exact(colours, count)));
+    const printed = { profile, intent, blackPoint: bpc };
+    const way = await proofedInMaster(colour, sample.channels, printed);
+    const proof = ruler.lab(Uint16Array.from(way.exact(colours, weights.length)));
     way.close();
     const merged = mergedPairs(pick(source, merging), pick(proof, merging));
-    const all = weights.reduce((t, v) => t + v, 0);
     const { worst, ...gradients } = brokenGradients(stretches, of, proof);
-    intents[intent] = {
+    const share = merging.reduce(
+      (t, at, i) => t + (merged.merges[i] ? weights[at]! : 0),
+      0,
+    );
+    found[intent] = {
       bpc,
       cost: proofCost(differences(source, proof), source, weights),
       mergedPairs: merged.pairs,
-      mergedShare:
-        merging.reduce((t, at, i) => t + (merged.merges[i] ? weights[at]! : 0), 0) / all,
+      mergedShare: share / all,
       examples: merged.examples.map(({ one, other }) => {
         const [a, b] = [merging[one]!, merging[other]!];
         return {
@@ -151,24 +167,65 @@ export async function figuresOf(
       gradients: { ...gradients, worst: worst === null ? null : shareOf(worst, sample) },
     };
   }
-  ruler.close();
+  return found;
+}
+
+/** Measures how far the colours of a picture are out of reach of a profile, and where. */
+async function outOfReach(
+  { sample, gathered, source }: Taken,
+  profile: PrintTarget,
+): Promise<NonNullable<PartFound['reach']>> {
+  const { weights, of } = gathered;
   const reach = await gamutReach(profile);
   const far = reach.distance(source);
   reach.close();
   const { beyond, mean, p95, max } = proofCost(far, source, weights);
-  const places = worstPlaces(far, of, sample);
+  const places = worstPlaces(far, of, sample).map(({ at, ...place }) => ({
+    ...place,
+    lab: labAt(source, of[at]!),
+  }));
+  return { beyond, mean, p95, max, places, black: deepestOf(reach.table) };
+}
+
+/** Measures one part of what printing a picture through a profile costs it. */
+export async function figuresPart({
+  work,
+  part,
+}: {
+  work: FiguresWork;
+  part: FiguresPart;
+}): Promise<PartFound> {
+  const all = await taken(work);
+  const { width, height, stride } = all.sample;
+  try {
+    return {
+      pixels: width * height,
+      stride,
+      intents: await byIntents(all, work, part.intents),
+      reach: part.reach ? await outOfReach(all, work.profile) : null,
+    };
+  } finally {
+    all.ruler.close();
+  }
+}
+
+/** All figures out of both parts. */
+export function joinFigures([one, other]: readonly [PartFound, PartFound]): ProofFigures {
+  const intents = { ...one.intents, ...other.intents } as ProofFigures['intents'];
+  const { black, ...reach } = (one.reach ?? other.reach)!;
   return {
-    pixels: sample.width * sample.height,
-    stride: sample.stride,
+    pixels: one.pixels,
+    stride: one.stride,
     intents,
     recommended: recommendIntent(intents),
-    reach: {
-      beyond,
-      mean,
-      p95,
-      max,
-      places: places.map(({ at, ...place }) => ({ ...place, lab: labAt(source, of[at]!) })),
-    },
-    black: deepestOf(reach.table),
+    reach,
+    black,
   };
 }
+
+/** Measures a picture against a profile in one go. */
+export const proofFigures = async (work: FiguresWork): Promise<ProofFigures> =>
+  joinFigures([
+    await figuresPart({ work, part: FIGURES_PARTS[0] }),
+    await figuresPart({ work, part: FIGURES_PARTS[1] }),
+  ]);

@@ -2,7 +2,7 @@ import { RGB_SPACES } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import type { TargetId } from '@/core/prepare';
 import { getMaster, getProfile } from '@/data';
-import { runAtOnce, spaceTarget, storePaths } from '@/engine';
+import { measureProof, runAtOnce, runInWorker, spaceTarget, storePaths } from '@/engine';
 import type { PrintTarget, ProfilePortrait, ProofFigures } from '@/engine';
 import { colourKept } from '../pixels/looks';
 import { studio } from '../open/open';
@@ -47,12 +47,14 @@ async function proofTarget(open: Studio, on: string): Promise<PrintTarget | null
 
 /**
  * What printing a master through a profile costs it; null where there is no such master or
- * profile. Reckoned once, and kept for whoever asks next.
+ * profile. Reckoned once, and kept for whoever asks next. `later`: nobody waits for it, and the
+ * tiles of the picture before one come first.
  */
 export async function figuresOfProof(
   masterId: number,
   on: string,
   blackPoint: boolean,
+  later = false,
 ): Promise<ProofFigures | null> {
   const open = await studio();
   const master = await getMaster(open.db.read, masterId);
@@ -63,7 +65,7 @@ export async function figuresOfProof(
     const pixels = storePaths(open.home).pixels(master.picture);
     const colour = await colourKept(open, master);
     const work = { pixels, colour, profile, blackPoint };
-    return runAtOnce('proofFigures', work, () => undefined, nobody());
+    return measureProof(work, later ? runInWorker : runAtOnce, nobody());
   });
 }
 

@@ -5,7 +5,7 @@ import type { SpaceId } from '@/core/colour';
 import type { Intent } from '@/core/prepare';
 import { WEIGHED_INTENTS } from '@/core/proof';
 import type { WeighedIntent } from '@/core/proof';
-import { fillSoftProof, readMaster, runInWorker } from '@/engine';
+import { fillSoftProof, measureProof, readMaster, runInWorker } from '@/engine';
 import type { IntentFigures, PrintTarget, ProofFigures, Progress } from '@/engine';
 import { becauseWords } from '../words/proofWords';
 import { usableProfile } from './usableProfile';
@@ -132,10 +132,9 @@ export async function softProofFile(
     const assumed = icc ? null : 'srgb';
     const colour = { icc, assumedSpace: assumed } as const;
     const { width, height, colourModel, ppiTag } = facts;
-    const measured = runInWorker(
-      'proofFigures',
+    const measured = measureProof(
       { pixels, colour, profile, blackPoint },
-      () => undefined,
+      runInWorker,
       signal,
     );
     if (out) {

@@ -59,7 +59,7 @@ function numbersOf(
   for (const field of fields) {
     const value = set[table.fields.indexOf(field)]!;
     if (/^[+-]?\d+,\d+$/.test(value)) return { code: 'comma', field, value, set: number };
-    const v = /^[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?$/.test(value)
+    const v = /^[+-]?(?:\d+(?:\.\d*)?|\.\d+)(?:[eE][+-]?\d+)?$/.test(value)
       ? Number(value)
       : NaN;
     if (!Number.isFinite(v)) return { code: 'number', field, value, set: number };

@@ -87,7 +87,10 @@ export function FilesSheet(props: SheetProps) {
               </Button>
             )}
             {newest && failed.length === 0 && (
-              <ButtonLink href={`/works/${work.id}/proof?sheet=rounds&size=${picked.key}`} $plain>
+              <ButtonLink
+                href={`/works/${work.id}/proof?sheet=rounds&size=${picked.key}`}
+                $plain
+              >
                 Proof it
               </ButtonLink>
             )}

@@ -57,6 +57,7 @@ export function PaperSheet({
   const [split, setSplit] = useState(0.5);
   const [master, setMaster] = useState(false);
   const [lookAt, setLookAt] = useState<{ x: number; y: number } | null>(null);
+  const [ready, setReady] = useState(false);
   const group = useRef(new Set<Viewer>());
   const others = printable.filter((p) => p.id !== paper?.id);
   const wanted = [
@@ -64,7 +65,7 @@ export function PaperSheet({
     ...others.map((p) => `icc:${p.profile!.sha256}`),
     ...SPACES,
   ];
-  const { by, trouble } = useFigures(picture.masterId, wanted);
+  const { by, trouble } = useFigures(picture.masterId, wanted, ready);
   const figures = on ? (by[on] ?? null) : null;
   const intent = desk.intent ?? figures?.recommended.intent ?? 'relative';
   const reach = useReach(picture, desk.marks ? on : null);
@@ -124,7 +125,7 @@ export function PaperSheet({
       </Bench>
     );
   const cost = figures?.intents[intent];
-  const pane = { picture, split, lookAt, group };
+  const pane = { picture, split, lookAt, group, onShown: () => setReady(true) };
   return (
     <Bench>
       <Surface>

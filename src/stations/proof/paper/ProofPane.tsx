@@ -65,6 +65,8 @@ interface PaneProps {
   /** Panes that move together. */
   group: RefObject<Set<Viewer>>;
   said: string;
+  /** The first of its tiles is drawn. */
+  onShown: () => void;
 }
 
 /** A picture as it would print, at any scale up to its own pixels, beside itself or another of it. */
@@ -148,6 +150,7 @@ export function ProofPane(props: PaneProps) {
         for (const other of all)
           if (other !== made) other.viewport.fitBounds(made.viewport.getBounds(), true);
       });
+      made.addOnceHandler('tile-drawn', () => latest.current.onShown());
       const takes = () => (moving = made);
       made.element.addEventListener('pointerenter', takes);
       made.element.addEventListener('focusin', takes);

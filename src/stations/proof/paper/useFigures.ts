@@ -12,16 +12,22 @@ export type FiguresBy = Readonly<Record<string, ProofFigures>>;
 export function useFigures(
   masterId: number,
   wanted: readonly string[],
+  /** Whether the picture is there: it comes first. */
+  ready: boolean,
 ): { by: FiguresBy; trouble: string | null } {
   const [by, setBy] = useState<FiguresBy>({});
   const [trouble, setTrouble] = useState<string | null>(null);
   const next = wanted.find((on) => !(on in by));
+  const first = next === wanted[0];
   useEffect(() => {
-    if (!next || trouble) return;
+    if (!next || trouble || !ready) return;
     const abort = new AbortController();
-    void fetch(`/api/proof-figures/${masterId}?on=${encodeURIComponent(next)}`, {
-      signal: abort.signal,
-    })
+    void fetch(
+      `/api/proof-figures/${masterId}?on=${encodeURIComponent(next)}&later=${first ? 'no' : 'yes'}`,
+      {
+        signal: abort.signal,
+      },
+    )
       .then(async (answer) => {
         if (!answer.ok) throw new Error(String(answer.status));
         const found = (await answer.json()) as ProofFigures;
@@ -34,6 +40,6 @@ export function useFigures(
           );
       });
     return () => abort.abort();
-  }, [masterId, next, trouble]);
+  }, [masterId, next, trouble, ready, first]);
   return { by, trouble };
 }

@@ -1,7 +1,7 @@
 import { figuresOfProof } from '@/studio';
 import { notThere } from '../../send';
 
-/** What printing a master through a profile costs it, JSON; `on` and `blackPoint` in the query. */
+/** What printing a master through a profile costs it, JSON; `on`, `blackPoint` and `later` in the query. */
 export async function GET(
   request: Request,
   { params }: { params: Promise<{ id: string }> },
@@ -13,6 +13,7 @@ export async function GET(
         id,
         searchParams.get('on') ?? '',
         searchParams.get('blackPoint') !== 'no',
+        searchParams.get('later') === 'yes',
       )
     : null;
   if (!found) return notThere();
