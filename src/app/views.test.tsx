@@ -252,7 +252,7 @@ describe('a work of which there is only the title', () => {
     ['capture', 'No master yet', /Bring the master/],
     ['size', 'There is no master to size', /capture/],
     ['prepare', 'There is no master to print from', /capture/],
-    ['proof', 'Choose sizes', /works\/1\/size/],
+    ['proof', 'There is no master to look at', /capture/],
     ['edition', 'Choose sizes', /works\/1\/size/],
     ['price', 'Choose sizes', /works\/1\/size/],
     ['finish', 'Choose sizes', /works\/1\/size/],

@@ -69,7 +69,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   errand_answer: fact(),
   // Paper, packing material, what is left of them
   paper: edited({ searched: true }),
-  profile_use: fact({ files: ['sha256'] }),
+  profile_use: fact({ otherHashes: { sha256: 'a profile, whose row names the file' } }),
   material: edited(),
   movement: fact(),
   // Proof

@@ -120,6 +120,7 @@ export interface Starts {
   colours: Vector[];
 }
 
+/** Starting places over the outer faces of a table, reckoned once for all colours that are asked about. */
 export function startsOf(table: DeviceTable): Starts {
   const devices = outerPlaces(table.channels, FACE[table.channels]);
   return { devices, colours: devices.map((d) => colourAt(table, d)) };
