@@ -133,4 +133,5 @@ export function parseCgats(text: string): CgatsFile | CgatsFault {
   return tables.length > 0 ? { kind, tables } : { code: 'noTable' };
 }
 
+/** Whether reading a file ended in a fault. */
 export const isCgatsFault = (v: CgatsFile | CgatsFault): v is CgatsFault => isFault(v);

@@ -167,4 +167,5 @@ export function readingsOf(file: CgatsFile): Readings | ReadingFault {
   return found;
 }
 
+/** Whether looking for readings ended in a fault. */
 export const isReadingFault = (v: Readings | ReadingFault): v is ReadingFault => isFault(v);

@@ -27,7 +27,7 @@ const whole = y.reduce((t, v, i) => t + v * light[i]!, 0);
 /**
  * XYZ (Y of white: 1) of a reflectance under D50 for the observer of 2 degrees. `reflectance`: 0..1
  * at 380, 390, ... 730 nm, summed at these (ASTM E308, 10 nm).
- * @example spectrumToXyz(new Array(36).fill(1)).map((v) => v.toFixed(3)) // 0.964, 1.000, 0.825
+ * @example spectrumToXyz(new Array(36).fill(1)).map((v) => v.toFixed(3)) // ['0.964', '1.000', '0.825']
  */
 export function spectrumToXyz(reflectance: ArrayLike<number>): Vector {
   const sum = (weights: readonly number[]) =>
