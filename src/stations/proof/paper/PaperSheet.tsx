@@ -157,10 +157,7 @@ export function PaperSheet({
                 />
               )}
             </Panes>
-            <Small>
-              Drag the line; hold b for the master; + and wheel go closer, to the master’s
-              own pixels.
-            </Small>
+            <Small>Drag the line; hold b for the master; + and the wheel go closer.</Small>
           </Left>
           {desk.beside ? null : (
             <Right>
@@ -170,8 +167,7 @@ export function PaperSheet({
                   <section>
                     <SectionLabel>What is lost, by hue and tone</SectionLabel>
                     <Small>
-                      mean ΔE00 by {intent}; black: shadows, grey: midtones, white:
-                      highlights
+                      mean ΔE00 by {intent}: shadows black, midtones grey, lights white
                     </Small>
                     <div style={{ width: 330, margin: '0 auto' }}>
                       <LossRose cost={cost.cost} />

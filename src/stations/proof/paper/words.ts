@@ -30,7 +30,7 @@ export function lostHues({ intents }: ProofFigures, intent: WeighedIntent): stri
 export function paperSentence(found: ProofFigures, intent: WeighedIntent): string {
   const { cost } = found.intents[intent];
   const lost = lostHues(found, intent);
-  const whole = `on the whole ${differenceWords(cost.mean)}`;
+  const whole = `the mean change is ${differenceWords(cost.mean)}`;
   if (lost.length > 0) return `Most is lost in the ${lost.join(' and the ')}; ${whole}.`;
   return found.reach.beyond[1] < 0.001
     ? `Nearly all of it is within reach; ${whole}.`
