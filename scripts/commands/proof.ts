@@ -1,7 +1,7 @@
 import { access } from 'node:fs/promises';
 import { INTENTS } from '@/core/prepare';
 import type { Intent } from '@/core/prepare';
-import { printTargetOf, softProofFile } from '@/studio/reads/softProofFile';
+import { NotProofed, printTargetOf, softProofFile } from '@/studio/reads/softProofFile';
 import { fileFaultWords } from '@/studio/reads/inspectFiles';
 import { STRIP_LIMITS } from '@/core/proof';
 import { compareStripFiles } from '@/studio/reads/stripFiles';
@@ -58,7 +58,9 @@ export const softproof: Command = {
       console.log(JSON.stringify(report));
     } catch (error) {
       said();
-      throw new Stop(fileFaultWords(file!, error));
+      throw new Stop(
+        error instanceof NotProofed ? error.message : fileFaultWords(file!, error),
+      );
     }
   },
 };

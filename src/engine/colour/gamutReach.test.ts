@@ -50,7 +50,7 @@ async function bruteForce(
   let centre = new Array<number>(channels).fill(0.5);
   let best = Infinity;
   let half = 0.5;
-  const points = channels === 4 ? 11 : 21;
+  const points = channels === 4 ? 9 : 17;
   for (let round = 0; round < 7; round += 1) {
     const places = devicePlaces(channels, points);
     for (let i = 0; i < places.length; i += 1) {
@@ -68,7 +68,7 @@ async function bruteForce(
       best = far;
       centre = [...places.subarray(n * channels, (n + 1) * channels)];
     }
-    half *= 0.35;
+    half *= 0.4;
   }
   lab.close();
   return best;

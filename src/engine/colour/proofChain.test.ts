@@ -21,7 +21,7 @@ import type { PrintTarget } from './printTarget';
 const folder = mkdtempSync(join(tmpdir(), 'proofed-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-const SIZE = { width: 40, height: 25 };
+const SIZE = { width: 30, height: 16 };
 const PIXELS = SIZE.width * SIZE.height;
 const NUMBERS: Record<Intent, number> = {
   perceptual: 0,

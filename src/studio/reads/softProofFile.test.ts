@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { paperProfile } from '../../../demo/profiles/profiles';
@@ -7,7 +7,7 @@ import { samplesBy, writeSamples } from '../../../e2e/support/master';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { readMaster } from '@/engine';
 import { proofedInMaster } from '@/engine/colour/proofChain';
-import { openPicture } from '@/engine/sharpSetup';
+import { openPicture, sharp } from '@/engine/sharpSetup';
 import { printTargetOf, softProofFile } from './softProofFile';
 
 const folder = mkdtempSync(join(tmpdir(), 'softproof-'));
@@ -89,4 +89,44 @@ it('says what a profile of another class is, and where one breaks off', async ()
   writeFileSync(at('half.icc'), icc.subarray(0, icc.length / 2));
   await expect(printTargetOf(at('scanner.icc'))).rejects.toThrow(/scanner or camera/);
   await expect(printTargetOf(at('half.icc'))).rejects.toThrow(/breaks off/);
+});
+
+it('leaves nothing half-made, and what was there as it was', async () => {
+  const profile = await printTargetOf(at('paper.icc'));
+  const by = { profile, intent: 'relative', blackPoint: true } as const;
+  writeFileSync(at('broken.tif'), readFileSync(at('in.tif')).subarray(0, 9000));
+  const broken = softProofFile(
+    at('broken.tif'),
+    { ...by, out: at('none.tif') },
+    silent,
+    signal,
+  );
+  await expect(broken).rejects.toThrow();
+  expect(existsSync(at('none.tif'))).toBe(false);
+  writeFileSync(at('mine.tif'), 'mine');
+  const over = softProofFile(at('in.tif'), { ...by, out: at('mine.tif') }, silent, signal);
+  await expect(over).rejects.toThrow(/EEXIST/);
+  expect(readFileSync(at('mine.tif'), 'utf8')).toBe('mine');
+});
+
+it('proofs a grey picture in its own grey, and an untagged one as sRGB, which it says', async () => {
+  const profile = await printTargetOf(at('paper.icc'));
+  const by = { profile, intent: 'relative', blackPoint: true } as const;
+  const ramp = Buffer.from(Array.from({ length: 64 * 16 }, (_, i) => (i % 64) * 4));
+  await sharp(ramp, { raw: { width: 64, height: 16, channels: 1 } })
+    .png()
+    .toFile(at('grey.png'));
+  const report = await softProofFile(
+    at('grey.png'),
+    { ...by, out: at('grey.tif') },
+    silent,
+    signal,
+  );
+  expect(report.assumed).toBe('srgb');
+  expect(report.pixels).toBe(64 * 16);
+  expect(report.intents.relative.mean).toBeLessThan(3);
+  expect((await readMaster(at('grey.tif'), 1)).facts).toMatchObject({
+    width: 64,
+    height: 16,
+  });
 });

@@ -150,7 +150,14 @@ export async function softProofFile(
         way,
         target: out,
       } as const;
-      await Promise.all([measured, fillSoftProof(work, progress, signal)]);
+      try {
+        await Promise.all([measured, fillSoftProof(work, progress, signal)]);
+      } catch (error) {
+        // Half a proof is none; one that was there before is not touched.
+        if ((error as NodeJS.ErrnoException).code !== 'EEXIST')
+          await rm(out, { force: true });
+        throw error;
+      }
     }
     return proofReport(await measured, assumed);
   } finally {

@@ -10,7 +10,7 @@ import { Left, Panes, Right, Two } from './layout';
 import { LossRose } from './LossRose';
 import { MergedPairs, PapersAtHand } from './PaperParts';
 import { PaperSlip } from './PaperSlip';
-import type { PaperDesk } from './ShownAs';
+import { usePaperDesk } from './paperDesk';
 import { ProofPane } from './ProofPane';
 import type { Draw } from './ProofPane';
 import { placeRings, reachMarks } from './drawMarks';
@@ -44,16 +44,7 @@ export function PaperSheet({
   const paper =
     papers.find((p) => p.id === view.paperId) ?? printable[0] ?? papers[0] ?? null;
   const on = paper?.profile ? `icc:${paper.profile.sha256}` : null;
-  const [desk, setDesk] = useState<PaperDesk>({
-    intent: null,
-    paperWhite: true,
-    blackInk: true,
-    marks: false,
-    threshold: 2,
-    screen: 'srgb',
-    beside: false,
-  });
-  const set = (over: Partial<PaperDesk>) => setDesk((d) => ({ ...d, ...over }));
+  const [desk, set] = usePaperDesk(work.id, view.screens);
   const [split, setSplit] = useState(0.5);
   const [master, setMaster] = useState(false);
   const [lookAt, setLookAt] = useState<{ x: number; y: number } | null>(null);

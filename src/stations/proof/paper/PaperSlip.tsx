@@ -11,7 +11,7 @@ import { INTENT_RULES, becauseWords, percent } from '@/studio/words/proofWords';
 import styled from 'styled-components';
 import type { PaperAtHand, ProofView } from '../view';
 import { ShownAs } from './ShownAs';
-import type { PaperDesk } from './ShownAs';
+import type { PaperDesk } from './paperDesk';
 import type { FiguresBy } from './useFigures';
 import { paperSentence, spaceSentence } from './words';
 

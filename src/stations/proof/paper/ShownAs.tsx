@@ -1,10 +1,10 @@
 'use client';
 import styled from 'styled-components';
 import { RGB_SPACES } from '@/core/colour';
-import type { WeighedIntent } from '@/core/proof';
 import { Choose, Slide, Tick } from '@/shell/fields';
 import { SectionLabel } from '@/shell/words';
 import type { ProofView } from '../view';
+import type { PaperDesk } from './paperDesk';
 
 const Ticks = styled.div`
   display: flex;
@@ -18,17 +18,6 @@ const Line = styled.div`
   font-size: 13px;
   white-space: nowrap;
 `;
-
-/** What is chosen on this sheet. */
-export interface PaperDesk {
-  intent: WeighedIntent | null;
-  paperWhite: boolean;
-  blackInk: boolean;
-  marks: boolean;
-  threshold: number;
-  screen: string;
-  beside: boolean;
-}
 
 /** How the proof is shown: what of the paper, what is marked, on which screen. */
 export const ShownAs = ({
