@@ -112,7 +112,7 @@ function downhill(
 /** Places along a face among which another valley is looked for. */
 const FACE = { 3: 7, 4: 4 } as const;
 /** Below this no other valley is looked for. */
-const CLOSE = 0.5;
+const CLOSE = 3;
 
 /** Starting places for a table: device values of its outer faces, and their colours. */
 export interface Starts {
@@ -128,7 +128,7 @@ export function startsOf(table: DeviceTable): Starts {
 
 /**
  * The device values whose colour comes nearest to a wanted one (CIEDE2000), and how far it is:
- * downhill from a first guess, and from the outer place that is nearer than where that led.
+ * downhill from a first guess, and from the outer place that is nearest.
  * `wanted`: L*a*b* relative to the paper's white, as the table's.
  */
 export function nearestColour(
@@ -139,12 +139,16 @@ export function nearestColour(
 ): Reached {
   const first = downhill(table, wanted, guess);
   if (first.difference < CLOSE) return first;
-  let [least, at] = [first.difference, -1];
+  const [l, a, b] = wanted;
+  const damped = 1 / (1 + 0.045 * Math.hypot(a, b)) ** 2;
+  let [least, at] = [Infinity, -1];
   starts.colours.forEach((colour, i) => {
     // Of opposite hues the formula, which is made for small differences, finds some near.
-    if (colour[1] * wanted[1] + colour[2] * wanted[2] < 0) return;
-    const far = colourDifference(colour, wanted);
-    if (far < least) [least, at] = [far, i];
+    if (colour[1] * a + colour[2] * b < 0) return;
+    // Roughly as far as the formula has it; which of all it is matters, not how far.
+    const off =
+      (colour[0] - l) ** 2 + damped * ((colour[1] - a) ** 2 + (colour[2] - b) ** 2);
+    if (off < least) [least, at] = [off, i];
   });
   if (at < 0) return first;
   const other = downhill(table, wanted, starts.devices[at]!);
