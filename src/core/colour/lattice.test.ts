@@ -29,6 +29,22 @@ it('gives what the exact way gives where it is straight, and nearly so where it 
   expect(fine).toBeLessThan(blocks / 4);
 });
 
+it('rough, it is as exact where the way is straight, and asks an eighth as much', () => {
+  const asked = (tolerance: number | 'rough') => {
+    let n = 0;
+    const exact: ExactColours = (input, pixels) => {
+      n += pixels;
+      return bent(input, pixels);
+    };
+    const out = new Float32Array(3000);
+    lattice({ ...plan, exact, tolerance }).convert(samples, out, 1000);
+    const wanted = bent(samples, 1000);
+    out.forEach((v, i) => i % 3 > 0 && expect(Math.abs(v - wanted[i]!)).toBeLessThan(1));
+    return n;
+  };
+  expect(asked('rough')).toBeLessThan(asked(Infinity) / 6);
+});
+
 it('reckons only the blocks that a picture meets', () => {
   let asked = 0;
   const grid = lattice({

@@ -7,7 +7,7 @@ import {
   readGreyProfile,
   readMatrixProfile,
 } from '@/core/colour';
-import type { Curve, ExactColours, Lattice, Vector } from '@/core/colour';
+import type { Curve, ExactColours, Lattice, LatticePlan, Vector } from '@/core/colour';
 import { D50, labOf, xyzOfLab } from '@/core/colour';
 import type { Intent } from '@/core/prepare';
 import { createTransform } from './colourEngine';
@@ -234,11 +234,12 @@ export const throughLattice = (
   colour: MasterColour,
   channels: 1 | 3,
   { exact, outs }: ColourWay,
+  tolerance: LatticePlan['tolerance'] = TOLERANCE,
 ): Lattice =>
   lattice({
     channels,
     outs,
     exact,
-    tolerance: TOLERANCE,
+    tolerance,
     axes: masterAxes(colour, channels),
   });

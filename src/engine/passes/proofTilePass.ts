@@ -80,7 +80,7 @@ async function tablesFor(
     shows.kind === 'master'
       ? await masterOnScreen(colour, channels, shows.screen)
       : await proofedOnScreen(colour, channels, shows.way, shows.shown);
-  const table = throughLattice(colour, channels, way);
+  const table = throughLattice(colour, channels, way, 'rough');
   return {
     axes,
     outs: 3,
