@@ -31,3 +31,4 @@ export { REACH_STEPS } from './passes/proofTilePass';
 export type { ProofTileWork, TileShows } from './passes/proofTilePass';
 export type { ProofWay } from './colour/proofChain';
 export type { ProfilePortrait } from './colour/profilePortrait';
+export { Kept } from './kept';

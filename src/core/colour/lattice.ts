@@ -1,3 +1,5 @@
+import { lightnessOf } from './spaces';
+
 /** Converts `pixels` colours of 16-bit samples into as many places of single precision each. */
 export type ExactColours = (input: Uint16Array, pixels: number) => Float32Array;
 
@@ -125,7 +127,13 @@ function placesOf(
 export function lattice(plan: LatticePlan): Lattice {
   const { channels, outs, exact, tolerance } = plan;
   if (channels === 1) return greyLattice(plan);
-  const axes = [0, 1, 2].map((c) => axisOf(plan.axes?.[c]));
+  const made = new Map<Float32Array | undefined, Axis>();
+  const axes = [0, 1, 2].map((c) => {
+    const rising = plan.axes?.[c];
+    const axis = made.get(rising) ?? axisOf(rising);
+    made.set(rising, axis);
+    return axis;
+  });
   const [pr, pg, pb] = [axes[0]!.places, axes[1]!.places, axes[2]!.places];
   /** The table of each block; a block is fine where its table is longer. */
   const tables: (Float32Array | undefined)[] = new Array<undefined>(BLOCKS ** 3).fill(
@@ -250,10 +258,10 @@ export function lattice(plan: LatticePlan): Lattice {
  * `light`: linear light, 0..1, of every one of 65536 levels.
  */
 export const lightnessAxis = (light: (encoded: number) => number): Float32Array => {
-  const axis = Float32Array.from({ length: LEVELS }, (_, v) => {
-    const y = Math.min(1, Math.max(0, light(v / (LEVELS - 1))));
-    return (y > 216 / 24389 ? 116 * Math.cbrt(y) - 16 : (24389 / 27) * y) / 100;
-  });
+  const axis = Float32Array.from(
+    { length: LEVELS },
+    (_, v) => lightnessOf(Math.min(1, Math.max(0, light(v / (LEVELS - 1))))) / 100,
+  );
   for (let v = 1; v < LEVELS; v += 1) axis[v] = Math.max(axis[v]!, axis[v - 1]!);
   return axis;
 };

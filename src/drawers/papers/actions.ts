@@ -19,7 +19,7 @@ import { readPaperList } from './paperList';
 const WORDS: Record<string, string> = {
   gone: 'This paper was taken out of the drawer meanwhile. What you typed is still here.',
   inUse:
-    'Proofs, prints or orders are on this paper. Only a paper that nothing depends on can be taken out.',
+    'Proofs, prints, orders or profiles are of this paper. Only a paper that nothing depends on can be taken out.',
 };
 
 const nameTaken = (name: string) => {

@@ -21,10 +21,24 @@ export interface RowConverter {
   close(): void;
 }
 
-/** Grey values three times over, for grey files without a grey profile. */
-function expand(grey: Uint16Array, pixels: number): Uint16Array {
-  const rgb = new Uint16Array(pixels * 3);
-  for (let i = 0; i < pixels; i += 1) rgb.fill(grey[i] ?? 0, i * 3, i * 3 + 3);
+/** The profile of a master's numbers, and how many samples of a pixel it describes. */
+export function masterEnd(
+  colour: MasterColour,
+  channels: 1 | 3,
+): { icc: Uint8Array; native: 1 | 3 } {
+  if (colour.icc) return { icc: colour.icc, native: channels };
+  return { icc: iccProfile(RGB_SPACES[colour.assumedSpace ?? 'srgb']), native: 3 };
+}
+
+/** Samples of a master as its profile describes them: grey without one three times over. */
+export function asNative(
+  samples: Uint16Array,
+  channels: 1 | 3,
+  native: 1 | 3,
+): Uint16Array {
+  if (native === channels) return samples;
+  const rgb = new Uint16Array(samples.length * 3);
+  for (let i = 0; i < samples.length; i += 1) rgb.fill(samples[i]!, i * 3, i * 3 + 3);
   return rgb;
 }
 
@@ -39,8 +53,7 @@ export async function rowConverter(
   options: ConvertOptions,
 ): Promise<RowConverter> {
   const into = typeof target === 'string' ? spaceTarget(target) : target;
-  const source = colour.icc ?? iccProfile(RGB_SPACES[colour.assumedSpace ?? 'srgb']);
-  const native = colour.icc !== null ? channels : 3;
+  const { icc: source, native } = masterEnd(colour, channels);
   const transform = await createTransform(
     source,
     into.icc,
@@ -48,7 +61,7 @@ export async function rowConverter(
     options,
   );
   const samples = (rows: Uint16Array, pixels: number) =>
-    native === channels ? rows : expand(rows, pixels);
+    asNative(rows.subarray(0, pixels * channels), channels, native);
   return {
     toTarget(rows, pixels) {
       const out = new Uint16Array(pixels * into.channels);

@@ -1,4 +1,5 @@
 import {
+  D50,
   SPACE_IDS,
   coverage,
   gamutShape,
@@ -7,7 +8,6 @@ import {
   spaceTable,
   xyzOfLab,
 } from '@/core/colour';
-import { D50 } from '@/core/colour';
 import type { GamutShape, SpaceId, Vector } from '@/core/colour';
 import { differences } from '@/core/proof';
 import { gamutReach } from './gamutReach';

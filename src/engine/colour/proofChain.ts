@@ -1,20 +1,20 @@
 import {
-  RGB_SPACES,
-  iccProfile,
+  D50,
+  labOf,
   lattice,
   lightnessAxis,
   mediaWhite,
   readGreyProfile,
   readMatrixProfile,
+  xyzOfLab,
 } from '@/core/colour';
-import type { Curve, ExactColours, Lattice, LatticePlan, Vector } from '@/core/colour';
-import { D50, labOf, xyzOfLab } from '@/core/colour';
+import type { Curve, ExactColours, Lattice, Vector } from '@/core/colour';
 import type { Intent } from '@/core/prepare';
 import { createTransform } from './colourEngine';
 import { floatTransform, floatsOf } from './littleCms';
-import type { MasterColour } from './masterColour';
+import { masterEnd, rowConverter } from './masterColour';
+import type { MasterColour, RowConverter } from './masterColour';
 import type { PrintTarget } from './printTarget';
-import type { ColourTransform } from './transform';
 
 /** How a picture is printed: through which profile, by which intent. */
 export interface ProofWay {
@@ -35,25 +35,6 @@ export interface ProofShown {
 
 const WHOLE = 65535;
 
-/** The profile of a master's numbers, and how many samples of a pixel it describes. */
-export function masterEnd(
-  colour: MasterColour,
-  channels: 1 | 3,
-): { icc: Uint8Array; native: 1 | 3 } {
-  if (colour.icc) return { icc: colour.icc, native: channels };
-  return { icc: iccProfile(RGB_SPACES[colour.assumedSpace ?? 'srgb']), native: 3 };
-}
-
-/** Samples of a master in those that its profile describes: grey without one three times over. */
-export const asNative = (
-  samples: Uint16Array,
-  channels: 1 | 3,
-  native: 1 | 3,
-): Uint16Array =>
-  channels === native
-    ? samples
-    : Uint16Array.from({ length: samples.length * 3 }, (_, i) => samples[(i / 3) | 0]!);
-
 const floats = (samples: Uint16Array, whole = 1): Float32Array =>
   Float32Array.from(samples, (v) => (v / WHOLE) * whole);
 
@@ -65,24 +46,17 @@ export interface ColourWay {
 }
 
 /** Into the device values of a print, 16 bit, as its file has them. */
-async function intoPrint(
+const intoPrint = (
   colour: MasterColour,
   channels: 1 | 3,
   { profile, intent, blackPoint }: ProofWay,
-) {
-  const { icc, native } = masterEnd(colour, channels);
-  const ends = { from: native, to: profile.channels };
-  const by = { intent, blackPoint, exact: true, keepWhite: true };
-  const print = await createTransform(icc, profile.icc, ends, by);
-  return {
-    close: () => print.close(),
-    device(samples: Uint16Array, pixels: number): Uint16Array {
-      const out = new Uint16Array(pixels * profile.channels);
-      print.convert(asNative(samples, channels, native), out, pixels);
-      return out;
-    },
-  };
-}
+): Promise<RowConverter> =>
+  rowConverter(colour, channels, profile, {
+    intent,
+    blackPoint,
+    exact: true,
+    keepWhite: true,
+  });
 
 /** The samples of a pixel of a proofed picture: those of the master's profile. */
 export const proofedChannels = (colour: MasterColour, channels: 1 | 3): 1 | 3 =>
@@ -99,7 +73,7 @@ export async function proofedInMaster(
 ): Promise<ColourWay> {
   const { icc, native } = masterEnd(colour, channels);
   const print = await intoPrint(colour, channels, way);
-  const back: ColourTransform = await createTransform(
+  const back = await createTransform(
     way.profile.icc,
     icc,
     { from: way.profile.channels, to: native },
@@ -109,7 +83,7 @@ export async function proofedInMaster(
     outs: native,
     exact(samples, pixels) {
       const out = new Uint16Array(pixels * native);
-      back.convert(print.device(samples, pixels), out, pixels);
+      back.convert(print.toTarget(samples, pixels), out, pixels);
       return Float32Array.from(out);
     },
     close() {
@@ -157,7 +131,7 @@ export async function proofedOnScreen(
     outs: 3,
     exact(samples, pixels) {
       const device = floats(
-        print.device(samples, pixels),
+        print.toTarget(samples, pixels),
         profile.channels === 4 ? 100 : 1,
       );
       const lab = toLab.convert(device);
@@ -189,16 +163,12 @@ export async function masterOnScreen(
   channels: 1 | 3,
   screen: Uint8Array,
 ): Promise<ColourWay> {
-  const { icc, native } = masterEnd(colour, channels);
+  const into = { icc: screen, name: 'screen', channels: 3 } as const;
   const by = { intent: 'relative', blackPoint: true, exact: true } as const;
-  const shown = await createTransform(icc, screen, { from: native, to: 3 }, by);
+  const shown = await rowConverter(colour, channels, into, by);
   return {
     outs: 3,
-    exact(samples, pixels) {
-      const out = new Uint16Array(pixels * 3);
-      shown.convert(asNative(samples, channels, native), out, pixels);
-      return Float32Array.from(out);
-    },
+    exact: (samples, pixels) => Float32Array.from(shown.toTarget(samples, pixels)),
     close: () => shown.close(),
   };
 }
@@ -234,12 +204,11 @@ export const throughLattice = (
   colour: MasterColour,
   channels: 1 | 3,
   { exact, outs }: ColourWay,
-  tolerance: LatticePlan['tolerance'] = TOLERANCE,
 ): Lattice =>
   lattice({
     channels,
     outs,
     exact,
-    tolerance,
+    tolerance: TOLERANCE,
     axes: masterAxes(colour, channels),
   });

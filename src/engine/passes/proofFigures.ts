@@ -22,13 +22,8 @@ import type {
 import type { Vector } from '@/core/colour';
 import { deepestOf, gamutReach } from '../colour/gamutReach';
 import type { MasterColour } from '../colour/masterColour';
-import {
-  asNative,
-  labFrom,
-  masterAxes,
-  masterEnd,
-  proofedInMaster,
-} from '../colour/proofChain';
+import { labFrom, masterAxes, proofedInMaster } from '../colour/proofChain';
+import { asNative, masterEnd } from '../colour/masterColour';
 import type { PrintTarget } from '../colour/printTarget';
 import { samplePicture } from './samplePass';
 import type { Sample } from './samplePass';

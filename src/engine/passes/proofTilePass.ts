@@ -1,19 +1,14 @@
+import { lattice } from '@/core/colour';
 import { intoEightBits, zoomLevels } from '@/core/image';
 import { gatherColours } from '@/core/proof';
 import { gamutReach } from '../colour/gamutReach';
 import type { MasterColour } from '../colour/masterColour';
 import type { PrintTarget } from '../colour/printTarget';
-import {
-  asNative,
-  labFrom,
-  masterAxes,
-  masterEnd,
-  masterOnScreen,
-  proofedOnScreen,
-  throughLattice,
-} from '../colour/proofChain';
+import { asNative, masterEnd } from '../colour/masterColour';
+import { labFrom, masterAxes, masterOnScreen, proofedOnScreen } from '../colour/proofChain';
 import type { ProofShown, ProofWay } from '../colour/proofChain';
 import { PixelSource } from '../decode/pixelSource';
+import { Kept } from '../kept';
 import { sharp } from '../sharpSetup';
 import { TILE } from './pyramid';
 import { reducedPart } from './reducedPart';
@@ -38,30 +33,39 @@ export interface ProofTileWork {
 
 /** Steps of CIEDE2000 in a tile of distances: a grey value of 20 is 2. */
 export const REACH_STEPS = 10;
-/** Tables of ways that tiles were made by of late; each has some megabytes. */
-const kept = new Map<string, Promise<Tables>>();
-const MOST_KEPT = 4;
 
 /** By what tiles of one kind are made: axes along which light is mixed, and values for colours. */
 interface Tables {
   axes: Float32Array[] | undefined;
   outs: 1 | 3;
   valuesOf: (samples: Uint16Array) => Float32Array;
+  close: () => void;
 }
 
+/** Tables that tiles were made by of late; each has some megabytes. */
+const kept = new Kept<Tables>(4, (tables) => tables.close());
+
 /** How far each pixel is out of reach; colours that are nearly alike are asked about once. */
-async function reachOf(
+async function reachTables(
   colour: MasterColour,
   channels: 1 | 3,
   profile: PrintTarget,
-  axes: Float32Array[] | undefined,
-): Promise<Tables['valuesOf']> {
+): Promise<Tables> {
+  const axes = masterAxes(colour, channels);
   const { icc, native } = masterEnd(colour, channels);
   const [ruler, reach] = await Promise.all([labFrom(icc, native), gamutReach(profile)]);
-  return (samples) => {
-    const { colours, of } = gatherColours(samples, channels, axes);
-    const far = reach.distance(ruler.lab(asNative(colours, channels, native)));
-    return Float32Array.from(of, (at) => far[at]!);
+  return {
+    axes,
+    outs: 1,
+    valuesOf(samples) {
+      const { colours, of } = gatherColours(samples, channels, axes);
+      const far = reach.distance(ruler.lab(asNative(colours, channels, native)));
+      return Float32Array.from(of, (at) => far[at]!);
+    },
+    close() {
+      ruler.close();
+      reach.close();
+    },
   };
 }
 
@@ -69,37 +73,25 @@ async function tablesFor(
   { colour, shows }: ProofTileWork,
   channels: 1 | 3,
 ): Promise<Tables> {
+  if (shows.kind === 'reach') return reachTables(colour, channels, shows.profile);
   const axes = masterAxes(colour, channels);
-  if (shows.kind === 'reach')
-    return {
-      axes,
-      outs: 1,
-      valuesOf: await reachOf(colour, channels, shows.profile, axes),
-    };
   const way =
     shows.kind === 'master'
       ? await masterOnScreen(colour, channels, shows.screen)
       : await proofedOnScreen(colour, channels, shows.way, shows.shown);
-  const table = throughLattice(colour, channels, way, 'rough');
+  const { exact, outs } = way;
+  const table = lattice({ channels, outs, exact, tolerance: 'rough', axes });
   return {
     axes,
     outs: 3,
     valuesOf(samples) {
       const pixels = samples.length / channels;
-      const found = new Float32Array(pixels * 3);
+      const found = new Float32Array(pixels * outs);
       table.convert(samples, found, pixels);
       return found;
     },
+    close: () => way.close(),
   };
-}
-
-function keptTables(work: ProofTileWork, channels: 1 | 3): Promise<Tables> {
-  const found = kept.get(work.key) ?? tablesFor(work, channels);
-  kept.delete(work.key);
-  kept.set(work.key, found);
-  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
-  found.catch(() => kept.delete(work.key));
-  return found;
 }
 
 /**
@@ -124,7 +116,8 @@ export async function proofTile(work: ProofTileWork): Promise<Uint8Array | null>
     };
     const [width, height] = [box.right - left, box.bottom - top];
     const full = zoomLevels(source.width, source.height, TILE)[0]!.level;
-    const { axes, outs, valuesOf } = await keptTables(work, channels);
+    const make = () => tablesFor(work, channels);
+    const { axes, outs, valuesOf } = await kept.of(work.key, make);
     const found = valuesOf(reducedPart(source, 2 ** (full - work.level), box, axes));
     const eight = new Uint8Array(found.length);
     if (outs === 1)

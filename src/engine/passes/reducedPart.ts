@@ -1,3 +1,4 @@
+import { lightOfEncoded } from '@/core/colour';
 import type { Box } from '@/core/image';
 import type { PixelSource } from '../decode/pixelSource';
 
@@ -5,15 +6,9 @@ import type { PixelSource } from '../decode/pixelSource';
 const MOST_TAKEN = 4;
 const LEVELS = 65536;
 
-/** Light, 0..1, of a lightness, 0..1 (CIE 15). */
-const lightOf = (lightness: number): number => {
-  const l = lightness * 100;
-  return l > 8 ? ((l + 16) / 116) ** 3 : (l * 27) / 24389;
-};
-
 /** From levels to light, and back by its square root, which rounds no dark tone away. */
 function doorOf(axis: Float32Array): { light: Float32Array; level: Uint16Array } {
-  const light = Float32Array.from(axis, lightOf);
+  const light = Float32Array.from(axis, (l) => lightOfEncoded(l * (LEVELS - 1)));
   const level = new Uint16Array(LEVELS);
   for (let i = 0, v = 0; i < LEVELS; i += 1) {
     const wanted = (i / (LEVELS - 1)) ** 2;

@@ -1,7 +1,7 @@
 import { proofedChannels, proofedInMaster, throughLattice } from '../colour/proofChain';
 import type { ProofWay } from '../colour/proofChain';
 import type { MasterColour } from '../colour/masterColour';
-import { masterEnd } from '../colour/proofChain';
+import { masterEnd } from '../colour/masterColour';
 import { PixelSource } from '../decode/pixelSource';
 import type { Progress } from '../progress';
 import type { RowRange } from '../rowRange';

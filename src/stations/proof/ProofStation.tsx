@@ -71,5 +71,6 @@ export function ProofStation(view: ProofView) {
         </Surface>
       </Bench>
     );
-  return <PaperSheet view={view} picture={picture} head={head} />;
+  // Another master is another picture: nothing that was measured of the one is of the other.
+  return <PaperSheet key={picture.masterId} view={view} picture={picture} head={head} />;
 }

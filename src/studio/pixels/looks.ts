@@ -1,6 +1,6 @@
 import { getMaster } from '@/data';
 import type { Master } from '@/data';
-import { runAtOnce, storePaths } from '@/engine';
+import { Kept, runAtOnce, storePaths } from '@/engine';
 import type { LookWork, MasterColour } from '@/engine';
 import { colourOf } from '../jobs/picture';
 import { studio } from '../open/open';
@@ -33,19 +33,11 @@ const look = defineForm({
 });
 
 /** Colours of the masters looked at of late; a master's never changes. */
-const colours = new Map<number, Promise<MasterColour>>();
-const MOST_COLOURS = 20;
+const colours = new Kept<MasterColour>(20);
 
 /** The colour of a master, kept for whoever asks next. */
-export function colourKept(open: Studio, master: Master): Promise<MasterColour> {
-  const { id } = master;
-  const found = colours.get(id) ?? colourOf(open, master);
-  colours.delete(id);
-  colours.set(id, found);
-  if (colours.size > MOST_COLOURS) colours.delete(colours.keys().next().value!);
-  found.catch(() => colours.delete(id));
-  return found;
-}
+export const colourKept = (open: Studio, master: Master): Promise<MasterColour> =>
+  colours.of(`${open.home} ${master.id}`, () => colourOf(open, master));
 
 /**
  * A window of a print of a master as a screen shows it, PNG; null when there is no such

@@ -2,7 +2,14 @@ import { RGB_SPACES } from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
 import type { TargetId } from '@/core/prepare';
 import { getMaster, getProfile } from '@/data';
-import { measureProof, runAtOnce, runInWorker, spaceTarget, storePaths } from '@/engine';
+import {
+  Kept,
+  measureProof,
+  runAtOnce,
+  runInWorker,
+  spaceTarget,
+  storePaths,
+} from '@/engine';
 import type { PrintTarget, ProfilePortrait, ProofFigures } from '@/engine';
 import { colourKept } from '../pixels/looks';
 import { studio } from '../open/open';
@@ -10,20 +17,6 @@ import type { Studio } from '../running/studio';
 import { targetFor } from './targets';
 
 /** Answers that were reckoned of late: neither a master nor a profile ever changes. */
-class Kept<V> {
-  private readonly known = new Map<string, Promise<V>>();
-  constructor(private readonly most: number) {}
-
-  of(key: string, make: () => Promise<V>): Promise<V> {
-    const found = this.known.get(key) ?? make();
-    this.known.delete(key);
-    this.known.set(key, found);
-    if (this.known.size > this.most) this.known.delete(this.known.keys().next().value!);
-    found.catch(() => this.known.delete(key));
-    return found;
-  }
-}
-
 const portraits = new Kept<ProfilePortrait>(30);
 const figures = new Kept<ProofFigures>(60);
 const nobody = () => new AbortController().signal;
