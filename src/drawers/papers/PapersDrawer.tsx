@@ -1,5 +1,4 @@
 'use client';
-import { Link } from '@/shell/link';
 import { useMemo } from 'react';
 import { size } from '@/core/units';
 import { ButtonLink } from '@/shell/actions';
@@ -7,7 +6,6 @@ import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Empty } from '@/shell/said';
-import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import {
   DataTable,
   ListOut,
@@ -17,13 +15,12 @@ import {
   LooksLike,
 } from '@/shell/table';
 import type { Column } from '@/shell/table';
-import { Sentence } from '@/shell/words';
 import { BringPapers } from './BringPapers';
 import { EditPaper, NewPaper } from './PaperForms';
 
 import type { PapersView } from './view';
-import { Stock } from './PaperShelf';
-import { stockSentence, stockWords } from './words';
+import { PaperSlip } from './PaperSlip';
+import { stockWords } from './words';
 
 const MANY = [takesOut('papers')];
 
@@ -31,7 +28,7 @@ type Row = PapersView['page']['rows'][number];
 
 /** Papers: every stock, what is left of it, what it is, and how it behaves. */
 export function PapersDrawer(view: PapersView) {
-  const { page, asked, counts, picked, replacement, movements, others } = view;
+  const { page, asked, counts, picked, others } = view;
   const { adding, editing, bringing } = view;
   const format = useFormat();
   const addressOf = useAddressOf();
@@ -151,69 +148,7 @@ export function PapersDrawer(view: PapersView) {
         ) : editing ? (
           <EditPaper key={picked.id} paper={picked} others={others} stored={editing} />
         ) : (
-          <Slip label={picked.name}>
-            <SlipTitle>{picked.name}</SlipTitle>
-            <SlipSub>
-              {picked.maker} ·{' '}
-              <Link href={`/papers?paper=${picked.id}&edit=1`}>
-                change, or note as discontinued
-              </Link>
-            </SlipSub>
-            <Figures
-              figures={[
-                {
-                  value: String(picked.sheets),
-                  unit: '',
-                  label: 'sheets left',
-                  tone: picked.level === 'enough' ? undefined : 'ochre',
-                },
-                { value: String(picked.weight), unit: 'g/m²', label: 'weight' },
-                { ...splitUnit(format.thickness(picked.thickness)), label: 'thick' },
-              ]}
-            />
-            <Sentence
-              $tone={
-                picked.level === 'enough' && !picked.discontinuedAt ? 'plain' : 'caution'
-              }
-            >
-              {stockSentence(picked, replacement, format.day)}
-            </Sentence>
-            <FactList
-              facts={[
-                ['Base, surface', `${picked.base}, ${picked.surface}`],
-                [
-                  'Sheet',
-                  format.size({ width: picked.sheetWidth, height: picked.sheetHeight }),
-                ],
-                ['Printer setting', picked.printerSetting || 'none noted'],
-                [
-                  'Profile',
-                  view.profiles.length === 0 ? (
-                    <Link key="none" href="/papers/profiles?bring=1">
-                      none yet: bring one
-                    </Link>
-                  ) : (
-                    view.profiles.map((p) => (
-                      <Link key={p.sha256} href={`/papers/profiles?profile=${p.sha256}`}>
-                        {p.profile}
-                      </Link>
-                    ))
-                  ),
-                ],
-              ]}
-            />
-            {picked.permanence && (
-              <p style={{ fontSize: 12.5 }}>Permanence: {picked.permanence}</p>
-            )}
-            {picked.note && <p style={{ fontSize: 12.5 }}>{picked.note}</p>}
-            <Stock key={picked.id} paper={picked} />
-            <FactList
-              facts={movements.map((m) => [
-                `${format.day(m.at)}, ${m.reason}`,
-                m.pieces > 0 ? `+${m.pieces}` : `−${-m.pieces}`,
-              ])}
-            />
-          </Slip>
+          <PaperSlip view={view} picked={picked} />
         )}
       </Bench>
     </>

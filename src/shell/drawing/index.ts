@@ -3,4 +3,5 @@ export * from './PrintOnSheet';
 export * from './marks';
 export * from './pictureTiles';
 export * from './Plate';
+export * from './deepZoom';
 export * from './useDrawnId';

@@ -1,40 +1,13 @@
 'use client';
-import type { Point, Viewer } from 'openseadragon';
+import type { Viewer } from 'openseadragon';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import styled from 'styled-components';
-import { pictureTiles } from '@/shell/drawing';
-import type { TiledPicture } from '@/shell/drawing';
+import { ZoomFrame, ZoomGlass, drawOver, pictureTiles, seenOf } from '@/shell/drawing';
+import type { Overlay, TiledPicture } from '@/shell/drawing';
 
-const Frame = styled.div`
-  position: relative;
-  flex: 1;
-  min-height: 0;
-  background: var(--table);
+const Frame = styled(ZoomFrame)`
   border: 1px solid var(--line);
-  > canvas {
-    position: absolute;
-    inset: 0;
-    width: 100%;
-    height: 100%;
-    pointer-events: none;
-  }
 `;
-
-const Glass = styled.div`
-  position: absolute;
-  inset: 0;
-`;
-
-/** From pixels of the picture to pixels of the screen: x' = left + x scale, y' = top + y scale. */
-export interface Seen {
-  left: number;
-  top: number;
-  scale: number;
-  width: number;
-  height: number;
-}
-
-export type Overlay = (pen: CanvasRenderingContext2D, seen: Seen) => void;
 
 interface LightTableProps {
   picture: TiledPicture;
@@ -43,20 +16,6 @@ interface LightTableProps {
   overlay?: Overlay | undefined;
   /** What to go to, at 100 %; the whole picture when null. */
   lookAt?: { x: number; y: number } | null;
-}
-
-function seenOf(viewer: Viewer, point: typeof Point): Seen {
-  const item = viewer.world.getItemAt(0);
-  const origin = item.imageToViewerElementCoordinates(new point(0, 0));
-  const there = item.imageToViewerElementCoordinates(new point(1000, 0));
-  const { clientWidth: width, clientHeight: height } = viewer.element;
-  return {
-    left: origin.x,
-    top: origin.y,
-    scale: (there.x - origin.x) / 1000,
-    width,
-    height,
-  };
 }
 
 /** The master's tiles on a light table: wheel, drag, plus and minus, arrow keys; with what is drawn over them. */
@@ -84,19 +43,8 @@ export function LightTable({ picture, label, overlay, lookAt }: LightTableProps)
         gestureSettingsMouse: { clickToZoom: false, dblClickToZoom: true },
       }));
       draw.current = () => {
-        const canvas = sheet.current;
-        const pen = canvas?.getContext('2d');
-        if (!canvas || !pen || made.world.getItemCount() === 0) return;
         const seen = seenOf(made, OpenSeadragon.Point);
-        const sharp = window.devicePixelRatio;
-        if (canvas.width !== Math.round(seen.width * sharp))
-          canvas.width = Math.round(seen.width * sharp);
-        if (canvas.height !== Math.round(seen.height * sharp))
-          canvas.height = Math.round(seen.height * sharp);
-        pen.setTransform(sharp, 0, 0, sharp, 0, 0);
-        pen.clearRect(0, 0, seen.width, seen.height);
-        latest.current.overlay?.(pen, seen);
-        canvas.dataset.scale = seen.scale.toFixed(3);
+        if (seen) drawOver(sheet.current, seen, latest.current.overlay);
       };
       go.current = () => {
         const { viewport } = made;
@@ -125,7 +73,7 @@ export function LightTable({ picture, label, overlay, lookAt }: LightTableProps)
   useEffect(() => go.current(), [x, y]);
   return (
     <Frame>
-      <Glass ref={glass} role="img" aria-label={label} data-testid="deep-zoom" />
+      <ZoomGlass ref={glass} role="img" aria-label={label} data-testid="deep-zoom" />
       <canvas ref={sheet} aria-hidden data-testid="overlay" />
     </Frame>
   );

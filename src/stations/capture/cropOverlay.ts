@@ -1,5 +1,5 @@
 import type { Corners } from '@/core/capture/geometry';
-import type { Overlay, Seen } from './LightTable';
+import type { Overlay, Seen } from '@/shell/drawing';
 
 const trace = (pen: CanvasRenderingContext2D, corners: Corners, seen: Seen) => {
   corners.forEach(({ x, y }, i) => {

@@ -1,4 +1,4 @@
-import type { Overlay } from './LightTable';
+import type { Overlay } from '@/shell/drawing';
 
 interface Grid {
   gridBy: number;

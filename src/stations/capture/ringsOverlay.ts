@@ -1,5 +1,5 @@
 import type { SpeckVerdict } from '@/core/capture/specks';
-import type { Overlay } from './LightTable';
+import type { Overlay } from '@/shell/drawing';
 import type { Stop } from './walk';
 
 const LEAST_RADIUS = 9;

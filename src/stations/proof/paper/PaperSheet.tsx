@@ -3,6 +3,7 @@ import type { Viewer } from 'openseadragon';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ButtonLink, useSingleKeys } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
+import type { Overlay } from '@/shell/drawing';
 import { Empty, Problem } from '@/shell/said';
 import { SectionLabel, Small } from '@/shell/words';
 import type { ProofView } from '../view';
@@ -12,7 +13,6 @@ import { MergedPairs, PapersAtHand } from './PaperParts';
 import { PaperSlip } from './PaperSlip';
 import { usePaperDesk } from './paperDesk';
 import { ProofPane } from './ProofPane';
-import type { Draw } from './ProofPane';
 import { placeRings, reachMarks } from './drawMarks';
 import type { ProofPicture, Shown } from './proofSource';
 import { useFigures } from './useFigures';
@@ -75,7 +75,7 @@ export function PaperSheet({
     return () => window.removeEventListener('keyup', up);
   }, []);
   const places = figures?.reach.places;
-  const draw = useMemo<Draw>(() => {
+  const draw = useMemo<Overlay>(() => {
     const marks = desk.marks && reach ? reachMarks(reach, desk.threshold, picture) : null;
     const rings = places ? placeRings(places, picture) : null;
     return (pen, seen) => {

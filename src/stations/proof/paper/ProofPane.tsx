@@ -3,29 +3,11 @@ import type { TiledImage, Viewer } from 'openseadragon';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import type { RefObject } from 'react';
 import styled from 'styled-components';
+import { ZoomFrame, ZoomGlass, drawOver, seenOf } from '@/shell/drawing';
+import type { Overlay } from '@/shell/drawing';
 import { SplitLine } from './SplitLine';
 import { proofTiles } from './proofSource';
 import type { ProofPicture, Shown } from './proofSource';
-
-const Frame = styled.div`
-  position: relative;
-  flex: 1;
-  min-width: 0;
-  min-height: 0;
-  background: var(--table);
-  > canvas {
-    position: absolute;
-    inset: 0;
-    width: 100%;
-    height: 100%;
-    pointer-events: none;
-  }
-`;
-
-const Glass = styled.div`
-  position: absolute;
-  inset: 0;
-`;
 
 const Label = styled.span<{ $right?: boolean }>`
   position: absolute;
@@ -36,17 +18,6 @@ const Label = styled.span<{ $right?: boolean }>`
   background: rgba(255, 255, 255, 0.85);
   pointer-events: none;
 `;
-
-/** Where the picture lies on the glass: x' = left + x scale, pixels of the picture and of the screen. */
-export interface Seen {
-  left: number;
-  top: number;
-  scale: number;
-  width: number;
-  height: number;
-}
-
-export type Draw = (pen: CanvasRenderingContext2D, seen: Seen) => void;
 
 /** The pane that the others follow: the one under the pointer. */
 let moving: Viewer | null = null;
@@ -60,7 +31,7 @@ interface PaneProps {
   /** The line between both, 0..1 of the picture's width. */
   split: number;
   onSplit?: ((share: number) => void) | undefined;
-  draw?: Draw | undefined;
+  draw?: Overlay | undefined;
   lookAt: { x: number; y: number } | null;
   /** Panes that move together. */
   group: RefObject<Set<Viewer>>;
@@ -101,33 +72,16 @@ export function ProofPane(props: PaneProps) {
       all.add(made);
       const itemAt = (i: number): TiledImage | undefined => made.world.getItemAt(i);
       redraw.current = () => {
-        const [item, pen] = [itemAt(0), sheet.current?.getContext('2d')];
-        if (!item || !pen || !sheet.current) return;
+        const seen = seenOf(made, OSD.Point);
+        if (!seen) return;
         const { split: share, over: above, draw: paint } = latest.current;
         itemAt(1)?.setClip(new OSD.Rect(width * share, 0, width * (1 - share), height));
-        const from = item.imageToViewerElementCoordinates(new OSD.Point(0, 0));
-        const to = item.imageToViewerElementCoordinates(new OSD.Point(width, 0));
-        const scale = (to.x - from.x) / width;
-        const { clientWidth, clientHeight } = made.element;
-        const fine = window.devicePixelRatio;
-        if (sheet.current.width !== Math.round(clientWidth * fine))
-          sheet.current.width = Math.round(clientWidth * fine);
-        if (sheet.current.height !== Math.round(clientHeight * fine))
-          sheet.current.height = Math.round(clientHeight * fine);
-        pen.setTransform(fine, 0, 0, fine, 0, 0);
-        pen.clearRect(0, 0, clientWidth, clientHeight);
-        paint?.(pen, {
-          left: from.x,
-          top: from.y,
-          scale,
-          width: clientWidth,
-          height: clientHeight,
-        });
-        sheet.current.dataset.scale = scale.toFixed(4);
+        drawOver(sheet.current, seen, paint);
         if (line.current) {
-          line.current.style.left = `${from.x + width * share * scale}px`;
-          line.current.style.top = `${Math.max(0, from.y)}px`;
-          line.current.style.height = `${Math.min(clientHeight, from.y + height * scale) - Math.max(0, from.y)}px`;
+          const foot = Math.min(seen.height, seen.top + height * seen.scale);
+          line.current.style.left = `${seen.left + width * share * seen.scale}px`;
+          line.current.style.top = `${Math.max(0, seen.top)}px`;
+          line.current.style.height = `${foot - Math.max(0, seen.top)}px`;
           line.current.hidden = above === null;
         }
       };
@@ -183,8 +137,8 @@ export function ProofPane(props: PaneProps) {
     viewport.panTo(item.imageToViewportCoordinates(x * width, y * height));
   }, [x, y, width, height]);
   return (
-    <Frame>
-      <Glass ref={glass} role="img" aria-label={said} data-testid="proof-glass" />
+    <ZoomFrame>
+      <ZoomGlass ref={glass} role="img" aria-label={said} data-testid="proof-glass" />
       <canvas ref={sheet} aria-hidden data-testid="proof-marks" />
       {onSplit && (
         <SplitLine
@@ -197,6 +151,6 @@ export function ProofPane(props: PaneProps) {
       )}
       {labels[0] && (over === null || split > 0.02) && <Label>{labels[0]}</Label>}
       {labels[1] && over !== null && split < 0.98 && <Label $right>{labels[1]}</Label>}
-    </Frame>
+    </ZoomFrame>
   );
 }

@@ -1,5 +1,5 @@
 import type { Place } from '@/engine';
-import type { Draw } from './ProofPane';
+import type { Overlay } from '@/shell/drawing';
 import type { ReachMap } from './useReach';
 
 /** CIEDE2000 beyond the threshold from which marks are crossed. */
@@ -39,14 +39,17 @@ export function reachMarks(
   map: ReachMap,
   threshold: number,
   picture: { width: number; height: number },
-): Draw {
+): Overlay {
   const layers = [
     { mask: maskOf(map, threshold), direction: 1 as const },
     { mask: maskOf(map, threshold + CROSSED), direction: -1 as const },
   ];
+  const over = new OffscreenCanvas(1, 1);
+  const under = over.getContext('2d')!;
   return (pen, seen) => {
-    const over = new OffscreenCanvas(Math.ceil(seen.width), Math.ceil(seen.height));
-    const under = over.getContext('2d')!;
+    const [across, down] = [Math.ceil(seen.width), Math.ceil(seen.height)];
+    if (over.width !== across) over.width = across;
+    if (over.height !== down) over.height = down;
     const [wide, high] = [picture.width * seen.scale, picture.height * seen.scale];
     for (const { mask, direction } of layers) {
       under.globalCompositeOperation = 'copy';
@@ -64,7 +67,7 @@ const RING = 16;
 
 /** Draws rings around the places where most is lost, each with its number. */
 export const placeRings =
-  (places: readonly Place[], picture: { width: number; height: number }): Draw =>
+  (places: readonly Place[], picture: { width: number; height: number }): Overlay =>
   (pen, seen) => {
     places.forEach(({ x, y }, i) => {
       const at = {
