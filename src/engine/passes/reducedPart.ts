@@ -5,6 +5,8 @@ import type { PixelSource } from '../decode/pixelSource';
 /** Pixels of the master along each side of one that is shown, at most: evenly spread in it. */
 const MOST_TAKEN = 4;
 const LEVELS = 65536;
+/** Values taken for light, where nothing tells what light is. */
+const PLAIN = Float32Array.from({ length: LEVELS }, (_, v) => v / (LEVELS - 1));
 
 /** From levels to light, and back by its square root, which rounds no dark tone away. */
 function doorOf(axis: Float32Array): { light: Float32Array; level: Uint16Array } {
@@ -18,10 +20,10 @@ function doorOf(axis: Float32Array): { light: Float32Array; level: Uint16Array }
   return { light, level };
 }
 
-const doors = new WeakMap<Float32Array, ReturnType<typeof doorOf>>();
+const known = new WeakMap<Float32Array, ReturnType<typeof doorOf>>();
 function doorFor(axis: Float32Array) {
-  const door = doors.get(axis) ?? doorOf(axis);
-  doors.set(axis, door);
+  const door = known.get(axis) ?? doorOf(axis);
+  known.set(axis, door);
   return door;
 }
 
@@ -46,36 +48,46 @@ export function reducedPart(
   }
   const taken = Math.min(by, MOST_TAKEN);
   const step = by / taken;
-  const lights = axes?.map(doorFor);
+  const places = Array.from({ length: taken }, (_, k) => Math.floor((k + 0.5) * step));
+  const doors = axes?.map(doorFor);
+  /** What is summed of each channel: its light, or its values as they are. */
+  const light = Array.from({ length: channels }, (_, c) => doors?.[c]?.light ?? PLAIN);
+  const [red, green = red, blue = red] = light as [
+    Float32Array,
+    Float32Array?,
+    Float32Array?,
+  ];
+  const columns = span.right - span.left;
   const sums = new Float64Array(wide * channels);
   const counts = new Float64Array(wide);
   for (let y = 0; y < high; y += 1) {
     sums.fill(0);
     counts.fill(0);
-    for (let k = 0; k < taken; k += 1) {
-      const from = (top + y) * by + Math.floor((k + 0.5) * step);
+    for (const [k, down] of places.entries()) {
+      const from = (top + y) * by + down;
       // The last row of an odd picture is what there is of it.
       if (from >= height && k > 0) break;
       const row = source.part(Math.min(height - 1, from), 1, span);
       for (let x = 0; x < wide; x += 1)
         for (let n = 0; n < taken; n += 1) {
-          const at = x * by + Math.floor((n + 0.5) * step);
-          if (at >= span.right - span.left && n > 0) break;
-          const place = Math.min(span.right - span.left - 1, at) * channels;
+          const at = x * by + places[n]!;
+          if (at >= columns && n > 0) break;
+          const place = (at < columns ? at : columns - 1) * channels;
+          const sum = x * channels;
           counts[x]! += 1;
-          for (let c = 0; c < channels; c += 1) {
-            const v = row[place + c]!;
-            sums[x * channels + c]! += lights ? lights[c]!.light[v]! : v;
+          sums[sum]! += red[row[place]!]!;
+          if (channels === 3) {
+            sums[sum + 1]! += green[row[place + 1]!]!;
+            sums[sum + 2]! += blue[row[place + 2]!]!;
           }
         }
     }
     for (let i = 0; i < sums.length; i += 1) {
       const mean = sums[i]! / counts[(i / channels) | 0]!;
-      out[y * wide * channels + i] = lights
-        ? lights[i % channels]!.level[
-            Math.round(Math.sqrt(Math.min(1, mean)) * (LEVELS - 1))
-          ]!
-        : Math.round(mean);
+      const door = doors?.[i % channels];
+      out[y * wide * channels + i] = door
+        ? door.level[Math.round(Math.sqrt(Math.min(1, mean)) * (LEVELS - 1))]!
+        : Math.round(mean * (LEVELS - 1));
     }
   }
   return out;

@@ -8,3 +8,4 @@ export * from './Rule';
 export * from './SheetTabs';
 export * from './theme';
 export * from './helpChapters';
+export * from './useSheet';

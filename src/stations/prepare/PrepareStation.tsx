@@ -1,9 +1,8 @@
 'use client';
-import { useState } from 'react';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { NoSizes, SizePicker } from '@/shell/fields';
-import { SheetTabs } from '@/shell/frame';
+import { SheetTabs, useSheet } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { TitleBlock } from '@/shell/words';
 import { FilesSheet } from './sheets/FilesSheet';
@@ -28,15 +27,10 @@ const SHEET: Record<SheetId, (props: SheetProps) => React.ReactNode> = {
 /** Prepare: what leaves for the printer is made, verified and remembered here. */
 export function PrepareStation(view: PrepareView) {
   const { work, master, picked, offered, files } = view;
-  const [sheet, setSheet] = useState(view.sheet);
   const desk = useRecipe(view);
   const href = (id: string) =>
     `/works/${work.id}/prepare?sheet=${id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}`;
-  const turn = (id: string) => {
-    setSheet(sheetOf(id));
-    // The address follows, so that the sheet is there again; nothing is asked anew.
-    window.history.replaceState(null, '', href(id));
-  };
+  const [sheet, turn] = useSheet(view.sheet, sheetOf, href);
   const head = (
     <>
       <TitleBlock>

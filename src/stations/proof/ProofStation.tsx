@@ -1,9 +1,8 @@
 'use client';
-import { useState } from 'react';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { NoSizes, SizePicker } from '@/shell/fields';
-import { SheetTabs } from '@/shell/frame';
+import { SheetTabs, useSheet } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { TitleBlock } from '@/shell/words';
 import { PaperSheet } from './paper/PaperSheet';
@@ -19,14 +18,10 @@ const SUB = {
 /** Proof: the picture on the paper before it is printed, and the rounds until one is approved. */
 export function ProofStation(view: ProofView) {
   const { work, offered, picked, approvedKeys, master, picture } = view;
-  const [sheet, setSheet] = useState(view.sheet);
   const paper = view.paperId ? `&paper=${view.paperId}` : '';
   const href = (id: string) =>
     `/works/${work.id}/proof?sheet=${id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}${paper}`;
-  const turn = (id: string) => {
-    setSheet(sheetOf(id));
-    window.history.replaceState(null, '', href(id));
-  };
+  const [sheet, turn] = useSheet(view.sheet, sheetOf, href);
   const head = (
     <>
       <TitleBlock>

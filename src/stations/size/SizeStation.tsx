@@ -1,10 +1,10 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { nominalSize } from '@/core/size';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
-import { SheetTabs } from '@/shell/frame';
+import { SheetTabs, useSheet } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { TitleBlock } from '@/shell/words';
 import { CropSheet } from './sheets/CropSheet';
@@ -31,12 +31,12 @@ export function SizeStation(view: SizeView) {
   const { work, master, decided } = view;
   const format = useFormat();
   const sizing = useSizing(view);
-  const [sheet, setSheet] = useState(view.sheet);
   // What the wall is shown with is fetched while one looks at the ladder.
   useEffect(() => void import('openseadragon'), []);
   const facts = master?.facts;
   const href = (id: string) =>
     `/works/${work.id}/size?sheet=${id}${sizing.here ? `&size=${encodeURIComponent(sizing.here.key)}` : ''}`;
+  const [sheet, turn] = useSheet(view.sheet, sheetOf, href);
   const head = (
     <>
       <TitleBlock>
@@ -57,11 +57,7 @@ export function SizeStation(view: SizeView) {
             href: href(id),
             cautions: id === 'ladder' ? sizing.openAgain.size : 0,
           }))}
-          onTurn={(id) => {
-            setSheet(sheetOf(id));
-            // The address follows, so that the sheet is there again; nothing is asked anew.
-            window.history.replaceState(null, '', href(id));
-          }}
+          onTurn={turn}
         />
       )}
     </>
