@@ -5,7 +5,7 @@ const one = (v: number) => v.toFixed(1);
 
 /** A share as it is said. */
 export const percent = (share: number): string =>
-  share > 0 && share < 0.001 ? 'under 0.1 %' : `${(share * 100).toFixed(1)} %`;
+  share > 0 && share < 0.001 ? 'under 0.1\u202f%' : `${(share * 100).toFixed(1)}\u202f%`;
 
 /** Why an intent is recommended, in figures. */
 export function becauseWords({ intents, recommended }: ProofFigures): string {

@@ -4,7 +4,7 @@ import type { ProofCost, Tone } from '@/core/proof';
 import { Plate } from '@/shell/drawing';
 
 const SIDE = 330;
-const HIGH = 206;
+const HIGH = 214;
 const CENTRE = { x: SIDE / 2, y: HIGH / 2 };
 const HUB = 15;
 const REACH = 70;
