@@ -63,7 +63,7 @@ export async function paperProfiles(open: Studio): Promise<void> {
 /** The usual recipe with its output sharpening, and grain taken out where there is some. */
 function recipeWith(amount: number, radius: number, noise = 0): Recipe {
   const plain = plainRecipe(300, radius);
-  const sharp = withStep(plain, 3, { ...stepIn(plain, 'output')!, amount });
+  const sharp = withStep(plain, 4, { ...stepIn(plain, 'output')!, amount });
   return noise === 0
     ? sharp
     : withStep(sharp, 0, {

@@ -83,17 +83,18 @@ it('print files keep their recipes, as lists of steps, and so do orders that can
   client.close();
   const db = await openDatabase(home);
   const recipe = plainRecipe(240, 0.9);
-  Object.assign(recipe.steps[3]!, { amount: 75, threshold: 3 });
+  Object.assign(recipe.steps[4]!, { amount: 75, threshold: 3 });
   recipe.convert.intent = 'perceptual';
   // By the rule of before, which they were made by.
   const { rule: _, ...unruled } = recipe;
   const { dither: __, ...file } = recipe.file;
+  const unmoved = recipe.steps.filter((s) => s.kind !== 'balance');
   const kept = { ...unruled, rule: 1, file: { ...file, dither: false } };
   expect(await printFilesOf(db.read, 1)).toMatchObject([
     { factor: 1.234, kind: 'print', recipe: kept },
   ]);
   const { spec } = (await newestJob(db.read, 1, 'printFile'))!;
-  expect(spec).toMatchObject({ title: 'Old Quay', recipe: { ...unruled, file } });
+  expect(spec).toMatchObject({ title: 'Old Quay', recipe: { ...unruled, file, steps: unmoved } });
   expect(ruleOf((spec as { recipe: Recipe }).recipe)).toBe(1);
   await expect(db.read.run('UPDATE print_file SET version = 2')).rejects.toThrow();
   db.close();

@@ -12,3 +12,5 @@ export * from './lattice';
 export * from './simplexTable';
 export * from './nearestColour';
 export * from './gamutShape';
+export * from './tones';
+export * from './balance';

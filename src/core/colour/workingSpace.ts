@@ -20,20 +20,20 @@ export const CARRIER: Omit<RgbSpace, 'id'> = {
 };
 
 /** As the carrier's profile holds it, in parts of 65536. */
-const TO_XYZ = rgbToXyzD50(CARRIER).map((row) =>
+export const WORKING_TO_XYZ = rgbToXyzD50(CARRIER).map((row) =>
   row.map((v) => Math.round(v * 65536) / 65536),
 ) as Matrix;
-const FROM_XYZ = invert(TO_XYZ);
+export const XYZ_TO_WORKING = invert(WORKING_TO_XYZ);
 
 /** Shares of red, green and blue in the luminance of a colour of the working space. */
-export const WORKING_LUMINANCE: Readonly<Vector> = TO_XYZ[1];
+export const WORKING_LUMINANCE: Readonly<Vector> = WORKING_TO_XYZ[1];
 
 /**
  * By how much red, green and blue of a grey move in the working space when it is made warmer:
  * as if red went up and blue went down in A98 RGB.
  */
 export const WORKING_WARMTH: Readonly<Vector> = apply(
-  multiply(FROM_XYZ, rgbToXyzD50(RGB_SPACES['a98-rgb'])),
+  multiply(XYZ_TO_WORKING, rgbToXyzD50(RGB_SPACES['a98-rgb'])),
   [1, 0, -1],
 );
 
@@ -42,7 +42,7 @@ const NEARLY_WHITE = 0.002;
 
 /** From linear RGB of a profile, 0..1, to that of the working space; white exactly to white. */
 const intoWorkingRgb = ({ toXyz }: Pick<MatrixProfile, 'toXyz'>): Matrix =>
-  multiply(FROM_XYZ, toXyz).map((row) => {
+  multiply(XYZ_TO_WORKING, toXyz).map((row) => {
     const sum = row[0] + row[1] + row[2];
     return Math.abs(sum - 1) < NEARLY_WHITE ? row.map((v) => v / sum) : row;
   }) as Matrix;

@@ -45,6 +45,17 @@ describe('facts of earlier versions are read as they were meant', () => {
     expect(isFact(RECIPE)({ ...now, rule: 3, version: 2 })).toBe(false);
   });
 
+  it('a recipe of before colours were moved by tone and hue moves none', () => {
+    const now = plainRecipe(300, 1.4);
+    const steps = now.steps.filter((s) => s.kind !== 'balance');
+    expect(RECIPE.read({ ...now, steps, version: 2 })).toEqual(now);
+    expect(RECIPE.read({ ...now, steps: [steps[2]], version: 2 }).steps).toEqual([
+      now.steps[2],
+      steps[2],
+    ]);
+    expect(stepIn(now, 'balance')).toBeNull();
+  });
+
   it('a layout without a version, and one of a single border', () => {
     expect(LAYOUT.read(stored('layout'))).toEqual(stored('layout'));
     expect(LAYOUT.read(stored('plainBorder'))).toEqual(plainLayout('within', mm(12.5)));
@@ -89,7 +100,7 @@ describe('facts of earlier versions are read as they were meant', () => {
 
 it('what is written is read back the same, with its version beside it', () => {
   const recipe = plainRecipe(360, 0.8);
-  expect(RECIPE.write(recipe)).toMatchObject({ version: 2, rule: 2 });
+  expect(RECIPE.write(recipe)).toMatchObject({ version: 3, rule: 2 });
   expect(RECIPE.read(JSON.parse(JSON.stringify(RECIPE.write(recipe))))).toEqual(recipe);
 });
 

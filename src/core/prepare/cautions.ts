@@ -1,4 +1,4 @@
-import { stepIn } from './recipe';
+import { COLOUR_STEPS, stepIn } from './recipe';
 import type { Recipe } from './recipe';
 
 /** What a recipe does that one seldom wants. Rules of thumb. */
@@ -18,12 +18,12 @@ const HALO = 250;
 export function recipeCautions(recipe: Recipe): (RecipeCaution | 'halos')[] {
   const on = recipe.steps.filter((s) => s.on);
   const place = (kind: string) => on.findIndex((s) => s.kind === kind);
-  const [size, output, capture, adjusting] = [
-    'resample',
-    'output',
-    'capture',
-    'adjust',
-  ].map(place) as [number, number, number, number];
+  const [size, output, capture] = ['resample', 'output', 'capture'].map(place) as [
+    number,
+    number,
+    number,
+  ];
+  const adjusting = on.findLastIndex((s) => COLOUR_STEPS.includes(s.kind));
   const found: (RecipeCaution | 'halos')[] = [];
   if (output >= 0 && output < size) found.push('sharpenedBeforeSize');
   if (capture > size) found.push('captureAfterSize');

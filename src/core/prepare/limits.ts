@@ -11,6 +11,7 @@ export const LIMITS = {
   contrast: [-100, 100],
   warmth: [-100, 100],
   saturation: [-100, 100],
+  shift: [-20, 20],
   ppi: [72, 720],
   quality: [1, 100],
 } as const satisfies Record<string, readonly [number, number]>;
@@ -26,8 +27,12 @@ export interface OutOfLimits {
 }
 
 const fieldsOf = (step: RecipeStep): [LimitedField, number][] =>
-  Object.entries(step).filter(
-    (entry): entry is [LimitedField, number] => entry[0] in LIMITS,
+  Object.entries(step).flatMap(([name, value]: [string, unknown]) =>
+    Array.isArray(value)
+      ? value.map((v): [LimitedField, number] => ['shift', v as number])
+      : name in LIMITS
+        ? [[name as LimitedField, value as number] satisfies [LimitedField, number]]
+        : [],
   );
 
 /** All numbers of a recipe that are out of their limits, or no numbers. */

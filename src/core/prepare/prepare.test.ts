@@ -192,19 +192,20 @@ describe('recipes', () => {
     expect(kinds(movedStep(recipe, 0, 1))).toEqual([
       'adjust',
       'capture',
+      'balance',
       'resample',
       'output',
     ]);
     expect(movedStep(recipe, 0, -1)).toBe(recipe);
-    expect(movedStep(recipe, 3, 1)).toBe(recipe);
+    expect(movedStep(recipe, 4, 1)).toBe(recipe);
     expect(recipe.steps[0]!.kind).toBe('capture');
   });
 
   it('numbers that cannot be worked with are named', () => {
     const output = stepIn(recipe, 'output')!;
     for (const radius of [0, 1000, NaN])
-      expect(outOfLimits(withStep(recipe, 3, { ...output, radius }))).toEqual([
-        { step: 3, field: 'radius', value: radius, limits: [0.3, 10] },
+      expect(outOfLimits(withStep(recipe, 4, { ...output, radius }))).toEqual([
+        { step: 4, field: 'radius', value: radius, limits: [0.3, 10] },
       ]);
     expect(outOfLimits(recipe)).toEqual([]);
     expect(outOfLimits({ ...recipe, file: { ...recipe.file, quality: 0 } })).toMatchObject([
@@ -214,13 +215,13 @@ describe('recipes', () => {
 
   it('says what one seldom wants', () => {
     expect(recipeCautions(recipe)).toEqual([]);
-    expect(recipeCautions(movedStep(recipe, 3, -1))).toEqual(['sharpenedBeforeSize']);
+    expect(recipeCautions(movedStep(recipe, 4, -1))).toEqual(['sharpenedBeforeSize']);
     const output = stepIn(recipe, 'output')!;
-    expect(recipeCautions(withStep(recipe, 3, { ...output, on: false }))).toEqual([
+    expect(recipeCautions(withStep(recipe, 4, { ...output, on: false }))).toEqual([
       'notSharpened',
     ]);
     expect(
-      recipeCautions(withStep(recipe, 3, { ...output, amount: 200, radius: 3 })),
+      recipeCautions(withStep(recipe, 4, { ...output, amount: 200, radius: 3 })),
     ).toEqual(['halos']);
     expect(
       recipeCautions({
@@ -296,8 +297,8 @@ describe.each([1, 2] as const)('a patch by rule %d', (rule) => {
     const output = stepIn(recipe, 'output')!;
     const tried = [
       recipe,
-      withStep(recipe, 3, { ...output, radius: 6, amount: 200 }),
-      withStep(recipe, 3, { ...output, radius: 0.4 }),
+      withStep(recipe, 4, { ...output, radius: 6, amount: 200 }),
+      withStep(recipe, 4, { ...output, radius: 0.4 }),
       withStep(recipe, 0, { ...stepIn(recipe, 'capture')!, radius: 10 }),
       movedStep(recipe, 1, 1),
       withStep(recipe, 0, { ...stepIn(recipe, 'capture')!, on: false }),
@@ -312,7 +313,7 @@ describe.each([1, 2] as const)('a patch by rule %d', (rule) => {
     const source = { box: wholeOf(shape), samples: cut };
     const maker = new PatchMaker(source, shape, plan, box, door);
     const output = stepIn(recipe, 'output')!;
-    const by = (amount: number) => withStep(recipe, 3, { ...output, amount, radius: 1 });
+    const by = (amount: number) => withStep(recipe, 4, { ...output, amount, radius: 1 });
     patch(maker, by(50));
     patch(maker, by(60));
     cut.fill(0);

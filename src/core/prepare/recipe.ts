@@ -2,7 +2,7 @@ import type { SpaceId } from '../colour';
 import { STEPS } from './steps';
 import type { RecipeStep } from './steps';
 
-export { DEFAULT_KERNEL, NO_ADJUSTMENT, STEPS, reduces } from './steps';
+export { DEFAULT_KERNEL, NO_ADJUSTMENT, STEPS, reduces, tints } from './steps';
 export type { RecipeStep } from './steps';
 
 export type StepKind = RecipeStep['kind'];
@@ -94,6 +94,13 @@ export const withStep = (recipe: Recipe, at: number, step: RecipeStep): Recipe =
   ...recipe,
   steps: recipe.steps.map((s, i) => (i === at ? step : s)),
 });
+
+/** Steps that change colours, pixel by pixel, and nothing else. */
+export const COLOUR_STEPS: readonly StepKind[] = ['adjust', 'balance'];
+
+/** The steps of a recipe that change colours and are carried out. */
+export const colourSteps = ({ steps }: Pick<Recipe, 'steps'>): RecipeStep[] =>
+  steps.filter((s) => s.on && COLOUR_STEPS.includes(s.kind));
 
 /** The recipe with a step moved up (-1) or down (+1); the same when there is no place. */
 export function movedStep(recipe: Recipe, at: number, by: -1 | 1): Recipe {

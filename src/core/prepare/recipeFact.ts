@@ -1,6 +1,9 @@
 import { defineVersioned } from '../facts';
-import { DEFAULT_NAME, plainRecipe } from './recipe';
+import { DEFAULT_NAME, STEPS, plainRecipe } from './recipe';
 import type { Conversion, FileWish, Recipe, RecipeStep } from './recipe';
+
+/** What a step that is left out does not look at. */
+const NOT_ASKED = { ppi: 0, radius: 0 };
 
 interface FlatRecipe {
   ppi: number;
@@ -39,6 +42,14 @@ export const RECIPE = defineVersioned<Recipe>({
       ...old,
       file: { dither: false, ...(old.file as Partial<FileWish>) },
     }),
+    // Version 2: without a step that moves colours by tone and hue.
+    (old) => {
+      const steps = old.steps as RecipeStep[];
+      if (steps.some((s) => s.kind === 'balance')) return old;
+      const after = steps.findIndex((s) => s.kind === 'adjust') + 1;
+      const moving = STEPS.balance.usual(NOT_ASKED);
+      return { ...old, steps: [...steps.slice(0, after), moving, ...steps.slice(after)] };
+    },
   ],
   holds: (v) =>
     Array.isArray(v.steps) &&

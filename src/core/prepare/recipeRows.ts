@@ -1,7 +1,7 @@
 import type { WorkingDoor } from '../colour';
 import { OWN_NUMBERS, WORKING_NUMBERS, inWorking, intoWorking } from '../image';
 import type { ColourBasis, Shape } from '../image';
-import { ruleOf, stepIn } from './recipe';
+import { ruleOf, stepIn, tints } from './recipe';
 import type { RecipeSteps } from './recipe';
 import { STEPS } from './steps';
 import type { RecipeRows, RecipeStep, StepDefinition, StepPlace } from './steps';
@@ -47,7 +47,13 @@ export function changesNothing(recipe: RecipeSteps, shape: Shape, plan: Planned)
 
 /** Channels in which a recipe works: by rule 2 a grey picture that is made warmer becomes one of colours. */
 export const channelsFor = (recipe: RecipeSteps, channels: 1 | 3): 1 | 3 =>
-  ruleOf(recipe) === 1 || (stepIn(recipe, 'adjust')?.warmth ?? 0) === 0 ? channels : 3;
+  ruleOf(recipe) === 2 && turnsColoured(recipe) ? 3 : channels;
+
+/** Whether its steps give colour to greys. */
+function turnsColoured(recipe: RecipeSteps): boolean {
+  const moved = stepIn(recipe, 'balance');
+  return (stepIn(recipe, 'adjust')?.warmth ?? 0) !== 0 || (moved !== null && tints(moved));
+}
 
 /**
  * What a recipe does to the rows of a picture (`shape`: as it is, 16-bit values) up to the picture

@@ -1,4 +1,4 @@
-import { plainRecipe, ruleOf, stepIn } from './recipe';
+import { COLOUR_STEPS, plainRecipe, ruleOf, stepIn } from './recipe';
 import type { Recipe, RecipeSteps } from './recipe';
 
 /** Resolution that a screen copy says of itself, ppi; screens do not look at it. */
@@ -13,12 +13,11 @@ const SCREEN_AMOUNT = 40;
  */
 export function screenRecipe(print: RecipeSteps, quality: number): Recipe {
   const usual = plainRecipe(SCREEN_PPI, 0.5);
-  const adjusted = stepIn(print, 'adjust');
   return {
     ...usual,
     rule: ruleOf(print),
     steps: usual.steps.map((s) => {
-      if (s.kind === 'adjust') return adjusted ?? s;
+      if (COLOUR_STEPS.includes(s.kind)) return stepIn(print, s.kind) ?? s;
       return s.kind === 'output' ? { ...s, amount: SCREEN_AMOUNT } : s;
     }),
     convert: { target: 'srgb', intent: 'relative', blackPoint: true },

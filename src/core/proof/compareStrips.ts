@@ -1,8 +1,6 @@
-import { colourDifference } from '../colour';
-import type { Vector } from '../colour';
+import { HUES, TONES, colourDifference, hueOf, toneOf } from '../colour';
+import type { Hue, Tone, Vector } from '../colour';
 import type { PatchReading } from './cgats';
-import { HUES, TONES, hueOf, toneOf } from './tones';
-import type { Hue, Tone } from './tones';
 
 /** From when on a print is no longer the one that was approved, CIEDE2000: rules of thumb, to be changed. */
 export const STRIP_LIMITS = { mean: 2, worst: 5 } as const;

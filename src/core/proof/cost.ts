@@ -1,7 +1,5 @@
-import { colourDifference } from '../colour';
-import type { Vector } from '../colour';
-import { HUES, TONES, hueOf, toneOf } from './tones';
-import type { Hue, Tone } from './tones';
+import { HUES, TONES, colourDifference, hueOf, toneOf } from '../colour';
+import type { Hue, Tone, Vector } from '../colour';
 
 /** CIEDE2000 differences from which a change is counted: just visible, visible, plainly wrong. */
 export const BEYOND = [1, 2, 5] as const;

@@ -1,19 +1,15 @@
 import fc from 'fast-check';
-import { colourDifference } from '../colour';
+import { colourDifference, hueAngle, hueOf, HUES, toneOf } from '../colour';
 import {
   brokenGradients,
   differences,
   evenStretches,
   gatherColours,
-  hueAngle,
-  hueOf,
-  HUES,
   labAt,
   mergedPairs,
   mergingList,
   proofCost,
   recommendIntent,
-  toneOf,
   worstPlaces,
 } from '.';
 import type { IntentCost } from '.';

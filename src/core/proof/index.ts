@@ -1,5 +1,4 @@
 export * from './rounds';
-export * from './tones';
 export * from './cost';
 export * from './merged';
 export * from './gather';

@@ -170,7 +170,7 @@ it('answers what worked, and proposes a recipe out of it', async () => {
     { aspect: 'sharpness', field: 'amount', was: 60, now: 50 },
   ]);
   expect(proposed!.recipe).toEqual(
-    withStep(recipe, 3, { ...stepIn(recipe, 'output')!, amount: 50 }),
+    withStep(recipe, 4, { ...stepIn(recipe, 'output')!, amount: 50 }),
   );
   expect((await loadPrints({ factor: 'much' })).answer).toBeNull();
 });

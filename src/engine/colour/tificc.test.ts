@@ -37,7 +37,7 @@ for (let p = 0; p < PIXELS; p += 1)
 /** The recipe that changes nothing but colours, at the picture's own pixels. */
 function still(intent: Intent, blackPoint: boolean): Recipe {
   const plain = plainRecipe(300, 1);
-  const quiet = withStep(plain, 3, { ...stepIn(plain, 'output')!, on: false });
+  const quiet = withStep(plain, 4, { ...stepIn(plain, 'output')!, on: false });
   return { ...quiet, convert: { ...quiet.convert, intent, blackPoint } };
 }
 

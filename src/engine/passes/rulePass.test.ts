@@ -14,7 +14,7 @@ afterAll(() => rmSync(folder, { recursive: true }));
 
 const SIZE = { width: 200, height: 160 };
 const plain = plainRecipe(300, 1);
-const still = withStep(plain, 3, { ...stepIn(plain, 'output')!, on: false });
+const still = withStep(plain, 4, { ...stepIn(plain, 'output')!, on: false });
 
 function work(at: (x: number, y: number) => number, factor: number) {
   const data = new Uint16Array(SIZE.width * SIZE.height * 3);

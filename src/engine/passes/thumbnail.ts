@@ -1,6 +1,6 @@
 import { RGB_SPACES, decoded, encodedLight } from '@/core/colour';
 import { chain, wholeOf } from '@/core/image';
-import { ruleOf } from '@/core/prepare';
+import { colourSteps, ruleOf } from '@/core/prepare';
 import type { PrintPlan, Recipe } from '@/core/prepare';
 import { createTransform } from '../colour/colourEngine';
 import type { MasterColour } from '../colour/masterColour';
@@ -96,7 +96,7 @@ async function expectedMeans(
 ): Promise<Float64Array> {
   const source = await PixelSource.open(pixels);
   const { channels, width, height } = source;
-  const steps = recipe.steps.filter((s) => s.kind === 'adjust');
+  const steps = colourSteps(recipe);
   const whole = { left: 0, top: 0, width: SIDE, height: SIDE };
   const places = { image: whole, source: whole };
   const adjusting = { ...recipe, steps };

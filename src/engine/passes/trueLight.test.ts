@@ -26,7 +26,7 @@ const PROFILES: Record<string, Uint8Array> = {
 /** Resized only, or adjusted by so much first. */
 function recipeOf(adjust?: Record<string, number>): Recipe {
   const plain = plainRecipe(300, 1);
-  const still = withStep(plain, 3, { ...stepIn(plain, 'output')!, on: false });
+  const still = withStep(plain, 4, { ...stepIn(plain, 'output')!, on: false });
   const step = still.steps[1]!;
   return adjust ? withStep(still, 1, { ...step, on: true, ...adjust } as never) : still;
 }

@@ -4,6 +4,7 @@ import type { KernelId } from '@/core/image';
 import { LIMITS } from '@/core/prepare';
 import type { LimitedField, RecipeStep } from '@/core/prepare';
 import { FigureRow } from '@/shell/fields';
+import { BalanceFields } from './BalanceFields';
 import { PlainChoice } from './PlainChoice';
 import { FIELD_NAMES, FIELD_UNITS } from './words';
 
@@ -16,7 +17,7 @@ const SLIDES: Partial<Record<LimitedField, { step: number; most?: number }>> = {
   ppi: { step: 10 },
 };
 
-const FIELDS: Record<RecipeStep['kind'], LimitedField[]> = {
+const FIELDS: Record<Exclude<RecipeStep['kind'], 'balance'>, LimitedField[]> = {
   capture: ['amount', 'radius', 'threshold', 'noise', 'grain'],
   adjust: ['lightness', 'contrast', 'warmth', 'saturation'],
   resample: ['ppi'],
@@ -31,6 +32,7 @@ export function StepFields({
   step: RecipeStep;
   onChange: (step: RecipeStep) => void;
 }) {
+  if (step.kind === 'balance') return <BalanceFields step={step} onChange={onChange} />;
   const values = step as unknown as Record<LimitedField, number>;
   return (
     <>

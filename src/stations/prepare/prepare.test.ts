@@ -74,13 +74,13 @@ it('queues what was ordered, with all it needs to run again', async () => {
   stop([again!]);
 });
 
-const output = usual.steps[3]!;
+const output = usual.steps[4]!;
 it.each([
   [
-    withStep(usual, 3, { ...output, radius: 0 } as typeof output),
+    withStep(usual, 4, { ...output, radius: 0 } as typeof output),
     /radius: 0 px cannot be worked with. It must be 0.3 to 10/,
   ],
-  [withStep(usual, 3, { ...output, radius: 1000 } as typeof output), /radius: 1000 px/],
+  [withStep(usual, 4, { ...output, radius: 1000 } as typeof output), /radius: 1000 px/],
   [
     { ...usual, steps: usual.steps.filter((s) => s.kind !== 'resample') },
     /one step that resizes/,
@@ -122,7 +122,7 @@ it('writes what is on offer, all of it at once, and nothing else', async () => {
   ]);
   stop(ids);
   const deep = {
-    ...withStep(usual, 2, { kind: 'resample', on: true, kernel: 'lanczos3', ppi: 720 }),
+    ...withStep(usual, 3, { kind: 'resample', on: true, kernel: 'lanczos3', ppi: 720 }),
     file: { ...usual.file, bits: 16 },
   };
   const answer = await order({ sizeKeys: JSON.stringify([large]) }, deep);

@@ -28,9 +28,15 @@ const RECIPE_SCHEMA = closed({
     minItems: 1,
     maxItems: 8,
     items: {
-      anyOf: Object.values(STEPS).map(({ kind, numbers: of, choices = {} }) =>
+      anyOf: Object.values(STEPS).map(({ kind, numbers: of, choices = {}, tables = {} }) =>
         step(kind, {
           ...numbers(...of),
+          ...Object.fromEntries(
+            Object.entries(tables).map(([name, n]) => [
+              name,
+              { type: 'array', minItems: n, maxItems: n, items: { type: 'number' } },
+            ]),
+          ),
           ...Object.fromEntries(
             Object.entries(choices).map(([name, ids]) => [name, { enum: ids }]),
           ),

@@ -266,7 +266,7 @@ describe('a resolution proof', () => {
     expect(await refusal(proof({ sheet: 'A9' }))).toMatch(/No sheet/);
     const output = stepIn(plain, 'output')!;
     expect(
-      await refusal(proof({}, withStep(plain, 3, { ...output, radius: 1000 }))),
+      await refusal(proof({}, withStep(plain, 4, { ...output, radius: 1000 }))),
     ).toMatch(/radius: 1000 px/);
     const odd = { ...desk, places: [{ x: 2, y: 0, tests: 'tones' }] };
     expect(await refusal(proof(odd as ProofDesk))).toMatch(/Proof sheet/);

@@ -42,7 +42,7 @@ export function useRecipe(view: PrepareView) {
     const { because: _, ...numbers } = suggestion;
     const output = stepIn(usual, 'output')!;
     return {
-      recipe: last?.recipe ?? withStep(usual, 3, { ...output, ...numbers }),
+      recipe: last?.recipe ?? withStep(usual, 4, { ...output, ...numbers }),
       at: 3,
       fromId: last?.recipeId ?? null,
     };

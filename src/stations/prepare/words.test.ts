@@ -50,7 +50,7 @@ it.each<[Partial<RecipeStep> & { kind: RecipeStep['kind'] }, string]>([
 it('a number that cannot be worked with is named with its step, its unit and its limits', () => {
   const output = stepIn(usual, 'output')!;
   const said = (over: Partial<typeof output>) => {
-    const recipe = withStep(usual, 3, { ...output, ...over });
+    const recipe = withStep(usual, 4, { ...output, ...over });
     return limitWords(outOfLimits(recipe)[0]!, recipe);
   };
   expect(said({ radius: 0 })).toBe(

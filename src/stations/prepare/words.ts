@@ -11,6 +11,8 @@ import type {
   recipeCautions,
   RecipeFault,
 } from '@/core/prepare';
+import { BALANCE_PARTS } from '@/core/colour';
+import type { BalancePart } from '@/core/colour';
 import { NAME_PARTS } from '@/core/prepare';
 import { KERNELS } from '@/core/image';
 
@@ -30,6 +32,7 @@ export const CHECKS: Record<CheckName, string> = {
 export const STEP_NAMES: Record<StepKind, string> = {
   capture: 'Sharpen the capture',
   adjust: 'Adjust by eye',
+  balance: 'Move by tone and hue',
   resample: 'Resize',
   output: 'Sharpen for the print',
 };
@@ -44,6 +47,7 @@ export const FIELD_NAMES: Record<LimitedField, string> = {
   contrast: 'contrast',
   warmth: 'warmth',
   saturation: 'saturation',
+  shift: 'shift',
   ppi: 'resolution',
   quality: 'quality',
 };
@@ -55,6 +59,13 @@ export const FIELD_UNITS: Partial<Record<LimitedField, string>> = {
   noise: '%',
   grain: 'of 255',
   ppi: 'ppi',
+};
+
+/** Parts of what is moved by tone and by hue. */
+export const BALANCE_NAMES: Record<BalancePart, string> = {
+  curve: 'tone curve',
+  tones: 'by tone',
+  hues: 'by hue',
 };
 
 export const INTENT_NAMES: Record<Intent, string> = {
@@ -114,6 +125,10 @@ export function stepSummary(step: RecipeStep): string {
       if (!first) return 'nothing';
       return more.length > 0 ? `${first}, ${more.length} more` : first;
     }
+    case 'balance': {
+      const moved = BALANCE_PARTS.filter((part) => step[part].some((v) => v !== 0));
+      return moved.map((part) => BALANCE_NAMES[part]).join(', ') || 'nothing';
+    }
     case 'resample':
       return `${KERNELS[step.kernel].name}, ${step.ppi} ppi`;
     case 'output':
@@ -155,6 +170,8 @@ export function faultWords(fault: RecipeFault, recipe: Recipe): string {
       return limitWords(fault.outside, recipe);
     case 'resizing':
       return 'Recipe: it needs one step that resizes, and only one. Take the usual recipe and change it.';
+    case 'rule':
+      return `${STEP_NAMES[fault.step]}: it needs a recipe of the rule of now. Take the rule of now first.`;
     case 'name':
       return nameProblemWords(fault.problem);
   }

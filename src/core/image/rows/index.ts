@@ -4,6 +4,7 @@ export * from './resample';
 export * from './sharpen';
 export * from './denoise';
 export * from './adjust';
+export * from './balance';
 export * from './basis';
 export * from './working';
 export * from './dither';

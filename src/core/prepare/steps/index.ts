@@ -1,5 +1,7 @@
 import { adjust } from './adjust';
 import type { AdjustStep } from './adjust';
+import { balance } from './balance';
+import type { BalanceStep } from './balance';
 import { capture } from './capture';
 import type { CaptureStep } from './capture';
 import { output } from './output';
@@ -8,11 +10,12 @@ import { resample } from './resample';
 import type { ResampleStep } from './resample';
 
 export { NO_ADJUSTMENT } from './adjust';
+export { tints } from './balance';
 export { DEFAULT_KERNEL, reduces } from './resample';
 export type { RecipeRows, StepDefinition, StepPlace } from './step';
 
 /** Steps that change the picture. */
-export type RecipeStep = CaptureStep | AdjustStep | ResampleStep | OutputStep;
+export type RecipeStep = CaptureStep | AdjustStep | BalanceStep | ResampleStep | OutputStep;
 
 /** Every kind of step, in the order in which a recipe begins with them. */
-export const STEPS = { capture, adjust, resample, output } as const;
+export const STEPS = { capture, adjust, balance, resample, output } as const;

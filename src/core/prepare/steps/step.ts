@@ -30,6 +30,8 @@ export interface StepDefinition<S extends { kind: string; on: boolean }> {
   kind: S['kind'];
   /** Its numbers; their limits are in LIMITS. */
   numbers: readonly Exclude<keyof S, 'kind' | 'on'>[];
+  /** Its rows of shifts by name, with how many each has; each is held to `LIMITS.shift`. */
+  tables?: Readonly<Record<string, number>>;
   /** Its choices by name, where it has any. */
   choices?: Readonly<Record<string, readonly string[]>>;
   /** As it stands in a recipe that one begins with. */

@@ -30,18 +30,18 @@ it('what is switched off does nothing; what is on makes the rows of the print', 
   const made = stepRows(recipe, shape, plan, WORKING_NUMBERS);
   expect(made).toHaveLength(2);
   expect(made.at(-1)!.rows.out).toMatchObject({ width: 20, height: 15 });
-  const unsharpened = withStep(recipe, 3, { ...recipe.steps[3]!, on: false } as never);
+  const unsharpened = withStep(recipe, 4, { ...recipe.steps[4]!, on: false } as never);
   expect(stepRows(unsharpened, shape, plan, WORKING_NUMBERS)).toHaveLength(1);
 });
 
 it('says the first thing that a recipe cannot be worked with for', () => {
   expect(recipeFault(recipe)).toBeNull();
-  const loud = withStep(recipe, 3, { ...recipe.steps[3]!, amount: 900 } as never);
+  const loud = withStep(recipe, 4, { ...recipe.steps[4]!, amount: 900 } as never);
   expect(recipeFault(loud)).toMatchObject({
     code: 'limits',
-    outside: { step: 3, field: 'amount', value: 900 },
+    outside: { step: 4, field: 'amount', value: 900 },
   });
-  expect(recipeFault({ ...recipe, steps: [recipe.steps[3]!] })).toEqual({
+  expect(recipeFault({ ...recipe, steps: [recipe.steps[4]!] })).toEqual({
     code: 'resizing',
     steps: 0,
   });
@@ -59,7 +59,7 @@ it('a screen copy keeps the colours of the print, and no more', () => {
   } as never);
   const copy = screenRecipe(adjusted, 80);
   expect(copy.steps[1]).toMatchObject({ on: true, warmth: 12 });
-  expect(copy.steps[3]).toMatchObject({ amount: 40 });
+  expect(copy.steps[4]).toMatchObject({ amount: 40 });
   expect(copy.convert.target).toBe('srgb');
   expect(copy.file).toMatchObject({ format: 'jpeg', quality: 80 });
   expect(screenRecipe(recipe, 80).steps[1]).toMatchObject({ on: false });

@@ -1,6 +1,6 @@
 import { RGB_SPACES, doorOf, iccProfile, readMatrixProfile } from '@/core/colour';
 import { chain, intoSixteenBits, wholeOf, workingShaper } from '@/core/image';
-import { recipeRows, ruleOf } from '@/core/prepare';
+import { colourSteps, recipeRows, ruleOf } from '@/core/prepare';
 import type { RecipeSteps } from '@/core/prepare';
 
 const once = <T>(make: () => T): (() => T) => {
@@ -19,7 +19,7 @@ export function adjusted(
   { data, width, height }: Pick<ImageData, 'data' | 'width' | 'height'>,
   recipe: RecipeSteps,
 ): void {
-  const steps = recipe.steps.filter((s) => s.kind === 'adjust' && s.on);
+  const steps = colourSteps(recipe);
   if (steps.length === 0) return;
   const { door, out } = screenWays();
   const own = ruleOf(recipe) === 1;

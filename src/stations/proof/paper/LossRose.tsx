@@ -1,6 +1,7 @@
 'use client';
-import { HUES, TONES, hueAngle } from '@/core/proof';
-import type { ProofCost, Tone } from '@/core/proof';
+import { HUES, TONES, hueAngle } from '@/core/colour';
+import type { Tone } from '@/core/colour';
+import type { ProofCost } from '@/core/proof';
 import { Plate } from '@/shell/drawing';
 
 const SIDE = 330;

@@ -1,5 +1,6 @@
 'use client';
-import { WEIGHED_INTENTS, hueOf, toneOf } from '@/core/proof';
+import { hueOf, toneOf } from '@/core/colour';
+import { WEIGHED_INTENTS } from '@/core/proof';
 import type { WeighedIntent } from '@/core/proof';
 import type { Place, ProofFigures } from '@/engine';
 import { Button, ButtonLink } from '@/shell/actions';

@@ -1,4 +1,5 @@
-import { HUES, rankPapers } from '@/core/proof';
+import { HUES } from '@/core/colour';
+import { rankPapers } from '@/core/proof';
 import type { WeighedIntent } from '@/core/proof';
 import type { ProofFigures } from '@/engine';
 import { percent } from '@/studio/words/proofWords';

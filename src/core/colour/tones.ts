@@ -27,7 +27,7 @@ export const HUES = [
 export type Hue = (typeof HUES)[number];
 
 /** CIELAB hue angles, degrees, at which each sector begins: the names that people give to prints. */
-const BEGINS = [10, 45, 75, 110, 170, 230, 285, 320];
+export const HUE_BEGINS = [10, 45, 75, 110, 170, 230, 285, 320];
 
 /** Chroma C* below which a colour is called neutral, not of any hue. */
 export const NEUTRAL_CHROMA = 6;
@@ -40,14 +40,14 @@ export function hueOf(a: number, b: number): Hue | null {
   if (Math.hypot(a, b) < NEUTRAL_CHROMA) return null;
   const angle = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
   let at = HUES.length - 1;
-  while (at >= 0 && angle < BEGINS[at]!) at -= 1;
+  while (at >= 0 && angle < HUE_BEGINS[at]!) at -= 1;
   return HUES[at < 0 ? HUES.length - 1 : at]!;
 }
 
 /** The middle of each sector, degrees. */
 export const hueAngle = (hue: Hue): number => {
   const at = HUES.indexOf(hue);
-  const from = BEGINS[at]!;
-  const to = BEGINS[at + 1] ?? BEGINS[0]! + 360;
+  const from = HUE_BEGINS[at]!;
+  const to = HUE_BEGINS[at + 1] ?? HUE_BEGINS[0]! + 360;
   return ((from + to) / 2) % 360;
 };
