@@ -94,7 +94,10 @@ it('print files keep their recipes, as lists of steps, and so do orders that can
     { factor: 1.234, kind: 'print', recipe: kept },
   ]);
   const { spec } = (await newestJob(db.read, 1, 'printFile'))!;
-  expect(spec).toMatchObject({ title: 'Old Quay', recipe: { ...unruled, file, steps: unmoved } });
+  expect(spec).toMatchObject({
+    title: 'Old Quay',
+    recipe: { ...unruled, file, steps: unmoved },
+  });
   expect(ruleOf((spec as { recipe: Recipe }).recipe)).toBe(1);
   await expect(db.read.run('UPDATE print_file SET version = 2')).rejects.toThrow();
   db.close();

@@ -85,7 +85,7 @@ it('a colour of the working space and its L*a*b* are each other’s', () =>
       fc.tuple(...[0, 1, 2].map(() => fc.integer({ min: 0, max: 65535 }))),
       (rgb) => {
         const back = workingOfLab(labOfWorking(rgb as unknown as Vector));
-        back.forEach((v, i) => expect(v).toBeCloseTo((rgb as number[])[i]!, 3));
+        back.forEach((v, i) => expect(v).toBeCloseTo((rgb)[i]!, 3));
       },
     ),
   ));
@@ -102,7 +102,8 @@ it('the rows of a picture move as the formula says, nearly, where neighbouring h
     for (let h = 0; h < 360; h += 15)
       for (const c of [0, 8, 20, 45]) {
         const angle = (h * Math.PI) / 180;
-        labs.push([l, c * Math.cos(angle), c * Math.sin(angle)]);
+        const lab: Vector = [l, c * Math.cos(angle), c * Math.sin(angle)];
+        if (workingOfLab(lab).every((v) => v > 2000 && v < 65535)) labs.push(lab);
       }
   const shape = { width: labs.length, height: 1, channels: 3 as const };
   let made: Float32Array = new Float32Array(0);
@@ -113,7 +114,7 @@ it('the rows of a picture move as the formula says, nearly, where neighbouring h
   const away = labs.map((lab, i) => {
     const wanted: Vector = [...lab];
     balanced(of)(wanted);
-    const found = labOfWorking([...made.subarray(3 * i, 3 * i + 3)] as unknown as Vector);
+    const found = labOfWorking([made[3 * i]!, made[3 * i + 1]!, made[3 * i + 2]!]);
     return Math.hypot(...wanted.map((v, c) => v - found[c]!));
   });
   expect(away.reduce((a, b) => a + b) / away.length).toBeLessThan(0.4);
