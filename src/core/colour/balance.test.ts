@@ -66,7 +66,7 @@ it('a hue is moved in its own middle, and no other', () => {
 
 it('a tone is moved in its range; black and white stay where they are', () => {
   TONES.forEach((_, k) => {
-    const tones = shift(6, 2 * k + 1, -4);
+    const tones = shift(9, 3 * k + 2, -4);
     const at = [18, 52, 85];
     at.forEach((l, i) =>
       expect(moved({ tones }, [l, 0, 0])).toEqual([
@@ -85,7 +85,7 @@ it('a colour of the working space and its L*a*b* are each other’s', () =>
       fc.tuple(...[0, 1, 2].map(() => fc.integer({ min: 0, max: 65535 }))),
       (rgb) => {
         const back = workingOfLab(labOfWorking(rgb as unknown as Vector));
-        back.forEach((v, i) => expect(v).toBeCloseTo((rgb)[i]!, 3));
+        back.forEach((v, i) => expect(v).toBeCloseTo(rgb[i]!, 3));
       },
     ),
   ));
@@ -93,7 +93,7 @@ it('a colour of the working space and its L*a*b* are each other’s', () =>
 it('the rows of a picture move as the formula says, nearly, where neighbouring hues move apart', () => {
   const of: Balance = {
     curve: [1, -3, 4, 2, -1],
-    tones: [1, -2, -3, 4, 2, 1],
+    tones: [0, 1, -2, 0, -3, 4, 0, 2, 1],
     hues: Array.from({ length: 24 }, (_, i) => ((i * 7) % 9) - 4),
   };
   // A picture's colours, not the far corners of the space.
@@ -117,8 +117,8 @@ it('the rows of a picture move as the formula says, nearly, where neighbouring h
     const found = labOfWorking([made[3 * i]!, made[3 * i + 1]!, made[3 * i + 2]!]);
     return Math.hypot(...wanted.map((v, c) => v - found[c]!));
   });
-  expect(away.reduce((a, b) => a + b) / away.length).toBeLessThan(0.4);
-  expect(Math.max(...away)).toBeLessThan(3);
+  expect(away.reduce((a, b) => a + b) / away.length).toBeLessThan(0.7);
+  expect(Math.max(...away)).toBeLessThan(4);
   const grey = { width: 3, height: 1, channels: 1 as const };
   const { take: takeGrey } = chain([balance(grey, of)], wholeOf(grey), (row) => {
     made = row.slice();

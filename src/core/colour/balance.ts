@@ -16,7 +16,7 @@ export const CURVE_AT = [10, 30, 50, 70, 90] as const;
 export interface Balance {
   /** Shift of L* at 10, 30, 50, 70 and 90: a tone curve of five points. */
   curve: number[];
-  /** Shifts of a* and b*, of shadows, midtones and highlights in turn. */
+  /** Shifts of L*, a* and b* of shadows, midtones and highlights in turn. */
   tones: number[];
   /** Shifts of L*, a* and b* of each hue in turn, from red on; greys have none. */
   hues: number[];
@@ -25,7 +25,7 @@ export interface Balance {
 /** How many numbers each part of a balance has. */
 export const BALANCE_LENGTHS = {
   curve: CURVE_AT.length,
-  tones: TONES.length * 2,
+  tones: TONES.length * 3,
   hues: HUES.length * 3,
 } as const;
 export type BalancePart = keyof typeof BALANCE_LENGTHS;
@@ -39,11 +39,11 @@ export const noBalance = (): Balance => ({
 });
 
 /** Half of the way in L* on which one tone becomes the next; in degrees, one hue the next. */
-const TONE_RAMP = 8;
-const HUE_RAMP = 10;
+const TONE_RAMP = 5;
+const HUE_RAMP = 7;
 /** Chroma from which a colour begins to have a hue, and at which it wholly has it. */
-const CHROMA_RAMP = [4, 14] as const;
-/** L* within which, next to black and to white, nothing is moved in a*, b*. */
+const CHROMA_RAMP = [4, 8] as const;
+/** L* within which, next to black and to white, less and less is moved. */
 const ENDS = 5;
 
 /** A smooth way from 0 (at `from`) to 1 (at `to`). */
@@ -120,8 +120,9 @@ export function balanced({ curve, tones, hues }: Balance): (lab: Vector) => void
     const within = smooth(l, 0, ENDS) * (1 - smooth(l, 100 - ENDS, 100));
     let [dl, da, db] = [lighter(l), 0, 0];
     toneShares(l).forEach((share, k) => {
-      da += share * tones[2 * k]!;
-      db += share * tones[2 * k + 1]!;
+      dl += within * share * tones[3 * k]!;
+      da += share * tones[3 * k + 1]!;
+      db += share * tones[3 * k + 2]!;
     });
     if (coloured) {
       hueShares(a, b, shares);

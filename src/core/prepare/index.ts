@@ -7,6 +7,7 @@ export * from './cautions';
 export * from './suggest';
 export * from './patchBytes';
 export * from './recipeRows';
+export * from './coloursThrough';
 export * from './printPlan';
 export * from './recipePlan';
 export * from './fileName';

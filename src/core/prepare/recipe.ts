@@ -2,7 +2,7 @@ import type { SpaceId } from '../colour';
 import { STEPS } from './steps';
 import type { RecipeStep } from './steps';
 
-export { DEFAULT_KERNEL, NO_ADJUSTMENT, STEPS, reduces, tints } from './steps';
+export { ADJUSTED, DEFAULT_KERNEL, NO_ADJUSTMENT, STEPS, reduces, tints } from './steps';
 export type { RecipeStep } from './steps';
 
 export type StepKind = RecipeStep['kind'];

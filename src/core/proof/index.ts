@@ -7,3 +7,5 @@ export * from './gradients';
 export * from './recommend';
 export * from './cgats';
 export * from './compareStrips';
+export * from './strip';
+export * from './change';

@@ -24,20 +24,17 @@ const CURVE: Moved[] = CURVE_AT.map((l, at) => ({
 const RANGES = [...TONES, ...HUES] as const;
 type Range = (typeof RANGES)[number];
 
-/** What can be moved of a tone or of a hue; the lightness of tones is moved by the curve. */
+/** What can be moved of a tone or of a hue. */
 function movedOf(range: Range): Moved[] {
   const tone = TONES.findIndex((t) => t === range);
-  if (tone >= 0)
-    return ['redder', 'yellower'].map((label, i) => ({
-      label,
-      part: 'tones',
-      at: 2 * tone + i,
-    }));
-  const hue = HUES.findIndex((h) => h === range);
+  const [part, of] =
+    tone >= 0
+      ? (['tones', tone] as const)
+      : (['hues', HUES.findIndex((h) => h === range)] as const);
   return ['lighter', 'redder', 'yellower'].map((label, i) => ({
     label,
-    part: 'hues',
-    at: 3 * hue + i,
+    part,
+    at: 3 * of + i,
   }));
 }
 

@@ -1,7 +1,7 @@
 'use client';
 import { KERNELS, KERNEL_IDS } from '@/core/image';
 import type { KernelId } from '@/core/image';
-import { LIMITS } from '@/core/prepare';
+import { ADJUSTED, LIMITS } from '@/core/prepare';
 import type { LimitedField, RecipeStep } from '@/core/prepare';
 import { FigureRow } from '@/shell/fields';
 import { BalanceFields } from './BalanceFields';
@@ -19,7 +19,7 @@ const SLIDES: Partial<Record<LimitedField, { step: number; most?: number }>> = {
 
 const FIELDS: Record<Exclude<RecipeStep['kind'], 'balance'>, LimitedField[]> = {
   capture: ['amount', 'radius', 'threshold', 'noise', 'grain'],
-  adjust: ['lightness', 'contrast', 'warmth', 'saturation'],
+  adjust: [...ADJUSTED],
   resample: ['ppi'],
   output: ['amount', 'radius', 'threshold'],
 };

@@ -13,7 +13,7 @@ import type {
 } from '@/core/prepare';
 import { BALANCE_PARTS } from '@/core/colour';
 import type { BalancePart } from '@/core/colour';
-import { NAME_PARTS } from '@/core/prepare';
+import { ADJUSTED, NAME_PARTS } from '@/core/prepare';
 import { KERNELS } from '@/core/image';
 
 export const CHECKS: Record<CheckName, string> = {
@@ -119,9 +119,9 @@ export function stepSummary(step: RecipeStep): string {
       return [sharpened, cleaned].filter(Boolean).join(', ') || 'nothing';
     }
     case 'adjust': {
-      const [first, ...more] = (['lightness', 'contrast', 'warmth', 'saturation'] as const)
-        .filter((name) => step[name] !== 0)
-        .map((name) => `${name} ${step[name] > 0 ? '+' : '−'}${Math.abs(step[name])}`);
+      const [first, ...more] = ADJUSTED.filter((name) => step[name] !== 0).map(
+        (name) => `${name} ${step[name] > 0 ? '+' : '−'}${Math.abs(step[name])}`,
+      );
       if (!first) return 'nothing';
       return more.length > 0 ? `${first}, ${more.length} more` : first;
     }

@@ -17,14 +17,37 @@ type Tone = Float32Array;
  * Tone of one channel, 0..1: v ^ 2^(-lightness / 100 - warmth), then an S about the middle,
  * v - contrast / 100 x sin(2 pi v) / (2 pi). `warmth`: the channel's own share of it.
  */
-function curve(lightness: number, contrast: number, warmth: number): Tone {
-  const table = new Float32Array(STEPS + 2);
-  const power = 2 ** (-lightness / 100 - warmth);
-  for (let i = 0; i < table.length; i += 1) {
-    const v = Math.min(1, i / STEPS) ** power;
-    table[i] = 65535 * (v - ((contrast / 100) * Math.sin(2 * Math.PI * v)) / (2 * Math.PI));
+const toned =
+  ({ lightness, contrast }: Adjustment, warmth: number) =>
+  (value: number): number => {
+    const v = Math.min(1, Math.max(0, value)) ** (2 ** (-lightness / 100 - warmth));
+    return v - ((contrast / 100) * Math.sin(2 * Math.PI * v)) / (2 * Math.PI);
+  };
+
+/** A channel's own share of the warmth of an adjustment. */
+const warmthOf = ({ warmth }: Adjustment, share: number) => (warmth / 200) * share;
+
+function curve(by: Adjustment, warmth: number): Tone {
+  const tone = toned(by, warmth);
+  return Float32Array.from({ length: STEPS + 2 }, (_, i) => 65535 * tone(i / STEPS));
+}
+
+/** The same for single colours, encoded values 0..65535 of three channels each, in place. */
+export function adjustColours(
+  colours: Iterable<[number, number, number]>,
+  by: Adjustment,
+  { light: weights, warm }: ColourBasis,
+): void {
+  const tones = warm.map((share) => toned(by, warmthOf(by, share)));
+  const gain = 1 + by.saturation / 100;
+  for (const colour of colours) {
+    let light = 0;
+    for (let c = 0; c < 3; c += 1) {
+      colour[c] = 65535 * tones[c]!(colour[c]! / 65535);
+      light += weights[c]! * colour[c]!;
+    }
+    for (let c = 0; c < 3; c += 1) colour[c] = light + gain * (colour[c]! - light);
   }
-  return table;
 }
 
 function through(table: Tone, value: number): number {
@@ -40,13 +63,13 @@ function through(table: Tone, value: number): number {
  */
 export function adjust(
   shape: Shape,
-  { lightness, contrast, warmth, saturation }: Adjustment,
+  by: Adjustment,
   { light: weights, warm }: ColourBasis,
 ): RowStep {
-  const toned = (share: number) => curve(lightness, contrast, (warmth / 200) * share);
-  const [red, green, blue] = warm.map(toned) as [Tone, Tone, Tone];
-  const middle = toned(0);
-  const gain = 1 + saturation / 100;
+  const table = (share: number) => curve(by, warmthOf(by, share));
+  const [red, green, blue] = warm.map(table) as [Tone, Tone, Tone];
+  const middle = table(0);
+  const gain = 1 + by.saturation / 100;
   const [wr, wg, wb] = weights;
   return {
     out: shape,

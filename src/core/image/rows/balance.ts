@@ -1,4 +1,4 @@
-import { balanced, curveShift, labOfWorking, workingOfLab } from '../../colour';
+import { balanced, labOfWorking, workingOfLab } from '../../colour';
 import type { Balance, Vector } from '../../colour';
 import type { RowStep, Shape } from './rowStep';
 
@@ -52,17 +52,23 @@ const held = (share: number): number => (share < 0 ? 0 : share > 1 ? 1 : share);
 
 /** One step, in encoded values of the working space: colours move in CIELAB by tone and by hue. */
 export function balance(shape: Shape, of: Balance): RowStep {
-  const lighter = curveShift(of.curve);
+  const move = balanced(of);
   const grid = shape.channels === 1 ? null : new Shifts(of);
   return {
     out: shape,
     under: (box) => box,
     run(box, emit) {
       const out = new Float32Array((box.right - box.left) * shape.channels);
+      // Greys stay grey: what is not says so, and has three channels.
+      const grey: Vector = [0, 0, 0];
+      const lighter = (value: number) => {
+        [grey[0], grey[1], grey[2]] = [(value / WHOLE) * 100, 0, 0];
+        move(grey);
+        return (grey[0] * WHOLE) / 100;
+      };
       if (!grid)
         return (row) => {
-          for (let i = 0; i < out.length; i += 1)
-            out[i] = row[i]! + (lighter((row[i]! / WHOLE) * 100) * WHOLE) / 100;
+          for (let i = 0; i < out.length; i += 1) out[i] = lighter(row[i]!);
           emit(out);
         };
       const shifts = grid.values;

@@ -12,14 +12,15 @@ export const NO_ADJUSTMENT: Adjustment = {
   saturation: 0,
 };
 
+export const ADJUSTED = ['lightness', 'contrast', 'warmth', 'saturation'] as const;
+
 /** Light and colour by eye. */
 export const adjust: StepDefinition<AdjustStep> = {
   kind: 'adjust',
-  numbers: ['lightness', 'contrast', 'warmth', 'saturation'],
+  numbers: ADJUSTED,
   usual: () => ({ kind: 'adjust', on: false, ...NO_ADJUSTMENT }),
   rows(step, { shape, basis }) {
-    const { lightness, contrast, warmth, saturation } = step;
-    const of = [lightness, contrast, warmth, saturation];
+    const of = ADJUSTED.map((field) => step[field]);
     return of.some((v) => v !== 0)
       ? [done(adjustRows(shape, step, basis), 'adjust', ...of)]
       : [];

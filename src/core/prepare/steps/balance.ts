@@ -7,7 +7,8 @@ import type { StepDefinition } from './step';
 export type BalanceStep = { kind: 'balance'; on: boolean } & Balance;
 
 /** Whether a step moves colours away from or towards grey: a grey picture becomes one of colours. */
-export const tints = ({ tones }: Balance): boolean => tones.some((v) => v !== 0);
+export const tints = ({ tones }: Balance): boolean =>
+  tones.some((v, i) => i % 3 !== 0 && v !== 0);
 
 /** Colours moved by their tone and their hue, in CIELAB: what a proof was found to need. */
 export const balance: StepDefinition<BalanceStep> = {

@@ -9,7 +9,7 @@ import type { OutputStep } from './output';
 import { resample } from './resample';
 import type { ResampleStep } from './resample';
 
-export { NO_ADJUSTMENT } from './adjust';
+export { ADJUSTED, NO_ADJUSTMENT } from './adjust';
 export { tints } from './balance';
 export { DEFAULT_KERNEL, reduces } from './resample';
 export type { RecipeRows, StepDefinition, StepPlace } from './step';

@@ -1,0 +1,2 @@
+export * from './leastSquares';
+export * from './proposeChange';

@@ -1,0 +1,273 @@
+import {
+  BALANCE_LENGTHS,
+  colourDifference,
+  differenceParts,
+  hueOf,
+  toneOf,
+} from '../../colour';
+import type { BalancePart, Vector } from '../../colour';
+import { ADJUSTED, LIMITS, STEPS, coloursThrough } from '../../prepare';
+import type { RecipeStep, StepOf } from '../../prepare';
+import { leastSquares } from './leastSquares';
+import type { Sought } from './leastSquares';
+
+/** A colour of the original, and as it came on paper; both CIELAB, the print over its paper's white. */
+export interface PrintedColour {
+  name: string;
+  master: Vector;
+  printed: Vector;
+  /** How much it counts; 0: it is only told about. */
+  weight: number;
+}
+
+/** Colours over the white of the paper that a soft proof foretells. */
+export type Foretell = (labs: readonly Vector[]) => Vector[];
+
+/** Parts of a recipe that a change may move. */
+export type ChangePart = 'adjust' | BalancePart;
+/** What of a recipe is moved together, from the simplest on. */
+const TRIED: readonly (readonly ChangePart[])[] = [
+  ['adjust'],
+  ['curve'],
+  ['tones'],
+  ['hues'],
+  ['tones', 'hues'],
+  ['adjust', 'curve', 'tones', 'hues'],
+];
+const ALL = TRIED.at(-1)!;
+
+/** One number of a recipe that a change moves. */
+export interface NumberMoved {
+  step: 'adjust' | 'balance';
+  /** Of `adjust` its field; of `balance` the part. */
+  part: (typeof ADJUSTED)[number] | BalancePart;
+  /** Which of the part. */
+  at: number;
+  was: number;
+  now: number;
+}
+
+export interface ChangedColour {
+  name: string;
+  /** CIEDE2000 to the original: as it came, and as it is expected after the change. */
+  before: number;
+  left: number;
+  /** CIEDE2000 from the original to the nearest colour that this paper holds. */
+  outOfReach: number;
+}
+
+/** The change to try. */
+export interface ProposedChange {
+  /** The steps of the next recipe. */
+  steps: RecipeStep[];
+  parts: readonly ChangePart[];
+  moved: NumberMoved[];
+  /** Mean CIEDE2000 to the original, by weight. */
+  before: number;
+  left: number;
+  colours: ChangedColour[];
+}
+
+/** Distance, CIEDE2000, from which a colour is said to be out of reach. */
+export const OUT_OF_REACH = 2;
+/** A change is enough when it leaves this part of what was wrong. */
+const ENOUGH_PART = 0.28;
+/** Noise of an instrument, CIELAB; how many times that of a mean a shift must be to be told from it. */
+const NOISE = 0.3;
+const TOLD = 3;
+/** Something more complicated is only taken when it leaves less than this part of what the simpler leaves. */
+const WORTH = 0.85;
+/** What a change as large as is usual costs, in squares of CIEDE2000. */
+const WEIGHT = 0.15;
+/** The usual size of numbers, and the finest step of each. */
+const ADJUST = { scale: 20, fine: 1 };
+const SHIFT = { scale: 4, fine: 0.5 };
+
+/** The number sought: of which step and part it is. */
+interface Place extends Sought {
+  step: 'adjust' | 'balance';
+  part: NumberMoved['part'];
+  at: number;
+  fine: number;
+}
+
+const placesOf = (parts: readonly ChangePart[]): Place[] =>
+  parts.flatMap((of): Place[] => {
+    if (of === 'adjust')
+      return ADJUSTED.map((part) => {
+        const [least, most] = LIMITS[part];
+        return { step: 'adjust', part, at: 0, ...ADJUST, least, most };
+      });
+    const [least, most] = LIMITS.shift;
+    return Array.from({ length: BALANCE_LENGTHS[of] }, (_, at) => ({
+      step: 'balance',
+      part: of,
+      at,
+      ...SHIFT,
+      least,
+      most,
+    }));
+  });
+
+/** The recipe's steps with one of each kind that is moved, carried out; what was left out begins at nothing. */
+function openSteps(steps: readonly RecipeStep[]): RecipeStep[] {
+  const usual = { ppi: 0, radius: 0 };
+  const opened = steps.map((s): RecipeStep => {
+    if (s.kind !== 'adjust' && s.kind !== 'balance') return s;
+    return s.on ? s : { ...STEPS[s.kind].usual(usual), on: true };
+  });
+  for (const kind of ['adjust', 'balance'] as const) {
+    if (opened.some((s) => s.kind === kind)) continue;
+    const before = opened.findIndex((s) => s.kind === 'resample');
+    opened.splice(Math.max(0, before), 0, { ...STEPS[kind].usual(usual), on: true });
+  }
+  return opened;
+}
+
+type Moving = StepOf<'adjust'> | StepOf<'balance'>;
+
+const valueAt = (step: Moving, { part, at }: Pick<Place, 'part' | 'at'>): number => {
+  const value = (step as unknown as Record<string, number | number[]>)[part]!;
+  return Array.isArray(value) ? value[at]! : value;
+};
+
+function withValue(step: Moving, { part, at }: Place, value: number): Moving {
+  const before = (step as unknown as Record<string, number | number[]>)[part]!;
+  const now = Array.isArray(before) ? before.map((v, i) => (i === at ? value : v)) : value;
+  return { ...step, [part]: now };
+}
+
+const withNumbers = (
+  steps: readonly RecipeStep[],
+  places: readonly Place[],
+  numbers: readonly number[],
+): RecipeStep[] =>
+  steps.map((s) => {
+    if (s.kind !== 'adjust' && s.kind !== 'balance') return s;
+    let step: Moving = s;
+    places.forEach((place, k) => {
+      if (place.step === s.kind) step = withValue(step, place, numbers[k]!);
+    });
+    return step;
+  });
+
+const numberOf = (steps: readonly RecipeStep[], place: Place): number =>
+  valueAt(steps.find((s) => s.kind === place.step) as Moving, place);
+
+/** Steps that do nothing are left out again. */
+function closedSteps(steps: readonly RecipeStep[]): RecipeStep[] {
+  const still = (step: Moving) =>
+    placesOf(ALL).every((p) => p.step !== step.kind || valueAt(step, p) === 0);
+  return steps.map((s) =>
+    (s.kind === 'adjust' || s.kind === 'balance') && still(s) ? { ...s, on: false } : s,
+  );
+}
+
+/** How far the colours of a tone or a hue are off in the mean, in parts of its noise: of the one that is farthest off. */
+function mostShifted(
+  colours: readonly PrintedColour[],
+  labs: readonly Vector[],
+  wanted: readonly Vector[],
+): number {
+  const sums = new Map<string, number[]>();
+  colours.forEach(({ master: [l, a, b], weight }, i) => {
+    for (const group of [toneOf(l), hueOf(a, b) ?? 'neutral']) {
+      const sum = sums.get(group) ?? [0, 0, 0, 0];
+      for (let c = 0; c < 3; c += 1)
+        sum[c]! += weight * (labs[i]![c as 0] - wanted[i]![c as 0]);
+      sum[3]! += weight;
+      sums.set(group, sum);
+    }
+  });
+  return Math.max(
+    0,
+    ...[...sums.values()].map(([l, a, b, weight]) =>
+      weight! > 0 ? Math.hypot(l!, a!, b!) / Math.sqrt(weight!) / NOISE : 0,
+    ),
+  );
+}
+
+/**
+ * The change of a recipe that makes a print most like the original, by the numbers of its own steps:
+ * lightness, contrast, warmth and saturation, or a tone curve of five points, or shifts by tone or by hue,
+ * or several of them; the simplest that is enough. `foretell`: what a soft proof of this printing says
+ * of colours; where the print was otherwise, it is taken to be so by as much the next time.
+ * `reachable`: the nearest colours that the paper holds: nothing is asked of it beyond them.
+ */
+export function proposeChange(
+  colours: readonly PrintedColour[],
+  steps: readonly RecipeStep[],
+  foretell: Foretell,
+  reachable: Foretell,
+): ProposedChange {
+  const opened = openSteps(steps);
+  const master = colours.map((c) => c.master);
+  const wanted = reachable(master);
+  const reach = colours.map((c, i) => colourDifference(c.master, wanted[i]!));
+  const asForetold = foretell(coloursThrough(steps, master));
+  const off = colours.map(
+    ({ printed }, i) => printed.map((v, c) => v - asForetold[i]![c as 0]) as Vector,
+  );
+  const expected = (next: readonly RecipeStep[]) =>
+    foretell(coloursThrough(next, master)).map(
+      (lab, i) => lab.map((v, c) => v + off[i]![c as 0]) as Vector,
+    );
+  const total = colours.reduce((sum, c) => sum + c.weight, 0);
+  const meanOf = (labs: readonly Vector[], to: readonly Vector[]) =>
+    total === 0
+      ? 0
+      : colours.reduce(
+          (sum, c, i) => sum + c.weight * colourDifference(to[i]!, labs[i]!),
+          0,
+        ) / total;
+  const parts = new Float64Array(3);
+  const residualsOf = (places: readonly Place[]) => (numbers: readonly number[]) =>
+    expected(withNumbers(opened, places, numbers)).flatMap((lab, i) => {
+      differenceParts(wanted[i]!, lab, parts);
+      const by = Math.sqrt(colours[i]!.weight);
+      return [parts[0]! * by, parts[1]! * by, parts[2]! * by];
+    });
+  const came = colours.map((c) => c.printed);
+  const before = meanOf(came, wanted);
+  const told = mostShifted(colours, came, wanted) >= TOLD;
+  let best = {
+    parts: [] as readonly ChangePart[],
+    steps: [...steps],
+    left: before,
+  };
+  for (const moving of TRIED) {
+    if (!told || best.left <= before * ENOUGH_PART) break;
+    const places = placesOf(moving);
+    const from = places.map((p) => numberOf(opened, p));
+    const found = leastSquares(residualsOf(places), from, places, { weight: WEIGHT, from });
+    const numbers = found.map((v, k) => {
+      const { fine, least, most } = places[k]!;
+      return Math.min(most, Math.max(least, Math.round(v / fine) * fine)) + 0;
+    });
+    const next = closedSteps(withNumbers(opened, places, numbers));
+    const labs = expected(next);
+    const left = meanOf(labs, wanted);
+    if (left < best.left * WORTH) best = { parts: moving, steps: next, left };
+  }
+  const after = best.parts.length === 0 ? came : expected(best.steps);
+  const openedNow = openSteps(best.steps);
+  return {
+    steps: best.steps,
+    parts: best.parts,
+    moved:
+      best.parts.length === 0
+        ? []
+        : placesOf(ALL).flatMap((p) => {
+            const [was, now] = [numberOf(opened, p), numberOf(openedNow, p)];
+            return was === now ? [] : [{ step: p.step, part: p.part, at: p.at, was, now }];
+          }),
+    before: meanOf(came, master),
+    left: meanOf(after, master),
+    colours: colours.map((c, i) => ({
+      name: c.name,
+      before: colourDifference(c.master, c.printed),
+      left: colourDifference(c.master, after[i]!),
+      outOfReach: reach[i]!,
+    })),
+  };
+}

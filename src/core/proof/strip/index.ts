@@ -1,0 +1,4 @@
+export * from './cluster';
+export * from './chooseStrip';
+export * from './layOutStrip';
+export * from './againstPaper';
