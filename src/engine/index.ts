@@ -29,6 +29,8 @@ export type {
 export type { SoftProofWork } from './passes/softProofPass';
 export { REACH_STEPS } from './passes/proofTilePass';
 export type { ProofTileWork, TileShows } from './passes/proofTilePass';
+export { writeStripPixels } from './passes/stripPass';
+export { paperWhiteOf } from './colour/onPaper';
 export type { ProofWay } from './colour/proofChain';
 export type { ProfilePortrait } from './colour/profilePortrait';
 export { Kept } from './kept';

@@ -2,3 +2,4 @@ export * from './carriers';
 export * from './scales';
 export * from './labelPrinter';
 export * from './printLab';
+export * from './instrument';

@@ -40,6 +40,7 @@ export * from './wayIn/received';
 export * from './bring/bringWork';
 export * from './bring/bringProfile';
 export * from './reads/usableProfile';
+export * from './reads/stripOfMaster';
 export * from './reads/proofFigures';
 export * from './pixels/proofTiles';
 export * from './words/proofWords';

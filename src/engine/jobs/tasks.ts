@@ -24,6 +24,8 @@ import { deflatedSamples, writeSheet } from '../passes/sheetPass';
 import { figuresPart } from '../passes/proofFigures';
 import { proofTile } from '../passes/proofTilePass';
 import { softProofRows } from '../passes/softProofPass';
+import { changeToTry, measuredOnPaper } from '../colour/onPaper';
+import { stripOf } from '../passes/stripPass';
 import { lookAt } from '../passes/lookPass';
 import { joinTiles, tileColumns } from '../passes/tilesPass';
 import type { Columns, TilesWork } from '../passes/tilesPass';
@@ -75,6 +77,9 @@ export const TASKS = {
   proofFigures: (input: Parameters<typeof figuresPart>[0]) => figuresPart(input),
   proofTile: (input: Parameters<typeof proofTile>[0]) => proofTile(input),
   softProofRows,
+  strip: (input: Parameters<typeof stripOf>[0]) => stripOf(input),
+  measuredOnPaper: (input: Parameters<typeof measuredOnPaper>[0]) => measuredOnPaper(input),
+  changeToTry: (input: Parameters<typeof changeToTry>[0]) => changeToTry(input),
   profilePortrait: (input: Parameters<typeof profilePortrait>[0]) => profilePortrait(input),
   board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),

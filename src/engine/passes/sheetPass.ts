@@ -22,6 +22,8 @@ export interface SheetPart {
   place: { left: number; top: number };
   /** Made of the reduced copy of the picture: small, and many of it. */
   small?: boolean;
+  /** Made of the patches of the control strip. */
+  strip?: boolean;
 }
 
 /** Words on a sheet: their upper left corner, pixels; size in points; no wider than `wide` pixels. */
@@ -49,6 +51,8 @@ export interface SheetWork {
   target: string;
   /** Working copy that small parts are made of, and how its numbers are meant. */
   reduced?: { pixels: string; colour: MasterColour };
+  /** Working copy of the patches of a control strip. */
+  strip?: { pixels: string; colour: MasterColour };
 }
 
 const FIRST_ROW_AT = 8;
@@ -137,13 +141,14 @@ export async function writeSheet(work: SheetWork, progress: Progress): Promise<v
     const surface = new SheetSurface(file, layout);
     for (let top = 0; top < height; top += WHITE_ROWS)
       surface.put(0, top, surface.white(width * Math.min(WHITE_ROWS, height - top)));
-    for (const [i, { plan, recipe, region, place, small }] of parts.entries()) {
+    for (const [i, { plan, recipe, region, place, small, strip }] of parts.entries()) {
       const { left, top } = region;
       const box = { left, top, right: left + region.width, bottom: top + region.height };
       const line = region.width * into.channels;
       const eight = new Uint8Array(line);
       let y = place.top;
-      const { pixels, colour } = small && work.reduced ? work.reduced : work;
+      const { pixels, colour } =
+        (strip ? work.strip : small ? work.reduced : undefined) ?? work;
       await pictureRows({ pixels, colour, plan, recipe, into }, box, (deep, rows, from) => {
         for (let row = 0; row < rows; row += 1, y += 1) {
           if (bits === 16)

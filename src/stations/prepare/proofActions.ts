@@ -41,6 +41,7 @@ const DESK = json<ProofDesk>('Proof sheet', {
     height: number(15, 400),
     margin: number(0, 40),
     overview: { type: 'boolean' },
+    strip: { type: 'boolean' },
   },
 });
 

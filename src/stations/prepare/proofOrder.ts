@@ -3,7 +3,7 @@ import type { ProofLayout, Recipe, ResolutionSheet } from '@/core/prepare';
 import { formatDay, formatDistance, mm } from '@/core/units';
 import { MOST_CHOICES, getRecipe, offeredSizes, papersToPrintOn } from '@/data';
 import type { BenchSettings, Master, Work } from '@/data';
-import { layOut, targetFor } from '@/studio';
+import { layOut, stripOfMaster, targetFor } from '@/studio';
 import type { SheetOrder, Studio } from '@/studio';
 import { proofProblemWords, wishOf } from './proofWish';
 import type { ProofDesk } from './proofWish';
@@ -27,7 +27,7 @@ function sheetOf(
   say: Captions,
 ): Pick<SheetOrder, 'parts' | 'words' | 'black'> {
   const { recipe } = content;
-  const { pieces, overview, foot, check } = layout;
+  const { pieces, overview, strip, foot, check } = layout;
   const ppi = ppiOf(recipe);
   const times = (factor: number) => `${factor.toFixed(2)} \u00d7`;
   return {
@@ -50,6 +50,15 @@ function sheetOf(
         points: 5.5,
         text: String(number),
       })),
+      ...(strip
+        ? [
+            {
+              ...strip.words,
+              points: 6.5,
+              text: 'Control strip: read the patches row by row, from the upper left on.',
+            },
+          ]
+        : []),
       {
         ...foot[0]!,
         points: 8,
@@ -78,7 +87,7 @@ export interface ProofAsked {
 
 /** The order of a resolution proof; or why it cannot be laid out, in a sentence. */
 export async function proofOrder(
-  studio: Pick<Studio, 'db' | 'home'>,
+  studio: Studio,
   { work, master, settings, at, ...v }: ProofAsked,
 ): Promise<SheetOrder | string> {
   const db = studio.db.read;
@@ -97,7 +106,8 @@ export async function proofOrder(
   const wish = wishOf(v.desk, master.facts, layOut(sizes, master, settings), sheets, ppi);
   const layout = layOutProof(wish, master.facts);
   if ('code' in layout) return proofProblemWords(layout, v.desk.places);
-  const { pieces, overview, width, height } = layout;
+  const { pieces, overview, strip, width, height } = layout;
+  const patches = strip ? await stripOfMaster(studio, master) : [];
   const content: ResolutionSheet = {
     kind: 'resolution',
     sheet: { width: layout.sheet.width, height: layout.sheet.height },
@@ -105,6 +115,7 @@ export async function proofOrder(
     recipeName: named ? `${named.name}, version ${named.version}` : null,
     pieces: pieces.map(({ words: _, ...piece }) => piece),
     overview: overview?.place ?? null,
+    strip: strip && { place: strip.place, patches },
   };
   const capture = stepIn(v.recipe, 'capture');
   const output = stepIn(v.recipe, 'output');
@@ -125,6 +136,7 @@ export async function proofOrder(
     bits: v.recipe.file.bits,
     target: v.recipe.convert.target,
     ...drawn,
+    ...(strip ? { strip: patches } : {}),
     content,
   };
   return spec;

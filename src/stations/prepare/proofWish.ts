@@ -2,6 +2,7 @@ import { printPlan } from '@/core/prepare';
 import type { ProofPlace, ProofProblem, ProofWish, SheetChoice } from '@/core/prepare';
 import { PAGES, nominalSize } from '@/core/size';
 import type { FitResult } from '@/core/size';
+import { layOutStrip } from '@/core/proof';
 import { PIECE_WORDS } from './sheetWords';
 
 /** What a proof sheet is asked for, as it is kept in the tab and sent. */
@@ -17,6 +18,8 @@ export interface ProofDesk {
   height: number;
   margin: number;
   overview: boolean;
+  /** Whether a control strip lies on it; desks of before do not say. */
+  strip?: boolean;
 }
 
 /** Standard sheets that everyone has, mm. */
@@ -57,6 +60,7 @@ export function wishOf(
     piece: { width: desk.width, height: desk.height },
     places: desk.places,
     overview: desk.overview ? facts : null,
+    strip: desk.strip ? layOutStrip(ppi) : null,
     sizes: offered
       .filter((o) => desk.sizes.includes(o.key))
       .map((o) => ({

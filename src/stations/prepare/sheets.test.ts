@@ -11,6 +11,16 @@ import {
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { samplesBy } from '../../../e2e/support/master';
 import { GET } from '@/app/api/sheet-files/[id]/route';
+import {
+  RGB_SPACES,
+  apply,
+  colourDifference,
+  iccProfile,
+  labOf,
+  readMatrixProfile,
+} from '@/core/colour';
+import type { Vector } from '@/core/colour';
+import { STRIP_PATCHES, layOutStrip } from '@/core/proof';
 import { RECIPE, plainRecipe, printPlan, stepIn, withStep } from '@/core/prepare';
 import type {
   PixelRect,
@@ -196,6 +206,47 @@ describe('a resolution proof', () => {
         ['application/pdf', `attachment; filename*=UTF-8''${png!.name.slice(0, -4)}.pdf`],
       ]);
       await Promise.all(answers.map((r) => r.arrayBuffer()));
+    },
+  );
+
+  it.each([1, 2] as const)(
+    'carries a control strip of the picture by the way of the print (rule %d), each patch of its own colour',
+    async (rule) => {
+      const [sheet] = await written(proof({ strip: true }, { ...plain, rule }));
+      const { strip } = sheet!.content as ResolutionSheet;
+      expect(strip!.patches).toHaveLength(STRIP_PATCHES);
+      expect(strip!.patches.map((p) => p.name)).toEqual(
+        expect.arrayContaining(['paper', 'black', 'lightest', 'main 1']),
+      );
+      // They are read as sRGB, into which the picture library turns them.
+      const srgb = readMatrixProfile(iccProfile(RGB_SPACES.srgb))!;
+      const { places } = layOutStrip(PPI);
+      let held = 0;
+      for (const [i, { lab }] of strip!.patches.entries()) {
+        const { left, top, width, height } = places[i]!;
+        const middle = {
+          left: strip!.place.left + left + (width >> 1) - 4,
+          top: strip!.place.top + top + (height >> 1) - 4,
+          width: 8,
+          height: 8,
+        };
+        // 8 bits are dithered: what a patch is, its middle is in the mean.
+        const near = await pixels(sheet!.sha256, middle);
+        const rgb = [0, 1, 2].map(
+          (c) => near.filter((_, k) => k % 3 === c).reduce((a, b) => a + b) / 64,
+        );
+        const light = rgb.map((v, c) => srgb.curves[c as 0](v / 255)) as Vector;
+        const found = labOf(apply(srgb.toXyz, light));
+        // Colours beyond sRGB are clipped; the picture of this test has some.
+        if (rgb.every((v) => v > 0 && v < 255)) {
+          expect([strip!.patches[i]!.name, colourDifference(found, lab) < 1]).toEqual([
+            strip!.patches[i]!.name,
+            true,
+          ]);
+          held += 1;
+        }
+      }
+      expect(held).toBeGreaterThan(24);
     },
   );
 

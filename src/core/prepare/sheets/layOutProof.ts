@@ -31,6 +31,8 @@ export interface ProofWish {
   places: readonly ProofPlace[];
   /** Pixels of the whole picture, for it to lie small on the sheet; null: it does not. */
   overview: { width: number; height: number } | null;
+  /** Pixels of a control strip that is to lie on it; null: none does. */
+  strip: { width: number; height: number } | null;
 }
 
 /** A row of words on a sheet, pixels. */
@@ -55,6 +57,8 @@ export interface ProofLayout {
     marks: PixelRect[];
     numbers: (WordsPlace & { number: number })[];
   } | null;
+  /** Where the control strip lies, and its row of words. */
+  strip: { place: PixelRect; words: WordsPlace } | null;
   foot: WordsPlace[];
   /** The line that is 100 mm long, with its ends. */
   check: { line: PixelRect[]; words: WordsPlace };
@@ -153,8 +157,12 @@ export function layOutProof(
       height: Math.round(overview.height * scale),
     };
   const margin = Math.max(px(wish.margin), 1);
+  const strip = wish.strip && {
+    width: wish.strip.width,
+    height: wish.strip.height + px(CAPTION) / 2,
+  };
   const packed = chooseSheet(
-    small ? [...wanted, { ...small, aside: true }] : wanted,
+    [...wanted, ...(small ? [{ ...small, aside: true }] : []), ...(strip ? [strip] : [])],
     wish.sheets.map((s) => ({ ...s, width: px(s.width), height: px(s.height) })),
     { margin, gutter: px(GUTTER), foot: px(FOOT) },
   );
@@ -170,7 +178,8 @@ export function layOutProof(
     return { ...piece, place, words };
   });
   const thick = linePixels(ppi);
-  const at = packed.places[wanted.length];
+  const at = small ? packed.places[wanted.length] : undefined;
+  const stripAt = packed.places.at(-1);
   const footTop = height - margin - px(FOOT) + px(2);
   const inner = width - 2 * margin;
   const row = (i: number): WordsPlace => ({
@@ -192,6 +201,17 @@ export function layOutProof(
     waste: packed.waste,
     pieces,
     overview: small && at ? overviewAt(small, at, whole, wish, pieces) : null,
+    strip:
+      wish.strip && stripAt
+        ? {
+            place: { ...stripAt, ...wish.strip },
+            words: {
+              ...stripAt,
+              top: stripAt.top + wish.strip.height + px(0.6),
+              wide: wish.strip.width,
+            },
+          }
+        : null,
     foot: [row(0), row(1)],
     check: {
       line: [

@@ -1,5 +1,6 @@
 import { pixelsOf } from '../../units';
 import type { PixelRect, PrintPlan } from '../printPlan';
+import { RECIPE_RULE } from '../recipe';
 import type { Recipe } from '../recipe';
 import type { ProofLayout, ProofSize, WordsPlace } from './layOutProof';
 
@@ -11,6 +12,17 @@ export interface ProofPart {
   region: PixelRect;
   /** In the pixels of the sheet. */
   place: { left: number; top: number };
+  /** Made of the patches of the control strip. */
+  strip?: boolean;
+}
+
+/** A control strip as it lies on a sheet: its patches go the way of the print, each pixel one of its own. */
+function stripPart({ left, top, width, height }: PixelRect, recipe: Recipe): ProofPart {
+  const whole = { left: 0, top: 0, width, height };
+  const plan = { width, height, image: whole, source: whole, factor: 1 };
+  // Its patches are colours, not numbers of the picture's own profile: by the rule of now.
+  const working = { ...recipe, rule: RECIPE_RULE } as const;
+  return { plan, recipe: working, region: whole, place: { left, top }, strip: true };
 }
 
 /** From one row of small words to the next, mm. */
@@ -22,7 +34,7 @@ const ROW = 3.2;
  * Throws where a piece is of a size that is not given.
  */
 export function proofParts(
-  { pieces, overview, check }: ProofLayout,
+  { pieces, overview, strip, check }: ProofLayout,
   recipe: Recipe,
   sizes: readonly Pick<ProofSize, 'sizeKey' | 'plan'>[],
 ): { parts: ProofPart[]; black: PixelRect[] } {
@@ -44,7 +56,11 @@ export function proofParts(
     place: overview.place,
   };
   return {
-    parts: whole ? [...own, whole] : own,
+    parts: [
+      ...own,
+      ...(whole ? [whole] : []),
+      ...(strip ? [stripPart(strip.place, recipe)] : []),
+    ],
     black: [...check.line, ...(overview?.marks ?? [])],
   };
 }

@@ -238,6 +238,7 @@ describe('a resolution proof', () => {
       { x: 0.5, y: 0.5, tests: 'byHand' as const },
       { x: 0.1, y: 1, tests: 'edges' as const },
     ],
+    strip: null,
     overview: whole,
   };
 

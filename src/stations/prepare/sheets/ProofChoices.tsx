@@ -106,5 +106,8 @@ export const ProofChoices = ({
     <Tick checked={desk.overview} onChange={(overview) => put({ overview })}>
       the whole picture small, with the pieces marked
     </Tick>
+    <Tick checked={desk.strip ?? false} onChange={(strip) => put({ strip })}>
+      a control strip of 36 patches, to be measured
+    </Tick>
   </>
 );

@@ -1,5 +1,6 @@
 'use client';
 import type { ProofLayout, ProofSize } from '@/core/prepare';
+import { layOutStrip } from '@/core/proof';
 import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 
@@ -8,6 +9,7 @@ interface ProofDrawingProps {
   sizes: readonly ProofSize[];
   preview: string | null;
   whole: { width: number; height: number };
+  ppi: number;
 }
 
 const ROOM = { width: 356, height: 404 };
@@ -32,9 +34,10 @@ function Numbered({ number, letter }: { number: number; letter: number }) {
 }
 
 /** The laid out proof sheet to scale: every piece with what it shows of the picture. */
-export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProps) {
+export function ProofDrawing({ layout, sizes, preview, whole, ppi }: ProofDrawingProps) {
   const format = useFormat();
-  const { sheet, width, height, pieces, overview, check } = layout;
+  const { sheet, width, height, pieces, overview, strip, check } = layout;
+  const patches = strip ? layOutStrip(ppi).places : [];
   const scale = Math.min(ROOM.width / width, ROOM.height / height);
   const [w, h] = [width * scale, height * scale];
   const across = format.length(sheet.width);
@@ -45,7 +48,7 @@ export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProp
       fixed
       width={w + 44}
       height={h + 34}
-      said={`Proof sheet ${sheet.name}, ${across} by ${down}, with ${pieces.length} pieces${overview ? ' and the whole picture small' : ''}; ${pieces.map((p) => p.number).join(', ')}`}
+      said={`Proof sheet ${sheet.name}, ${across} by ${down}, with ${pieces.length} pieces${overview ? ' and the whole picture small' : ''}${strip ? ', and a control strip of 36 patches' : ''}; ${pieces.map((p) => p.number).join(', ')}`}
     >
       <Dimension from={40} to={40 + w} at={14} text={across} />
       <Dimension from={30} to={30 + h} at={26} text={down} upright />
@@ -112,6 +115,24 @@ export function ProofDrawing({ layout, sizes, preview, whole }: ProofDrawingProp
               />
             ))}
           </>
+        )}
+        {strip && (
+          <g
+            transform={`translate(${strip.place.left * scale} ${strip.place.top * scale})`}
+          >
+            {patches.map(({ left, top, width: wide, height: high }, i) => (
+              <rect
+                key={i}
+                x={left * scale}
+                y={top * scale}
+                width={wide * scale}
+                height={high * scale}
+                fill={`hsl(0 0% ${90 - ((i * 37) % 60)}%)`}
+                stroke="#fdfdfc"
+                strokeWidth={0.4}
+              />
+            ))}
+          </g>
         )}
         {check.line.map((m, i) => (
           <rect

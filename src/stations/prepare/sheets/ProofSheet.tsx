@@ -85,6 +85,7 @@ export function ProofSheet({ view, master, picked, desk: recipeDesk, head }: She
               sizes={wish.sizes}
               preview={master.preview}
               whole={facts}
+              ppi={ppi}
             />
           ) : (
             <Sentence

@@ -28,4 +28,5 @@ export const USUAL: Desk = {
   height: 55,
   margin: 5,
   overview: true,
+  strip: true,
 };

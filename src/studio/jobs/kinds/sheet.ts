@@ -8,10 +8,11 @@ import {
   verifyPrintFile,
 } from '@/core/prepare';
 import type { Conversion, PixelRect, SheetContent } from '@/core/prepare';
+import type { StripPatch } from '@/core/proof';
 import { mmOf } from '@/core/units';
 import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
 import { rasterPdf } from '@/documents';
-import { partOf, runInWorker, storePaths } from '@/engine';
+import { partOf, runInWorker, storePaths, writeStripPixels } from '@/engine';
 import type { Progress, SheetPart, SheetWords } from '@/engine';
 import { colourOf, ensureWorkingCopy } from '../picture';
 import { keeping } from '../../keeping/keeping';
@@ -34,6 +35,8 @@ export interface SheetOrder {
   words: SheetWords[];
   black: PixelRect[];
   content: SheetContent;
+  /** Patches of the control strip that is on it. */
+  strip?: Pick<StripPatch, 'lab'>[];
   /** Part of the picture that small parts are made of, in its pixels. */
   seen?: PixelRect;
   at?: string;
@@ -72,6 +75,7 @@ export async function writeSheetFile(
   const drawnTo = paths.temporary();
   const path = format === 'png' ? paths.temporary() : drawnTo;
   const reduced = paths.temporary('.v');
+  const patches = paths.temporary('.v');
   try {
     const into = await targetFor(open, order.target);
     const colour = await colourOf(open, master);
@@ -94,11 +98,14 @@ export async function writeSheetFile(
         signal,
       );
     }
+    if (order.strip) await writeStripPixels(order.strip, ppi, patches);
+    const carried = { ...colour, carried: true as const };
+    const strip = order.strip && { pixels: patches, colour: carried };
     const drawn = { width, height, ppi, bits, parts, words, black };
     const smaller = { pixels: reduced, colour: ofReduced };
     await runInWorker(
       'sheet',
-      { pixels, colour, into, ...drawn, about, target: drawnTo, reduced: smaller },
+      { pixels, colour, into, ...drawn, about, target: drawnTo, reduced: smaller, strip },
       partOf(progress, small ? 0.4 : 0, 0.8),
       signal,
     );
@@ -154,7 +161,7 @@ export async function writeSheetFile(
     await rm(path, { force: true });
     throw error;
   } finally {
-    await rm(reduced, { force: true });
+    await Promise.all([rm(reduced, { force: true }), rm(patches, { force: true })]);
     if (drawnTo !== path) await rm(drawnTo, { force: true });
   }
 }

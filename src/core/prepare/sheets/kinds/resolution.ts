@@ -3,6 +3,13 @@ import type { Recipe } from '../../recipe';
 import type { SheetKind } from './kind';
 
 /** What a piece of a picture shows of the quality of a print. */
+/** A patch of a control strip: its name, what it is there for, and the colour that is printed there (CIELAB). */
+export interface StripPatchOnSheet {
+  name: string;
+  kind: string;
+  lab: [number, number, number];
+}
+
 export const PIECE_TESTS = ['tones', 'texture', 'edges', 'shadow', 'gradient'] as const;
 export type PieceTest = (typeof PIECE_TESTS)[number];
 
@@ -32,6 +39,8 @@ export interface ResolutionSheet {
   pieces: SheetPiece[];
   /** Where the whole picture lies, small; null: it is not on it. */
   overview: PixelRect | null;
+  /** The control strip that is on it, patch by patch, and where it lies; sheets of before have none. */
+  strip?: { place: PixelRect; patches: StripPatchOnSheet[] } | null;
 }
 
 export const resolution: SheetKind<ResolutionSheet> = {
