@@ -102,6 +102,12 @@ test.beforeAll(async ({ browser }) => {
       cost: '12',
       sentOn: '2026-11-02',
       remarks: 'first look',
+      file: '',
+      too: '[]',
+      intent: 'relative',
+      setting: '',
+      lot: '',
+      dueOn: '',
     },
   );
   expect(sent).toMatchObject({ ok: true });

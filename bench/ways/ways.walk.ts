@@ -78,9 +78,12 @@ it('a size to its file', async () => {
 it('a proof round', async () => {
   const calls = new Set<string>();
   const round = { workId: '1', sizeKey: SIZE, paperId: '1', route: 'own printer' };
-  const sent = { ...round, cost: '12.50', sentOn: '2026-11-02', remarks: 'as it is' };
+  const more = { file: '', too: '[]', intent: 'relative', setting: '', lot: '', dueOn: '' };
+  const day = { sentOn: '2026-11-02', remarks: 'as it is' };
+  const sent = { ...round, ...more, ...day, cost: '12.50' };
   const roundId = String(await noted(calls, () => sendProof(sent)));
-  const back = { workId: '1', roundId, seen: 'as it should', toChange: '' };
+  const said = { seen: 'as it should', toChange: '', byEye: '{}', lux: '', kelvin: '' };
+  const back = { workId: '1', roundId, ...said, backOn: '' };
   await noted(calls, () => judgeProof({ ...back, verdict: 'approved' }));
   report('A proof round', calls);
 });

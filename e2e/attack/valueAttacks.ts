@@ -123,6 +123,12 @@ export const valueAttacks: Attack[] = [
             sentOn: '2026-11-02',
             cost: '0',
             remarks: '',
+            file: '',
+            too: '[]',
+            intent: 'relative',
+            setting: '',
+            lot: '',
+            dueOn: '',
             ...over,
           },
         );

@@ -18,6 +18,7 @@ import { routesNow } from './prepare/errands';
 import { paperNamed } from './paper/papers';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
 import { printFilesOf } from './prepare/printFiles';
+import { addProofReading, proofReadingsOf, proofsOf } from './proof/proofs';
 import { offeredSizes } from './size/sizes';
 import { undoStep } from './running/undo';
 
@@ -241,5 +242,49 @@ it('papers and profiles of before profiles were used by paper are as they were, 
   expect(await profilesInUse(db.read)).toEqual([]);
   expect(await usesOfProfile(db.read, sha256)).toHaveLength(1);
   await expect(db.read.run("UPDATE profile_use SET setting = 'x'")).rejects.toThrow();
+  db.close();
+});
+
+it('proof rounds of before say what they said, and what their file says; readings are facts', async () => {
+  await before('0021_proofs_as_sent');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-10-01T10:00:00.000Z';
+  const sha = 'a'.repeat(64);
+  const recipe = JSON.stringify({ ...plainRecipe(300, 1), version: 3 });
+  await client.executeMultiple(`
+    INSERT INTO work (title, artist, year, kind, medium, width_mm, height_mm, price_minor, currency, created_at)
+      VALUES ('Old Quay', 'Senna Quillfeather', 2024, 'painting', 'Oil', 300, 400, 100, 'EUR', '${at}');
+    INSERT INTO file (sha256, bytes, format, width_px, height_px, bits, channels, colour_model, orientation, stored_at)
+      VALUES ('${sha}', 1, 'tiff', 10, 10, 16, 3, 'rgb', 1, '${at}');
+    INSERT INTO master (work_id, sha256, name, at) VALUES (1, '${sha}', 'quay.tif', '${at}');
+    INSERT INTO print_file (work_id, size_key, master_id, version, name, sha256, bytes, width_px, height_px, factor, recipe, checks, at)
+      VALUES (1, 'isoA-A3', 1, 1, 'a3.tif', 'b', 1, 10, 10, 1.6, '${recipe}', '[]', '${at}');
+    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor, currency, reorder_point, printer_setting, permanence, note, created_at)
+      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, 'heavy matte', '', '', '${at}');
+    INSERT INTO proof_round (work_id, size_key, paper_id, round, route, print_file_id, cost_minor, currency, remarks, sent_at)
+      VALUES (1, 'isoA-A3', 1, 1, 'own printer', 1, 1200, 'EUR', '', '${at}');
+    INSERT INTO proof_return (round_id, seen, to_change, verdict, back_at)
+      VALUES (1, 'close', '', 'approved', '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  const [round] = await proofsOf(db.read, 1);
+  expect(round).toMatchObject({
+    verdict: 'approved',
+    seen: 'close',
+    file: 'a3.tif',
+    masterId: 1,
+    recipe: plainRecipe(300, 1),
+    profileSha256: null,
+    intent: null,
+    light: null,
+    byEye: null,
+    dueOn: null,
+  });
+  const reading = { patches: [{ name: 'paper', lab: [96, 0, 2] }], source: 'by hand', at };
+  await db.write((tx) => addProofReading(tx, reading as never, round!));
+  expect(await proofReadingsOf(db.read, 1)).toMatchObject([reading]);
+  await expect(db.read.run("UPDATE proof_reading SET source = 'x'")).rejects.toThrow();
+  await expect(db.read.run("UPDATE proof_round SET lot = 'x'")).rejects.toThrow();
   db.close();
 });

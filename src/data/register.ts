@@ -73,8 +73,13 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   material: edited(),
   movement: fact(),
   // Proof
-  proof_round: fact(),
+  proof_round: fact({
+    versioned: ['recipe'],
+    otherHashes: { profile_sha256: 'a profile, whose row names the file' },
+  }),
   proof_return: fact(),
+  proof_reading: fact(),
+  proof_customer: fact(),
   // Edition
   edition: fact(),
   ledger: fact({

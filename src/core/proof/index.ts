@@ -1,4 +1,6 @@
 export * from './rounds';
+export * from './byEye';
+export * from './reference';
 export * from './cost';
 export * from './merged';
 export * from './gather';

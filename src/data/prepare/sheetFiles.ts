@@ -1,4 +1,4 @@
-import { desc, eq, inArray } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
 import { sheetKind } from '@/core/prepare';
 import type { Reading, Writing } from '../reading';
 import { sheetFiles, sheetItems } from '../schema';
@@ -66,3 +66,13 @@ export const sheetFilesOf = (db: Reading, workId: number): Promise<SheetFile[]> 
 
 export const getSheetFile = (db: Reading, id: number): Promise<SheetFile | undefined> =>
   db.query.sheetFiles.findFirst({ where: eq(sheetFiles.id, id) });
+
+/** The picture of a work on a sheet. */
+export const sheetItemOf = (
+  db: Reading,
+  sheetId: number,
+  workId: number,
+): Promise<SheetItem | undefined> =>
+  db.query.sheetItems.findFirst({
+    where: and(eq(sheetItems.sheetId, sheetId), eq(sheetItems.workId, workId)),
+  });

@@ -1,10 +1,14 @@
-import { integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { ProofVerdict } from '@/core/proof';
-import { at, currency, id, money } from './columns';
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { RECIPE } from '@/core/prepare';
+import type { Intent } from '@/core/prepare';
+import type { ByEye, PatchReading, ProofLight, ProofVerdict } from '@/core/proof';
+import { masters } from './capture';
+import { at, currency, id, money, versioned } from './columns';
 import { papers } from './paper';
-import { printFiles } from './prepare';
+import { printFiles, profiles, sheetFiles } from './prepare';
 import { workId } from './work';
 
+/** A proof that was sent. What rounds of before did not say is null. */
 export const proofRounds = sqliteTable(
   'proof_round',
   {
@@ -21,9 +25,30 @@ export const proofRounds = sqliteTable(
     currency: currency(),
     remarks: text('remarks').notNull(),
     sentAt: at('sent_at'),
+    /** The sheet that was sent, where it was no print file. */
+    sheetId: integer('sheet_id').references(() => sheetFiles.id),
+    masterId: integer('master_id').references(() => masters.id),
+    /** What it was made by. */
+    recipe: versioned('recipe', RECIPE),
+    /** Through which profile it is printed, by which intent. */
+    profileSha256: text('profile_sha256').references(() => profiles.sha256),
+    intent: text('intent').$type<Intent>(),
+    blackPoint: integer('black_point', { mode: 'boolean' }),
+    /** The printer's media setting, and the lot of the paper. */
+    setting: text('setting'),
+    lot: text('lot'),
+    /** The day on which it should be back. */
+    dueOn: text('due_on'),
+    /** Rounds that were sent together have the same. */
+    sending: text('sending'),
   },
   (t) => [uniqueIndex('proof_round_once').on(t.workId, t.sizeKey, t.paperId, t.round)],
 );
+
+const ofRound = () =>
+  integer('round_id')
+    .notNull()
+    .references(() => proofRounds.id);
 
 /** What was seen when a round came back; one per round. */
 export const proofReturns = sqliteTable('proof_return', {
@@ -34,4 +59,35 @@ export const proofReturns = sqliteTable('proof_return', {
   toChange: text('to_change').notNull(),
   verdict: text('verdict').$type<ProofVerdict>().notNull(),
   backAt: at('back_at'),
+  /** Under what light it was judged, and how it was judged by eye. */
+  light: text('light', { mode: 'json' }).$type<ProofLight>(),
+  byEye: text('by_eye', { mode: 'json' }).$type<ByEye>(),
 });
+
+/** What an instrument read of a round's control strip: CIELAB, D50, 2 degrees; the newest of a round counts. */
+export const proofReadings = sqliteTable(
+  'proof_reading',
+  {
+    id: id(),
+    roundId: ofRound(),
+    patches: text('patches', { mode: 'json' }).$type<PatchReading[]>().notNull(),
+    /** The instrument, or the name of the file. */
+    source: text('source').notNull(),
+    at: at(),
+  },
+  (t) => [index('proof_reading_of').on(t.roundId)],
+);
+
+/** What the customer of a print said of its proof. */
+export const proofCustomers = sqliteTable(
+  'proof_customer',
+  {
+    id: id(),
+    roundId: ofRound(),
+    sentOn: text('sent_on').notNull(),
+    said: text('said').notNull(),
+    agreed: integer('agreed', { mode: 'boolean' }).notNull(),
+    at: at(),
+  },
+  (t) => [index('proof_customer_of').on(t.roundId)],
+);

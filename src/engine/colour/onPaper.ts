@@ -9,7 +9,7 @@ import type { ProofWay } from './proofChain';
 
 /** Colours over the white of the paper, CIELAB, before and after printing; to be closed. */
 interface PaperWay {
-  print(labs: readonly Vector[]): Vector[];
+  print(this: void, labs: readonly Vector[]): Vector[];
   close(): void;
 }
 

@@ -9,10 +9,11 @@ import {
   xyzOfLab,
 } from '@/core/colour';
 import type { Curve, ExactColours, Lattice, Vector } from '@/core/colour';
-import type { Intent } from '@/core/prepare';
+import { coloursThrough } from '@/core/prepare';
+import type { Intent, RecipeStep } from '@/core/prepare';
 import { createTransform } from './colourEngine';
 import { floatTransform, floatsOf } from './littleCms';
-import { masterEnd, rowConverter } from './masterColour';
+import { asNative, masterEnd, rowConverter } from './masterColour';
 import type { MasterColour, RowConverter } from './masterColour';
 import type { PrintTarget } from './printTarget';
 
@@ -57,6 +58,48 @@ const intoPrint = (
     exact: true,
     keepWhite: true,
   });
+
+/**
+ * The same after the steps of a recipe (of the rule of now) that change colours. An absolute intent
+ * shows the white of the connection space.
+ */
+async function intoPrintBy(
+  steps: readonly RecipeStep[],
+  colour: MasterColour,
+  channels: 1 | 3,
+  way: ProofWay,
+): Promise<Pick<RowConverter, 'toTarget' | 'close'>> {
+  if (steps.length === 0) return intoPrint(colour, channels, way);
+  const { icc, native } = masterEnd(colour, channels);
+  const { profile, intent, blackPoint } = way;
+  const ruler = await labFrom(icc, native);
+  const inks = await floatTransform(
+    { end: 'lab', as: 'lab' },
+    { end: profile.icc, as: floatsOf(profile.channels) },
+    { intent, blackPoint },
+  );
+  const whole = profile.channels === 4 ? 100 : 1;
+  return {
+    toTarget(samples, pixels) {
+      const labs = ruler.lab(asNative(samples, channels, native));
+      const moved = coloursThrough(
+        steps,
+        Array.from({ length: pixels }, (_, i): Vector => [
+          labs[3 * i]!,
+          labs[3 * i + 1]!,
+          labs[3 * i + 2]!,
+        ]),
+      );
+      return Uint16Array.from(inks.convert(Float32Array.from(moved.flat())), (v) =>
+        Math.round(Math.min(1, Math.max(0, v / whole)) * WHOLE),
+      );
+    },
+    close() {
+      ruler.close();
+      inks.close();
+    },
+  };
+}
 
 /** The samples of a pixel of a proofed picture: those of the master's profile. */
 export const proofedChannels = (colour: MasterColour, channels: 1 | 3): 1 | 3 =>
@@ -106,15 +149,19 @@ export async function labFrom(icc: Uint8Array, channels: 1 | 3 | 4) {
   };
 }
 
-/** The colours of a print as a screen shows them, 16-bit RGB of the screen's profile. */
+/**
+ * The colours of a print as a screen shows them, 16-bit RGB of the screen's profile. `steps`: of a
+ * recipe, by which the colours are changed before they are printed.
+ */
 export async function proofedOnScreen(
   colour: MasterColour,
   channels: 1 | 3,
   way: ProofWay,
   shown: ProofShown,
+  steps: readonly RecipeStep[] = [],
 ): Promise<ColourWay> {
   const { profile } = way;
-  const print = await intoPrint(colour, channels, way);
+  const print = await intoPrintBy(steps, colour, channels, way);
   const toLab = await floatTransform(
     { end: profile.icc, as: floatsOf(profile.channels) },
     { end: 'lab', as: 'lab' },

@@ -1,5 +1,6 @@
 import { lattice } from '@/core/colour';
 import { intoEightBits, zoomLevels } from '@/core/image';
+import type { RecipeStep } from '@/core/prepare';
 import { gatherColours } from '@/core/proof';
 import { gamutReach } from '../colour/gamutReach';
 import type { MasterColour } from '../colour/masterColour';
@@ -15,7 +16,7 @@ import { reducedPart } from './reducedPart';
 
 /** What a tile shows: the picture as printed, the master itself, or how far it is out of reach. */
 export type TileShows =
-  | { kind: 'proof'; way: ProofWay; shown: ProofShown }
+  | { kind: 'proof'; way: ProofWay; shown: ProofShown; steps?: readonly RecipeStep[] }
   | { kind: 'master'; screen: Uint8Array }
   | { kind: 'reach'; profile: PrintTarget };
 
@@ -78,7 +79,7 @@ async function tablesFor(
   const way =
     shows.kind === 'master'
       ? await masterOnScreen(colour, channels, shows.screen)
-      : await proofedOnScreen(colour, channels, shows.way, shows.shown);
+      : await proofedOnScreen(colour, channels, shows.way, shows.shown, shows.steps);
   const { exact, outs } = way;
   const table = lattice({ channels, outs, exact, tolerance: 'rough', axes });
   return {

@@ -67,3 +67,13 @@ export const simulatedInstrument = (
     return Promise.resolve({ patches, unread });
   },
 });
+
+/** The instrument over a strip that the simulated printer made on a paper. `reading`: of which reading it is. */
+export const instrumentOver = (
+  foretold: readonly PatchReading[],
+  { paper, reading }: { paper: number; reading: number },
+): Instrument =>
+  simulatedInstrument(
+    foretold.map(({ name, lab }) => ({ name, lab: simulatedDrift(lab, paper) })),
+    reading,
+  );

@@ -1,7 +1,6 @@
 import type {
   Check,
   CheckName,
-  Intent,
   LimitedField,
   NameProblem,
   OutOfLimits,
@@ -68,12 +67,7 @@ export const BALANCE_NAMES: Record<BalancePart, string> = {
   hues: 'by hue',
 };
 
-export const INTENT_NAMES: Record<Intent, string> = {
-  relative: 'relative colorimetric',
-  perceptual: 'perceptual',
-  saturation: 'saturation',
-  absolute: 'absolute colorimetric',
-};
+export { INTENT_NAMES } from '@/studio/words/recipeWords';
 
 type Caution = ReturnType<typeof recipeCautions>[number];
 

@@ -1,4 +1,5 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { NoSizes, SizePicker } from '@/shell/fields';
@@ -6,6 +7,7 @@ import { SheetTabs, useSheet } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { TitleBlock } from '@/shell/words';
 import { PaperSheet } from './paper/PaperSheet';
+import { MeasuredSheet } from './measured/MeasuredSheet';
 import { RoundsSheet } from './RoundsSheet';
 import { SHEETS, SHEET_NAMES, sheetOf } from './sheetNames';
 import type { ProofView } from './view';
@@ -13,6 +15,7 @@ import type { ProofView } from './view';
 const SUB = {
   paper: 'As it would print, before paper is spent',
   rounds: 'Proof rounds, each judged beside the original',
+  measured: 'What came back, measured against the master',
 } as const;
 
 /** Proof: the picture on the paper before it is printed, and the rounds until one is approved. */
@@ -21,7 +24,10 @@ export function ProofStation(view: ProofView) {
   const paper = view.paperId ? `&paper=${view.paperId}` : '';
   const href = (id: string) =>
     `/works/${work.id}/proof?sheet=${id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}${paper}`;
-  const [sheet, turn] = useSheet(view.sheet, sheetOf, href);
+  const router = useRouter();
+  const [turned, turn] = useSheet(view.sheet, sheetOf, href);
+  // What was measured is reckoned by the server: it is asked for, not turned up.
+  const sheet = view.sheet === 'measured' ? view.sheet : turned;
   const head = (
     <>
       <TitleBlock>
@@ -29,14 +35,16 @@ export function ProofStation(view: ProofView) {
         <p>{SUB[sheet]}</p>
       </TitleBlock>
       {!picked ? (
-        sheet === 'rounds' && <NoSizes workId={work.id} />
+        sheet !== 'paper' && <NoSizes workId={work.id} />
       ) : (
         <>
           <SheetTabs
             label="Sheets of proofing"
             current={sheet}
             sheets={SHEETS.map((id) => ({ id, name: SHEET_NAMES[id], href: href(id) }))}
-            onTurn={turn}
+            onTurn={(id) =>
+              id === 'measured' || sheet === 'measured' ? router.push(href(id)) : turn(id)
+            }
           />
           {sheet === 'rounds' && (
             <SizePicker
@@ -53,6 +61,7 @@ export function ProofStation(view: ProofView) {
       )}
     </>
   );
+  if (sheet === 'measured') return <MeasuredSheet view={view} head={head} />;
   if (sheet === 'rounds') return <RoundsSheet view={view} head={head} />;
   if (!master || !picture)
     return (

@@ -6,13 +6,15 @@ import { useFormat } from '@/shell/figures';
 import { Empty } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
-import { JudgeRound, SendRound, VERDICTS } from './RoundForms';
+import { CustomerSaid, JudgeRound, SendRound } from './RoundForms';
+import { RoundLine } from './RoundLine';
 import type { ProofView } from './view';
 import { Rounds, Columns, standing } from './proofParts';
 
 /** The rounds of a size, round by round, until one is approved. */
 export function RoundsSheet({ view, head }: { view: ProofView; head: React.ReactNode }) {
-  const { work, master, picked, papers, rounds, out, reference, file } = view;
+  const { work, master, picked, papers, rounds, out, reference, file, usually } = view;
+  const last = rounds.at(-1);
   const format = useFormat();
   const cost = rounds.reduce((total, r) => total + r.cost, 0);
   const scale = picked
@@ -55,26 +57,7 @@ export function RoundsSheet({ view, head }: { view: ProofView; head: React.React
               ) : (
                 <Rounds>
                   {[...rounds].reverse().map((r) => (
-                    <li key={r.id}>
-                      <strong>
-                        {r.round}
-                        <small>round</small>
-                      </strong>
-                      <div>
-                        <h3>
-                          {r.paper}: {r.verdict ? VERDICTS[r.verdict] : 'out'}
-                          {r.id === reference && ' ✓ reference'}
-                        </h3>
-                        <Small>
-                          {r.route}, sent {format.day(r.sentAt)}
-                          {r.backAt && `, back ${format.day(r.backAt)}`},{' '}
-                          {format.money(r.cost)}
-                        </Small>
-                        {r.remarks && <p>Tried: {r.remarks}</p>}
-                        {r.seen && <p>Seen: {r.seen}</p>}
-                        {r.toChange && <p>To change: {r.toChange}</p>}
-                      </div>
-                    </li>
+                    <RoundLine key={r.id} round={r} view={view} />
                   ))}
                 </Rounds>
               )}
@@ -109,7 +92,13 @@ export function RoundsSheet({ view, head }: { view: ProofView; head: React.React
               },
             ]}
           />
-          <Sentence $tone={out ? 'caution' : 'plain'}>{standing(view)}</Sentence>
+          <Sentence
+            $tone={
+              out ? 'caution' : (view.standing?.reasons.length ?? 0) > 0 ? 'stop' : 'plain'
+            }
+          >
+            {standing(view)}
+          </Sentence>
           {papers.length === 0 ? (
             <>
               <Small>There is no paper in the drawer yet.</Small>
@@ -122,6 +111,12 @@ export function RoundsSheet({ view, head }: { view: ProofView; head: React.React
           ) : (
             <SendRound key={rounds.length} view={view} />
           )}
+          {usually.length > 0 && (
+            <Small>
+              On this paper other works needed: {usually.map((u) => u.toChange).join('; ')}.
+            </Small>
+          )}
+          {!out && last && <CustomerSaid view={view} roundId={last.id} />}
           <Small>Changing paper, printer, profile or size re-opens the question.</Small>
         </Slip>
       )}

@@ -23,6 +23,12 @@ const send = (over: Record<string, string> = {}) =>
     cost: '12.50',
     sentOn: '2026-11-02',
     remarks: 'as it is',
+    file: '',
+    too: '[]',
+    intent: 'relative',
+    setting: '',
+    lot: '',
+    dueOn: '',
     ...over,
   });
 const judge = (roundId: number, over: Record<string, string> = {}) =>
@@ -32,6 +38,10 @@ const judge = (roundId: number, over: Record<string, string> = {}) =>
     seen: 'shadows closed',
     toChange: 'open the shadows',
     verdict: 'changeAndRepeat',
+    byEye: '{}',
+    lux: '',
+    kelvin: '',
+    backOn: '',
     ...over,
   });
 const idOf = (answer: unknown) => (answer as { value: number }).value;
@@ -49,7 +59,7 @@ it('goes round by round until one is the reference', async () => {
     message: 'Round 1 on this paper is still out. Say what was seen on it first.',
   });
   expect(await judge(idOf(first))).toMatchObject({ ok: true });
-  const second = await send({ cost: '9', route: 'Marrow & Daughter' });
+  const second = await send({ cost: '9' });
   expect(await judge(idOf(second), { verdict: 'approved', toChange: '' })).toMatchObject({
     ok: true,
   });
@@ -65,7 +75,7 @@ it('goes round by round until one is the reference', async () => {
   });
 });
 
-it('offers the own printer, the routes of Prepare and who printed before', async () => {
+it('is printed by a route of Prepare, or by the own printer where none is here', async () => {
   const name = 'Tidewrack Print Rooms';
   const wants = {
     leastPpi: '200',
@@ -78,16 +88,16 @@ it('offers the own printer, the routes of Prepare and who printed before', async
   const kept = await keepRoute(route);
   expect(kept).toMatchObject({ ok: true });
   const { printers } = await loadProof('1', { size: SIZE });
-  expect(printers).toEqual(['own printer', name, 'Marrow & Daughter']);
+  expect(printers).toEqual(['own printer', name]);
+  expect(await send({ route: 'Marrow & Daughter' })).toMatchObject({
+    ok: false,
+    fields: { route: expect.stringContaining('“Marrow & Daughter” is no route') },
+  });
   // A route that is printed here is the own printer, and stands first.
   const own = { ...route, name: 'Pigment desk', kind: 'ownPrinter' };
   expect(await keepRoute(own)).toMatchObject({ ok: true });
-  expect((await loadProof('1', { size: SIZE })).printers).toEqual([
-    'Pigment desk',
-    name,
-    'own printer',
-    'Marrow & Daughter',
-  ]);
+  expect((await loadProof('1', { size: SIZE })).printers).toEqual(['Pigment desk', name]);
+  expect(await send()).toMatchObject({ ok: false });
 });
 
 it('a verdict stands', async () => {
@@ -102,7 +112,7 @@ it('a verdict stands', async () => {
 });
 
 it('says what the next round is to try, or is told so', async () => {
-  const round = idOf(await send());
+  const round = idOf(await send({ route: 'Pigment desk' }));
   expect(await judge(round, { toChange: '' })).toMatchObject({
     ok: false,
     fields: { toChange: 'To change: is empty. Say what the next round tries.' },
@@ -111,7 +121,7 @@ it('says what the next round is to try, or is told so', async () => {
 });
 
 it.each([
-  [{ paperId: '99' }, 'paperId'],
+  [{ paperId: '99', route: 'Pigment desk' }, 'paperId'],
   [{ cost: 'much' }, 'cost'],
   [{ sentOn: '2026-13-40' }, 'sentOn'],
   [{ route: '' }, 'route'],

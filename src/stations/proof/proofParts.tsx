@@ -1,5 +1,6 @@
 'use client';
 import styled from 'styled-components';
+import { STALE_WORDS, listed } from './words';
 import type { ProofView } from './view';
 
 export const Rounds = styled.ol`
@@ -39,12 +40,13 @@ export const Columns = styled.div`
 `;
 
 export function standing(view: ProofView): string {
-  const { rounds, reference, out } = view;
-  const held = rounds.find((r) => r.id === reference);
+  const { rounds, standing: held, out } = view;
   if (out)
     return `Round ${out.round} on ${out.paper} is out. Say what you see when it is back.`;
-  if (held)
+  if (held && held.reasons.length === 0)
     return `Round ${held.round} on ${held.paper} is the reference: every later impression is held against it.`;
+  if (held)
+    return `Round ${held.round} on ${held.paper} was approved, and holds no more${held.printOn ? ` for ${held.printOn}` : ''}: ${listed(held.reasons.map((r) => STALE_WORDS[r]))} ${held.reasons.length === 1 ? 'is' : 'are'} another. Proof it again.`;
   return rounds.length === 0
     ? 'No proof of this size yet. Proof it before the edition is printed.'
     : 'No round is approved yet. Change what was seen and send another.';

@@ -1,4 +1,8 @@
-export const SHEET_NAMES = { paper: 'On paper', rounds: 'Rounds' } as const;
+export const SHEET_NAMES = {
+  paper: 'On paper',
+  rounds: 'Rounds',
+  measured: 'Measured',
+} as const;
 
 export type SheetId = keyof typeof SHEET_NAMES;
 export const SHEETS = Object.keys(SHEET_NAMES) as SheetId[];

@@ -1,26 +1,29 @@
-import { routeKind } from '@/core/prepare';
-import { referenceProof } from '@/core/proof';
+import { STALE_REASONS, compareStrips, standingReference } from '@/core/proof';
+import type { Proof } from '@/data';
 import { zoomLevels } from '@/core/image';
 import {
   MOST_CHOICES,
+  getRecipe,
   papersToPrintOn,
   printFilesOf,
   profilesInUse,
   profilesNow,
+  proofCustomersOf,
+  proofReadingsOf,
   proofsOf,
+  proofsOnPaper,
   routesNow,
+  sheetFilesOf,
 } from '@/data';
-import type { ProfileInUse, Route } from '@/data';
+import type { ProfileInUse } from '@/data';
+import { nominalSize } from '@/core/size';
+import { sheetKind } from '@/core/prepare';
 import { TILE, readyAtOnce } from '@/engine';
-import { loadWorkPage, offeredRungs, todayOf } from '@/studio';
+import { loadWorkPage, measuredProof, offeredRungs, studio, todayOf } from '@/studio';
 import type { MasterView } from '@/studio';
 import type { ProofPicture } from './paper/proofSource';
+import { OWN_PRINTER, isHere } from './printers';
 import { sheetOf } from './sheetNames';
-
-/** What is printed in the room, where no route says so. */
-const OWN_PRINTER = 'own printer';
-
-const isHere = ({ kind }: Route) => kind !== null && routeKind(kind).here;
 
 /** A paper at hand, and the profile that it is printed through; null where none is known. */
 export interface PaperAtHand {
@@ -28,6 +31,7 @@ export interface PaperAtHand {
   name: string;
   surface: string;
   weight: number;
+  setting: string;
   profile: Pick<ProfileInUse, 'sha256' | 'profile' | 'printer' | 'setting' | 'at'> | null;
 }
 
@@ -37,57 +41,171 @@ const pictureOf = (master: MasterView): ProofPicture => {
   return { masterId: master.id, width, height, tile: TILE, top };
 };
 
+/** A file or a sheet that can be sent. */
+export interface SendableFile {
+  id: string;
+  name: string;
+  sizeKey: string;
+  /** Whether a control strip is on it. */
+  strip: boolean;
+}
+
+/** Rounds of a paper that are looked back at, of whatever work. */
+const LOOKED_BACK = 12;
+
+/** What the last rounds on a paper were to change, newest first. */
+const usuallyChanged = (rounds: readonly Proof[], workId: number) =>
+  rounds
+    .filter((r) => r.workId !== workId && r.toChange)
+    .map(({ round, toChange, sizeKey }) => ({ round, toChange: toChange!, sizeKey }))
+    .slice(0, 4);
+
 /** The proof station: the rounds of a size, and which one is held as the reference. */
 export async function loadProof(id: string, query: Record<string, string | undefined>) {
   const page = await loadWorkPage(id);
   const { work, master, db } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
   if (master) readyAtOnce();
-  const [papers, proofs, files, routes, inUse, profiles] = await Promise.all([
+  const asked = Number(query.recipe) || 0;
+  const [
+    papers,
+    proofs,
+    files,
+    sheets,
+    routes,
+    inUse,
+    profiles,
+    readings,
+    customers,
+    recipe,
+  ] = await Promise.all([
     papersToPrintOn(db, MOST_CHOICES),
     proofsOf(db, work.id),
     printFilesOf(db, work.id),
+    sheetFilesOf(db, work.id),
     routesNow(db),
     profilesInUse(db),
     profilesNow(db),
+    proofReadingsOf(db, work.id),
+    proofCustomersOf(db, work.id),
+    asked ? getRecipe(db, asked) : undefined,
   ]);
   const own = picked ? proofs.filter((p) => p.sizeKey === picked.key) : [];
+  const out = own.find((p) => p.verdict === null) ?? null;
+  const sheet = sheetOf(query.sheet);
+  const round =
+    proofs.find((p) => p.id === Number(query.round)) ?? out ?? own.at(-1) ?? null;
+  const reading = round ? readings.find((r) => r.roundId === round.id) : undefined;
+  const measured =
+    sheet === 'measured' && round && reading
+      ? await measuredProof(await studio(), db, round, reading)
+      : null;
+  const approved = proofs.findLast(
+    (p) =>
+      p.verdict === 'approved' &&
+      p.id !== round?.id &&
+      p.sizeKey === round?.sizeKey &&
+      p.paperId === round.paperId &&
+      readings.some((r) => r.roundId === p.id),
+  );
+  const against =
+    sheet === 'measured' && reading && approved
+      ? compareStrips(
+          reading.patches,
+          readings.find((r) => r.roundId === approved.id)!.patches,
+        )
+      : null;
+  const paperId = Number(query.paper) || null;
+  const atHand = papers.map(({ id: of, name, weight, surface, printerSetting }) => ({
+    id: of,
+    name,
+    weight,
+    surface,
+    setting: printerSetting,
+    profile: inUse.find((u) => u.paperId === of) ?? null,
+  })) satisfies PaperAtHand[];
+  const held = proofs.filter((p) => p.verdict === 'approved').at(-1);
+  const printOn = atHand.find((p) => p.id === paperId) ?? null;
+  const standing = picked
+    ? standingReference(proofs, {
+        sizeKey: picked.key,
+        area: picked.fit.sheet.width * picked.fit.sheet.height,
+        masterId: master?.id ?? null,
+        ...(printOn
+          ? { paperId: printOn.id, profileSha256: printOn.profile?.sha256 ?? null }
+          : {}),
+      })
+    : null;
+  const before = printOn?.id ?? round?.paperId ?? held?.paperId ?? atHand[0]?.id;
   return {
     work,
     master,
     offered,
     picked,
     today: todayOf(page.settings),
+    timeZone: page.settings.timeZone,
     currency: page.settings.currency,
-    sheet: sheetOf(query.sheet),
+    sheet,
     picture: master && pictureOf(master),
-    papers: papers.map(({ id: paperId, name, weight, surface }): PaperAtHand => ({
-      id: paperId,
-      name,
-      weight,
-      surface,
-      profile: inUse.find((u) => u.paperId === paperId) ?? null,
-    })),
-    paperId: Number(query.paper) || null,
+    papers: atHand,
+    paperId,
+    recipe: recipe ? { id: recipe.id, name: recipe.name } : null,
     /** Profiles of screens that were brought. */
     screens: profiles
       .filter((p) => p.deviceClass === 'mntr' && p.space === 'RGB')
       .map(({ sha256, name }) => ({ sha256, name })),
     rounds: own,
-    /** One's own printer, the routes of Prepare, and who printed a proof before. */
+    /** The round that is looked at, what was read of it, and what that says. */
+    round,
+    reading: reading ? { id: reading.id, source: reading.source, at: reading.at } : null,
+    measured,
+    /** Drift since the approved round of the same size and paper. */
+    against:
+      approved && against && !('code' in against)
+        ? { round: approved.round, ...against }
+        : null,
+    read: [...new Set(readings.map((r) => r.roundId))],
+    customers,
+    /** What can be sent: print files and sheets, those of this size first, newest first. */
+    sendable: [
+      ...files.map((f): SendableFile => ({
+        id: `print:${f.id}`,
+        name: f.name,
+        sizeKey: f.sizeKey,
+        strip: false,
+      })),
+      ...sheets.map((s): SendableFile => ({
+        id: `sheet:${s.id}`,
+        name: s.name,
+        sizeKey: sheetKind(s.content.kind).tried(s.content).sizeKey,
+        strip: 'strip' in s.content && Boolean(s.content.strip),
+      })),
+    ].sort((a, b) => Number(b.sizeKey === picked?.key) - Number(a.sizeKey === picked?.key)),
+    /** The routes of Prepare, those that print here first; one's own printer where none does. */
     printers: [
-      ...new Set([
-        ...(routes.some(isHere) ? [] : [OWN_PRINTER]),
-        ...routes.filter(isHere).map((r) => r.name),
-        ...routes.map((r) => r.name),
-        ...proofs.map((p) => p.route),
-      ]),
+      ...(routes.some(isHere) ? [] : [OWN_PRINTER]),
+      ...routes.filter(isHere).map((r) => r.name),
+      ...routes.filter((r) => !isHere(r)).map((r) => r.name),
     ],
-    out: own.find((p) => p.verdict === null) ?? null,
-    reference: picked ? (referenceProof(own, { sizeKey: picked.key })?.id ?? null) : null,
+    out,
+    standing: standing && {
+      id: standing.round.id,
+      round: standing.round.round,
+      paper: standing.round.paper,
+      size: nominalSize(standing.round.sizeKey)?.label ?? '',
+      reasons: STALE_REASONS.filter((r) => standing.reasons.includes(r)),
+      printOn: printOn?.name ?? null,
+    },
+    reference:
+      standing && standing.reasons.length === 0 && standing.round.sizeKey === picked?.key
+        ? standing.round.id
+        : null,
     approvedKeys: [
       ...new Set(proofs.filter((p) => p.verdict === 'approved').map((p) => p.sizeKey)),
     ],
+    usually: before
+      ? usuallyChanged(await proofsOnPaper(db, before, LOOKED_BACK), work.id)
+      : [],
     file: files.find((f) => f.sizeKey === picked?.key)?.name ?? null,
   };
 }

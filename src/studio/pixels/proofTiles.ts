@@ -1,7 +1,15 @@
 import { RGB_SPACES, iccProfile } from '@/core/colour';
-import { IN_ADDRESSES, choice, defineForm, text, whole } from '@/core/input';
-import { INTENTS } from '@/core/prepare';
-import { getMaster } from '@/data';
+import {
+  IN_ADDRESSES,
+  choice,
+  defineForm,
+  optional,
+  rowNumber,
+  text,
+  whole,
+} from '@/core/input';
+import { INTENTS, colourSteps } from '@/core/prepare';
+import { getMaster, getRecipe } from '@/data';
 import { runAtOnce, storePaths } from '@/engine';
 import type { TileShows } from '@/engine';
 import { studio } from '../open/open';
@@ -21,6 +29,7 @@ const tile = defineForm({
   paperWhite: yes('Paper white'),
   blackInk: yes('Black of the ink'),
   screen: text('Screen', { max: 80 }),
+  recipe: optional(rowNumber('Recipe')),
   level: whole('Level', { min: 0, max: 20 }),
   column: whole('Column', { min: 0, max: MOST_TILES }),
   row: whole('Row', { min: 0, max: MOST_TILES }),
@@ -50,8 +59,11 @@ async function shownBy(
   const profile = await proofTarget(open, v.on);
   if (!profile) return null;
   if (v.show === 'reach') return { kind: 'reach', profile };
+  const recipe = v.recipe ? await getRecipe(open.db.read, v.recipe) : undefined;
+  if (v.recipe && !recipe) return null;
   return {
     kind: 'proof',
+    steps: recipe ? colourSteps(recipe.recipe) : [],
     way: { profile, intent: v.intent, blackPoint: v.blackPoint === 'yes' },
     shown: {
       paperWhite: v.paperWhite === 'yes',

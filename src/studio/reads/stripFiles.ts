@@ -20,11 +20,17 @@ export async function stripOf(path: string): Promise<PatchReading[]> {
   const bytes = await readFile(path).catch(() => null);
   if (!bytes)
     throw new NotCompared(`${path}: there is no such file, or it cannot be read.`);
-  const file = parseCgats(bytes.toString('utf8'));
-  if (isCgatsFault(file)) throw new NotCompared(stripFaultWords(name, file));
+  const patches = patchesIn(bytes.toString('utf8'), name);
+  if (typeof patches === 'string') throw new NotCompared(patches);
+  return patches;
+}
+
+/** The patches in a CGATS text; a sentence where it holds none. */
+export function patchesIn(text: string, name: string): PatchReading[] | string {
+  const file = parseCgats(text);
+  if (isCgatsFault(file)) return stripFaultWords(name, file);
   const readings = readingsOf(file);
-  if (isReadingFault(readings)) throw new NotCompared(stripFaultWords(name, readings));
-  return readings.patches;
+  return isReadingFault(readings) ? stripFaultWords(name, readings) : readings.patches;
 }
 
 const rounded = (v: number): number => Number(v.toFixed(3));

@@ -130,6 +130,14 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'proof.approved': (d) => `Proof round ${plain(d, 'round')} approved: ${plain(d, 'seen')}`,
   'proof.changeAndRepeat': (d) =>
     `Proof round ${plain(d, 'round')}, to change: ${plain(d, 'toChange')}`,
+  'proof.read': (d) =>
+    `Proof round ${plain(d, 'round')} measured: ${plain(d, 'patches')} patches, ${plain(d, 'source')}.`,
+  'proof.agreed': (d) =>
+    `The customer agreed with proof round ${plain(d, 'round')}${plain(d, 'said') && `: ${plain(d, 'said')}`}.`,
+  'proof.notAgreed': (d) =>
+    `The customer did not agree with proof round ${plain(d, 'round')}${plain(d, 'said') && `: ${plain(d, 'said')}`}.`,
+  'reference.overruled': (d) =>
+    `${plain(d, 'did')} without a valid reference (${plain(d, 'why')}): ${plain(d, 'reason')}.`,
   'proof.abandoned': (d) =>
     `Proof round ${plain(d, 'round')} abandoned: ${plain(d, 'seen')}`,
   'edition.declared': (d) =>

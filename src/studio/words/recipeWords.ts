@@ -1,6 +1,13 @@
 import { KERNELS } from '@/core/image';
 import { RECIPE_RULE, ppiOf, resampling, ruleOf, stepIn } from '@/core/prepare';
-import type { Recipe } from '@/core/prepare';
+import type { Intent, Recipe } from '@/core/prepare';
+
+export const INTENT_NAMES: Record<Intent, string> = {
+  relative: 'relative colorimetric',
+  perceptual: 'perceptual',
+  saturation: 'saturation',
+  absolute: 'absolute colorimetric',
+};
 
 /** A recipe in one line, as the log book says it. */
 export function recipeLine(recipe: Recipe): string {

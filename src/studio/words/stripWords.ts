@@ -1,9 +1,15 @@
-import type { CgatsFault, ReadingFault, Shift, StripFault } from '@/core/proof';
+import type {
+  CgatsFault,
+  ReadingFault,
+  Shift,
+  StripFault,
+  StripReadingFault,
+} from '@/core/proof';
 
 /** Why a file is no strip of readings, and what to do. */
 export function stripFaultWords(
   name: string,
-  fault: CgatsFault | ReadingFault | StripFault,
+  fault: CgatsFault | ReadingFault | StripFault | StripReadingFault,
 ): string {
   switch (fault.code) {
     case 'empty':
@@ -34,6 +40,12 @@ export function stripFaultWords(
       return `${name}: its colours are of another light or observer (${fault.said}). Save them for D50 and 2 degrees.`;
     case 'twice':
       return `${name}: two patches are called “${fault.name}”. Give each a name of its own.`;
+    case 'few':
+      return `${name}: ${fault.found} of the ${fault.wanted} patches of this strip are in it; “${fault.first}” is the first that is not. Read the whole strip, or see whether the file is of this one.`;
+    case 'noPaper':
+      return `${name}: the patch “paper” is not in it. Without the white of the paper nothing can be said; read it too.`;
+    case 'darkPaper':
+      return `${name}: its “paper” has L* ${fault.lightness.toFixed(1)}, too dark for a paper. The patches may be in another order; read the strip again.`;
     case 'missing':
       return `${name}: ${fault.found} of ${fault.wanted} patches of the reference are in it${fault.first && `; “${fault.first}” is the first that is not`}. Read the whole strip.`;
   }

@@ -31,7 +31,7 @@ const printedBy = (print: (lab: Vector) => Vector): PrintedColour[] =>
 describe('the change to try', () => {
   it('asks for nothing where nothing is wrong', () => {
     const found = proposeChange(
-      printedBy(([...lab]) => lab as Vector),
+      printedBy(([...lab]) => lab),
       steps,
       same,
       same,
@@ -50,7 +50,7 @@ describe('the change to try', () => {
       ],
       strip.map((s) => s.lab),
     );
-    const colours = printedBy(([...lab]) => lab as Vector).map((c, i) => ({
+    const colours = printedBy(([...lab]) => lab).map((c, i) => ({
       ...c,
       printed: dark[i]!,
     }));

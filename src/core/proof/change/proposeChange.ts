@@ -6,8 +6,8 @@ import {
   toneOf,
 } from '../../colour';
 import type { BalancePart, Vector } from '../../colour';
-import { ADJUSTED, LIMITS, STEPS, coloursThrough } from '../../prepare';
-import type { RecipeStep, StepOf } from '../../prepare';
+import { ADJUSTED, LIMITS, RECIPE_RULE, STEPS, coloursThrough } from '../../prepare';
+import type { Recipe, RecipeStep, StepOf } from '../../prepare';
 import { leastSquares } from './leastSquares';
 import type { Sought } from './leastSquares';
 
@@ -271,3 +271,10 @@ export function proposeChange(
     })),
   };
 }
+
+/** The recipe of the next round: that of this one with the steps of a change, by the rule of now. */
+export const changedRecipe = (recipe: Recipe, steps: RecipeStep[]): Recipe => ({
+  ...recipe,
+  rule: RECIPE_RULE,
+  steps,
+});

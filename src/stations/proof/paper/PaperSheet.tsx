@@ -91,6 +91,7 @@ export function PaperSheet({
     paperWhite: desk.paperWhite,
     blackInk: desk.blackInk,
     screen: desk.screen,
+    recipe: view.recipe?.id ?? null,
   };
   const proofOn = (target: string): Shown => ({ ...plain, show: 'proof', on: target });
   const href = (id: number) =>
@@ -141,7 +142,10 @@ export function PaperSheet({
                   {...pane}
                   under={plain}
                   over={master ? null : proofOn(on)}
-                  labels={['master', `on ${paper.name}`]}
+                  labels={[
+                    'master',
+                    `on ${paper.name}${view.recipe ? `, by “${view.recipe.name}”` : ''}`,
+                  ]}
                   onSplit={setSplit}
                   draw={draw}
                   said={`${work.title}: the master left of the line, as it would print on ${paper.name} right of it`}

@@ -19,6 +19,8 @@ export interface Shown {
   paperWhite: boolean;
   blackInk: boolean;
   screen: string;
+  /** A kept recipe by whose steps colours are changed before they are printed. */
+  recipe?: number | null;
 }
 
 const yes = (v: boolean) => (v ? 'yes' : 'no');
@@ -34,6 +36,7 @@ const asked = (s: Shown): [string, string][] => {
     ['paperWhite', yes(proof && s.paperWhite)],
     ['blackInk', yes(proof && s.blackInk)],
     ['screen', s.show === 'reach' ? 'srgb' : s.screen],
+    ['recipe', proof && s.recipe ? String(s.recipe) : ''],
   ];
 };
 

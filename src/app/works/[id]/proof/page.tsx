@@ -12,5 +12,7 @@ export default async function ProofRoute({
   searchParams: Promise<Record<string, string | undefined>>;
 }) {
   const { id } = await params;
-  return <ProofStation {...await loadProof(id, await searchParams)} />;
+  const view = await loadProof(id, await searchParams);
+  // Another sheet that was asked for lies on top, whatever was turned up before.
+  return <ProofStation key={view.sheet} {...view} />;
 }

@@ -1,0 +1,199 @@
+import { Readable } from 'node:stream';
+import { OFFSET, paperProfile } from '../../../demo/profiles/profiles';
+import {
+  idle,
+  inProcess,
+  SIZE,
+  startRealWorkers,
+  takePicture,
+} from '../../../e2e/support/inProcess';
+import type { InProcess } from '../../../e2e/support/inProcess';
+import { samplesBy } from '../../../e2e/support/master';
+import { colourDifference } from '@/core/colour';
+import { plainRecipe, ruleOf, stepIn } from '@/core/prepare';
+import { chooseStrip, writeCgats } from '@/core/proof';
+import { getRecipe, proofsOf, sheetFilesOf, takeProfile } from '@/data';
+import { orderProofSheet } from '@/stations/prepare/proofActions';
+import { readingFile, receiveProfile, receiveReading } from '@/studio';
+import { judgeProof, keepChange, readStrip, sendProof } from './actions';
+import { loadProof } from './view';
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
+
+let here: InProcess;
+beforeAll(async () => {
+  here = await inProcess();
+  startRealWorkers();
+  const hills = (x: number, y: number, c: number) =>
+    30000 + 9000 * Math.sin(x / 40 + 2 * c) + 8000 * Math.cos(y / 31 + c);
+  await takePicture(here, samplesBy(300, 400, hills));
+  const profile = paperProfile('Slackwater Cotton');
+  await receiveProfile('cotton.icc', Readable.from([Buffer.from(profile.icc)]));
+  const [row] = await here.rows<{ sha256: string }>('SELECT sha256 FROM profile');
+  await here.open.db.write((tx) =>
+    takeProfile(
+      tx,
+      {
+        paperId: 1,
+        printer: 'own printer',
+        setting: 'matte',
+        sha256: row!.sha256,
+        at: '2026-11-01T10:00:00.000Z',
+      },
+      { paper: 'Linen 300', profile: 'cotton' },
+    ),
+  );
+  const desk = {
+    sizes: [SIZE],
+    places: [{ x: 0.5, y: 0.5, tests: 'byHand' }],
+    sheet: 'A4',
+    own: { width: 210, height: 297 },
+    width: 40,
+    height: 30,
+    margin: 5,
+    overview: false,
+    strip: true,
+  };
+  const recipe = JSON.stringify(plainRecipe(72, 0.8));
+  await orderProofSheet({ workId: '1', recipe, recipeId: '', desk: JSON.stringify(desk) });
+  await idle(here.open);
+});
+afterAll(() => here.end());
+
+const NOTHING = { too: '[]', setting: 'matte', lot: 'B-12', cost: '12', remarks: '' };
+const send = async (over: Record<string, string> = {}) => {
+  const [sheet] = await sheetFilesOf(here.open.db.read, 1);
+  return sendProof({
+    workId: '1',
+    sizeKey: SIZE,
+    file: `sheet:${sheet!.id}`,
+    paperId: '1',
+    route: 'own printer',
+    intent: 'relative',
+    sentOn: '2026-11-02',
+    dueOn: '2026-11-09',
+    ...NOTHING,
+    ...over,
+  });
+};
+const bring = (text: string, round: number) =>
+  receiveReading('1', String(round), 'strip.txt', Readable.from([Buffer.from(text)]));
+const measured = async (round: number) =>
+  (await loadProof('1', { sheet: 'measured', round: String(round), size: SIZE })).measured!;
+
+it('a sheet that is sent is kept with how it is printed, is measured, and says what to change', async () => {
+  const sent = await send();
+  expect(sent).toMatchObject({ ok: true });
+  const [round] = await proofsOf(here.open.db.read, 1);
+  expect(round).toMatchObject({
+    intent: 'relative',
+    blackPoint: true,
+    setting: 'matte',
+    lot: 'B-12',
+    dueOn: '2026-11-09',
+    file: expect.stringMatching(/proof_/),
+    profile: expect.any(String),
+    recipe: { rule: 2 },
+  });
+  const id = { workId: '1', roundId: String(round!.id) };
+  expect(await keepChange(id)).toMatchObject({
+    message: 'There is no reading of this round. Have its strip read first.',
+  });
+  expect(await readStrip(id)).toMatchObject({ ok: true });
+  const found = await measured(round!.id);
+  // The simulated printer prints darker and yellower in the middle tones than its profile says.
+  const { midtones } = found.drift.byTone;
+  const { neutral } = found.drift.byHue;
+  expect(midtones!.lightness).toBeLessThan(-1);
+  expect(neutral!.yellow).toBeGreaterThan(0.5);
+  expect(found.foretold!).toBeLessThan(found.drift.mean);
+  expect(found.change.left).toBeLessThan(found.change.before);
+  const kept = await keepChange(id);
+  expect(kept).toMatchObject({ ok: true });
+  const recipe = await getRecipe(here.open.db.read, (kept as { value: number }).value);
+  expect(recipe).toMatchObject({ name: 'Slack Water, after round 1' });
+  expect(ruleOf(recipe!.recipe)).toBe(2);
+  expect(recipe!.remarks).toMatch(/Expected to leave ΔE00/);
+  expect(
+    stepIn(recipe!.recipe, 'adjust') !== null || stepIn(recipe!.recipe, 'balance') !== null,
+  ).toBe(true);
+});
+
+it('the readings leave as CGATS and as a table, and come back the same', async () => {
+  const { reading, round } = await loadProof('1', { size: SIZE });
+  const file = await readingFile(String(reading!.id), 'cgats');
+  expect(file!.name).toMatch(/^slack-water_round-1_\d{4}-\d\d-\d\d\.txt$/);
+  const text = new TextDecoder().decode(file!.bytes);
+  const before = await measured(round!.id);
+  expect(await bring(text, round!.id)).toMatchObject({ ok: true });
+  const after = await measured(round!.id);
+  after.drift.patches.forEach((p, i) =>
+    expect(colourDifference(p.reading, before.drift.patches[i]!.reading)).toBeLessThan(
+      0.01,
+    ),
+  );
+  const table = new TextDecoder().decode(
+    (await readingFile(String(reading!.id), 'csv'))!.bytes,
+  );
+  expect(table.split('\n')).toHaveLength(38);
+  expect(await readingFile('99', 'csv')).toBeNull();
+});
+
+it.each([
+  ['three patches', 3, /3 of the 36 patches of this strip are in it; “grey 18”/],
+  ['no paper', -1, /the patch “paper” is not in it/],
+])('refuses a file with %s, and keeps nothing of it', async (_, many, words) => {
+  const { round } = await loadProof('1', { size: SIZE });
+  const [{ n }] = (await here.rows<{ n: number }>(
+    'SELECT count(*) AS n FROM proof_reading',
+  )) as [{ n: number }];
+  const all = chooseStrip([], []).map(({ name, lab }) => ({ name, lab }));
+  const { strip } = (await measured(round!.id))!;
+  const own = strip.map(({ name, lab }) => ({ name, lab }));
+  expect(own.slice(0, 4).map((p) => p.name)).toEqual(all.slice(0, 4).map((p) => p.name));
+  const some = many < 0 ? own.slice(1) : own.slice(0, many);
+  const text = writeCgats(some, { originator: 'a test', created: '2026-11-03' });
+  expect(await bring(text, round!.id)).toMatchObject({
+    ok: false,
+    message: expect.stringMatching(words),
+  });
+  expect(await here.rows('SELECT count(*) AS n FROM proof_reading')).toEqual([{ n }]);
+});
+
+it('an approved round is the reference until the paper, the profile or the size is another', async () => {
+  const { round } = await loadProof('1', { size: SIZE });
+  const back = { byEye: '{"midtones":-1}', lux: '500', kelvin: '5000', backOn: '' };
+  const early = { ...back, backOn: '2026-10-30' };
+  const said = { workId: '1', roundId: String(round!.id), seen: 'close', toChange: '' };
+  expect(await judgeProof({ ...said, ...early, verdict: 'approved' })).toMatchObject({
+    fields: { backOn: expect.stringContaining('it was sent on 2026-11-02') },
+  });
+  expect(await judgeProof({ ...said, ...back, verdict: 'approved' })).toMatchObject({
+    ok: true,
+  });
+  const held = await loadProof('1', { size: SIZE, paper: '1' });
+  expect(held.standing).toMatchObject({ id: round!.id, reasons: [] });
+  expect(held.rounds[0]).toMatchObject({
+    byEye: { midtones: -1 },
+    light: { lux: 500, kelvin: 5000 },
+  });
+  await receiveProfile('press.icc', Readable.from([Buffer.from(OFFSET.icc)]));
+  const [other] = await here.rows<{ sha256: string }>(
+    "SELECT sha256 FROM profile WHERE space = 'CMYK'",
+  );
+  await here.open.db.write((tx) =>
+    takeProfile(
+      tx,
+      {
+        paperId: 1,
+        printer: 'own printer',
+        setting: 'matte',
+        sha256: other!.sha256,
+        at: '2026-11-05T10:00:00.000Z',
+      },
+      { paper: 'Linen 300', profile: 'press' },
+    ),
+  );
+  const now = await loadProof('1', { size: SIZE, paper: '1' });
+  expect(now).toMatchObject({ reference: null, standing: { reasons: ['profile'] } });
+});

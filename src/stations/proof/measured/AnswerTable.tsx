@@ -1,0 +1,54 @@
+'use client';
+import { HUES, TONES } from '@/core/colour';
+import type { MeanShift } from '@/core/proof';
+import { SlipTable } from '@/shell/table';
+import type { MeasuredProof } from '@/studio';
+import { shiftWords } from '@/studio/words/stripWords';
+import { meansWords } from './words';
+
+const signed = (v: number): string =>
+  `${v < -0.049 ? '−' : v > 0.049 ? '+' : ''}${Math.abs(v).toFixed(1)}`;
+
+/** What came back, by tone and by hue: in figures, in words, and what that means to the eye. */
+export function AnswerTable({ drift }: Pick<MeasuredProof, 'drift'>) {
+  const rows: [string, MeanShift | null][] = [
+    ...TONES.map((t): [string, MeanShift | null] => [t, drift.byTone[t]]),
+    ['neutral', drift.byHue.neutral],
+    ...HUES.map((h): [string, MeanShift | null] => [h, drift.byHue[h]]),
+  ];
+  return (
+    <SlipTable aria-label="The print against the master">
+      <thead>
+        <tr>
+          <th>where</th>
+          <th>patches</th>
+          <th>L*</th>
+          <th>a*</th>
+          <th>b*</th>
+          <th>C*</th>
+          <th>ΔE00</th>
+          <th className="words">the print is</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(
+          ([name, shift]) =>
+            shift && (
+              <tr key={name}>
+                <td>{name}</td>
+                <td>{shift.patches}</td>
+                <td>{signed(shift.lightness)}</td>
+                <td>{signed(shift.red)}</td>
+                <td>{signed(shift.yellow)}</td>
+                <td>{signed(shift.chroma)}</td>
+                <td>{shift.difference.toFixed(1)}</td>
+                <td className="words">
+                  {shiftWords(shift) || 'as the master'}; {meansWords(shift.difference)}
+                </td>
+              </tr>
+            ),
+        )}
+      </tbody>
+    </SlipTable>
+  );
+}

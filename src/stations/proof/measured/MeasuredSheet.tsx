@@ -1,0 +1,223 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { STRIP_LIMITS } from '@/core/proof';
+import { Button, ButtonLink, useAction } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { Upload } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Empty, Problem } from '@/shell/said';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { keepChange, readStrip } from '../actions';
+import type { ProofView } from '../view';
+import { AnswerTable } from './AnswerTable';
+import { StripDrawing } from './StripDrawing';
+import { meansWords, movedWords, outOfReachWords } from './words';
+
+/** How the strip of a round is read: by the instrument, or from a file of readings. */
+function ReadAgain({ view }: { view: ProofView }) {
+  const { work, round } = view;
+  const router = useRouter();
+  const { run, sending, problem } = useAction(readStrip, 'The strip was read.');
+  if (!round) return null;
+  return (
+    <>
+      <Button
+        $small
+        $plain={Boolean(view.reading)}
+        isDisabled={sending}
+        onPress={() => run({ workId: String(work.id), roundId: String(round.id) })}
+      >
+        {view.reading ? 'Read the strip again' : 'Read the strip'}
+      </Button>
+      <Problem>{problem}</Problem>
+      <Upload
+        url={`/api/proof-readings?work=${work.id}&round=${round.id}`}
+        accept={['.txt', '.cgats', '.cie', '.ti3', 'text/plain']}
+        invitation="Or drop its readings: CGATS text"
+        onDone={() => router.refresh()}
+      />
+    </>
+  );
+}
+
+/** The change to try, and what is made of it. */
+function ChangeToTry({ view }: { view: ProofView }) {
+  const { work, round, measured, picked } = view;
+  const [kept, setKept] = useState<number | null>(null);
+  const { run, sending, problem } = useAction(
+    keepChange,
+    'Kept as the next recipe.',
+    setKept,
+  );
+  if (!measured || !round) return null;
+  const { change } = measured;
+  const size = picked ? `&size=${encodeURIComponent(picked.key)}` : '';
+  const out = outOfReachWords(change.colours);
+  return (
+    <>
+      <SectionLabel>The change to try</SectionLabel>
+      {change.moved.length === 0 ? (
+        <Sentence>
+          Nothing is to be changed: what differs is noise, or out of reach.
+        </Sentence>
+      ) : (
+        <>
+          <Sentence>{change.moved.map(movedWords).join(', ')}.</Sentence>
+          <Small>
+            Expected to leave ΔE00 {change.left.toFixed(1)} of {change.before.toFixed(1)} in
+            the mean.
+          </Small>
+          {kept === null ? (
+            <Button
+              isDisabled={sending}
+              onPress={() => run({ workId: String(work.id), roundId: String(round.id) })}
+            >
+              Make it the next recipe
+            </Button>
+          ) : (
+            <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
+              <ButtonLink
+                $small
+                href={`/works/${work.id}/proof?sheet=paper&paper=${round.paperId}${size}&recipe=${kept}`}
+              >
+                See it on the paper
+              </ButtonLink>
+              <ButtonLink $small href={`/works/${work.id}/prepare?recipe=${kept}${size}`}>
+                Prepare with it
+              </ButtonLink>
+            </div>
+          )}
+          <Problem>{problem}</Problem>
+        </>
+      )}
+      {out && <Small>{out}</Small>}
+    </>
+  );
+}
+
+/** What came back, measured: the strip against the master, by tone and hue, and what to change. */
+export function MeasuredSheet({ view, head }: { view: ProofView; head: React.ReactNode }) {
+  const { work, round, rounds, reading, measured, against, picked, read } = view;
+  const format = useFormat();
+  const size = picked ? `&size=${encodeURIComponent(picked.key)}` : '';
+  return (
+    <Bench>
+      <Surface>
+        {head}
+        {!round ? (
+          <Empty title="Nothing was sent yet">
+            <p>
+              A round is measured when it is back. Send a proof sheet with a control strip.
+            </p>
+            <ButtonLink href={`/works/${work.id}/proof?sheet=rounds${size}`}>
+              Go to the rounds
+            </ButtonLink>
+          </Empty>
+        ) : !measured ? (
+          <Empty title={`Round ${round.round} on ${round.paper} is not measured yet`}>
+            <p>
+              Lay the strip under the instrument when the ink is dry, a day after printing,
+              and have it read; or drop its readings.
+            </p>
+          </Empty>
+        ) : (
+          <>
+            <StripDrawing measured={measured} />
+            <Small>
+              Each patch: the master above, the print below, over the white of its paper;
+              ΔE00 where it is seen side by side.
+              {measured.missing.length > 0 && ` Not read: ${measured.missing.join(', ')}.`}
+            </Small>
+            <AnswerTable drift={measured.drift} />
+          </>
+        )}
+      </Surface>
+      {round && (
+        <Slip
+          label="Measured"
+          actions={
+            <ButtonLink
+              $plain={Boolean(measured?.change.moved.length)}
+              href={`/works/${work.id}/proof?sheet=rounds${size}`}
+            >
+              Go to the rounds
+            </ButtonLink>
+          }
+        >
+          <SlipTitle>
+            Round {round.round}, {round.paper}
+          </SlipTitle>
+          <SlipSub>
+            {reading
+              ? `${reading.source}, ${format.day(reading.at)}`
+              : `${round.file ?? 'no file'}, sent ${format.day(round.sentAt)}`}
+          </SlipSub>
+          {rounds.length > 1 && (
+            <Small>
+              {rounds.map((r, i) => (
+                <span key={r.id}>
+                  {i > 0 && ', '}
+                  {r.id === round.id ? (
+                    `round ${r.round}`
+                  ) : (
+                    <a href={`/works/${work.id}/proof?sheet=measured&round=${r.id}${size}`}>
+                      round {r.round}
+                      {read.includes(r.id) ? '' : ' (not read)'}
+                    </a>
+                  )}
+                </span>
+              ))}
+            </Small>
+          )}
+          {measured && (
+            <>
+              <Figures
+                figures={[
+                  { value: measured.drift.mean.toFixed(1), unit: '', label: 'mean ΔE00' },
+                  {
+                    value: measured.drift.worst.difference.toFixed(1),
+                    unit: '',
+                    label: measured.drift.worst.name,
+                  },
+                  ...(measured.foretold === null
+                    ? []
+                    : [
+                        {
+                          value: measured.foretold.toFixed(1),
+                          unit: '',
+                          label: 'was foretold',
+                        },
+                      ]),
+                ]}
+              />
+              <Sentence $tone={measured.drift.mean < 2 ? 'plain' : 'caution'}>
+                In the mean {meansWords(measured.drift.mean)} (rule of thumb); paper L*{' '}
+                {measured.paper[0].toFixed(1)}, b* {measured.paper[2].toFixed(1)}.
+              </Sentence>
+              {against && (
+                <Sentence $tone={against.passes ? 'plain' : 'stop'}>
+                  Since the approved round {against.round}: ΔE00 {against.mean.toFixed(1)}{' '}
+                  in the mean, {against.worst.difference.toFixed(1)} at “
+                  {against.worst.name}”.{' '}
+                  {against.passes
+                    ? 'It passes.'
+                    : `It does not pass: ${STRIP_LIMITS.mean} and ${STRIP_LIMITS.worst} are allowed.`}
+                </Sentence>
+              )}
+              <ChangeToTry key={reading?.id} view={view} />
+              {reading && (
+                <Small>
+                  <a href={`/api/proof-readings/${reading.id}`}>Readings as CGATS</a>,{' '}
+                  <a href={`/api/proof-readings/${reading.id}?form=csv`}>as CSV</a>
+                </Small>
+              )}
+            </>
+          )}
+          <ReadAgain view={view} />
+        </Slip>
+      )}
+    </Bench>
+  );
+}

@@ -1,0 +1,53 @@
+import { CURVE_AT, HUES, TONES } from '@/core/colour';
+import { OUT_OF_REACH } from '@/core/proof';
+import type { ChangedColour, NumberMoved, ProposedChange } from '@/core/proof';
+
+const signed = (v: number): string => `${v > 0 ? '+' : '−'}${Math.abs(v)}`;
+const WAYS = ['L*', 'a*', 'b*'] as const;
+
+/** A number of a recipe that is moved, as one reads it: `lightness +4`, `reds b* −2`. */
+export function movedWords({ part, at, was, now }: NumberMoved): string {
+  const by = signed(Number((now - was).toFixed(2)));
+  if (part === 'curve') return `tone curve at L* ${CURVE_AT[at]} ${by}`;
+  const range =
+    part === 'tones'
+      ? TONES[Math.floor(at / 3)]
+      : part === 'hues'
+        ? HUES[Math.floor(at / 3)]
+        : null;
+  return range ? `${range} ${WAYS[at % 3]} ${by}` : `${part} ${by}`;
+}
+
+/** A change in words, with what it is expected to leave. */
+export const changeWords = ({ moved, before, left }: ProposedChange): string =>
+  moved.length === 0
+    ? 'Nothing to change.'
+    : `${moved.map(movedWords).join(', ')}. Expected to leave ΔE00 ${left.toFixed(1)} of ${before.toFixed(1)} in the mean.`;
+
+/** What a difference means to the eye: rules of thumb. */
+export const meansWords = (difference: number): string =>
+  difference < 1
+    ? 'not to be seen'
+    : difference < 2
+      ? 'close'
+      : difference < 3.5
+        ? 'seen side by side'
+        : difference < 5
+          ? 'clearly seen'
+          : 'plainly wrong';
+
+/** Colours that this paper cannot hold, in words; empty where it holds them all. */
+export function outOfReachWords(colours: readonly ChangedColour[]): string {
+  const out = colours.filter(
+    (c) =>
+      c.outOfReach > OUT_OF_REACH &&
+      c.name !== 'black' &&
+      // Deep neutrals are the black of the paper, and are said by it.
+      !c.name.startsWith('grey') &&
+      c.name !== 'darkest',
+  );
+  if (out.length === 0) return '';
+  const worst = out.reduce((a, b) => (a.outOfReach >= b.outOfReach ? a : b));
+  const many = out.length > 1 ? `${out.length} patches are` : 'One patch is';
+  return `${many} out of reach of this paper: no change brings “${worst.name}” nearer than ΔE00 ${worst.outOfReach.toFixed(1)}.`;
+}

@@ -1,0 +1,69 @@
+import type { Intent, Recipe } from '@/core/prepare';
+import { RECIPE, sheetKind } from '@/core/prepare';
+import { getPrintFile, getSheetFile, profilesInUse, sheetItemOf } from '@/data';
+import type { Reading } from '@/data';
+
+/** A file as a round knows it. */
+export interface SentFile {
+  printFileId: number | null;
+  sheetId: number | null;
+  masterId: number | null;
+  sizeKey: string;
+  recipe: Recipe | null;
+}
+
+/** The file that a form names (`print:7`, `sheet:3`) of a work; null where it is not there. */
+export async function sentFile(
+  db: Reading,
+  workId: number,
+  named: string,
+): Promise<SentFile | null> {
+  const [, kind, number] = /^(print|sheet):(\d{1,12})$/.exec(named) ?? [];
+  if (kind === 'print') {
+    const file = await getPrintFile(db, Number(number));
+    if (!file || file.workId !== workId || file.kind !== 'print') return null;
+    const { id, masterId, sizeKey, recipe } = file;
+    return { printFileId: id, sheetId: null, masterId, sizeKey, recipe };
+  }
+  if (kind !== 'sheet') return null;
+  const sheet = await getSheetFile(db, Number(number));
+  const item = sheet && (await sheetItemOf(db, sheet.id, workId));
+  if (!sheet || !item) return null;
+  const { sizeKey, recipe } = sheetKind(sheet.content.kind).tried(sheet.content);
+  return {
+    printFileId: null,
+    sheetId: sheet.id,
+    masterId: item.masterId,
+    sizeKey,
+    recipe: recipe && RECIPE.read(recipe),
+  };
+}
+
+/** Through which profile and by which intent something is printed. */
+export interface PrintedBy {
+  profileSha256: string | null;
+  intent: Intent;
+  blackPoint: boolean;
+}
+
+/**
+ * A file that was converted to a profile is printed through it, by the intent of its recipe; one in a
+ * working space through the profile that is in use for the paper and the printer, by the intent asked for.
+ */
+export async function printedBy(
+  db: Reading,
+  recipe: Recipe | null,
+  to: { paperId: number; route: string; setting: string; intent: Intent },
+): Promise<PrintedBy> {
+  const own = /^icc:([0-9a-f]{64})$/.exec(recipe?.convert.target ?? '')?.[1];
+  if (recipe && own) {
+    const { intent, blackPoint } = recipe.convert;
+    return { profileSha256: own, intent, blackPoint };
+  }
+  const inUse = await profilesInUse(db, to.paperId);
+  const found =
+    inUse.find((u) => u.printer === to.route && u.setting === to.setting) ??
+    inUse.find((u) => u.printer === to.route) ??
+    inUse[0];
+  return { profileSha256: found?.sha256 ?? null, intent: to.intent, blackPoint: true };
+}

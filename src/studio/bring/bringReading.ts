@@ -1,0 +1,62 @@
+import { readFile } from 'node:fs/promises';
+import type { Readable } from 'node:stream';
+import { readAgainstPaper } from '@/core/proof';
+import type { PatchReading } from '@/core/proof';
+import { addProofReading, proofsOf } from '@/data';
+import type { Proof } from '@/data';
+import { stripOfRound } from '../reads/measuredProof';
+import { patchesIn } from '../reads/stripFiles';
+import { now } from '../running/studio';
+import type { Studio } from '../running/studio';
+import { no, receiveFile } from '../wayIn/received';
+import type { IntakeAnswer } from '../wayIn/received';
+import { rowId } from '../wayIn/rowId';
+import { stripFaultWords } from '../words/stripWords';
+
+/** Readings are some kilobytes; spectra of a large chart some megabytes. */
+const MOST_BYTES = 8_000_000;
+
+/** A round of a work by their numbers; undefined where there is none. */
+export const roundOf = async (
+  open: Studio,
+  workId: number,
+  roundId: number,
+): Promise<Proof | undefined> =>
+  (await proofsOf(open.db.read, workId)).find((p) => p.id === roundId);
+
+/** Keeps what was read of a round's strip; a sentence where it is no reading of it. */
+export async function keepReading(
+  open: Studio,
+  round: Proof,
+  { patches, source, name }: { patches: PatchReading[]; source: string; name: string },
+): Promise<string | null> {
+  const strip = await stripOfRound(open, open.db.read, round);
+  if (!strip)
+    return 'This round has no control strip: what was sent names no master. Send a proof sheet with a strip on it.';
+  const read = readAgainstPaper(strip, patches);
+  if ('code' in read) return stripFaultWords(name, read);
+  const at = now();
+  await open.db.write((tx) => addProofReading(tx, { patches, source, at }, round));
+  return null;
+}
+
+/** Takes the readings of a round's strip from a CGATS file. */
+export const receiveReading = (
+  work: string,
+  round: string,
+  givenName: string,
+  source: Readable,
+): Promise<IntakeAnswer> =>
+  receiveFile(
+    givenName,
+    source,
+    { mostBytes: MOST_BYTES },
+    async ({ open, name, received }) => {
+      const of = await roundOf(open, rowId(work), rowId(round));
+      if (!of) return no('This round is not there. Open the proof station anew.');
+      const patches = patchesIn(await readFile(received.path, 'utf8'), name);
+      if (typeof patches === 'string') return no(patches);
+      const fault = await keepReading(open, of, { patches, source: name, name });
+      return fault ? no(fault) : { ok: true, name };
+    },
+  );

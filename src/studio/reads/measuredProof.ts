@@ -1,0 +1,135 @@
+import type { Vector } from '@/core/colour';
+import { colourSteps, ruleOf } from '@/core/prepare';
+import type { RecipeStep, ResolutionSheet } from '@/core/prepare';
+import { compareStrips, readAgainstPaper } from '@/core/proof';
+import type {
+  PatchReading,
+  PrintedColour,
+  ProposedChange,
+  StripDrift,
+  StripPatch,
+} from '@/core/proof';
+import { getMaster, getSheetFile } from '@/data';
+import type { Proof, ProofReading, Reading } from '@/data';
+import { Kept, runAtOnce } from '@/engine';
+import type { ProofWay } from '@/engine';
+import type { Studio } from '../running/studio';
+import { stripOfMaster } from './stripOfMaster';
+import { targetFor } from './targets';
+
+/** What a measured proof says. */
+export interface MeasuredProof {
+  strip: StripPatch[];
+  /** The white of the paper as it was read, CIELAB. */
+  paper: Vector;
+  /** Patches that were not read. */
+  missing: string[];
+  /** Against the master, over the white of the paper. */
+  drift: StripDrift;
+  /** Mean CIEDE2000 from the master that a soft proof foretold; null without a profile. */
+  foretold: number | null;
+  change: ProposedChange;
+}
+
+const nobody = () => new AbortController().signal;
+const silent = () => undefined;
+const answers = new Kept<MeasuredProof>(40);
+
+/** The strip that is on what was sent: that of its sheet, else that of the master it was made of. */
+export async function stripOfRound(
+  open: Studio,
+  db: Reading,
+  round: Pick<Proof, 'sheetId' | 'masterId'>,
+): Promise<StripPatch[] | null> {
+  const sheet = round.sheetId ? await getSheetFile(db, round.sheetId) : undefined;
+  const onSheet = (sheet?.content as ResolutionSheet | undefined)?.strip;
+  if (onSheet) return onSheet.patches as StripPatch[];
+  const master = round.masterId ? await getMaster(db, round.masterId) : undefined;
+  return master ? stripOfMaster(open, master) : null;
+}
+
+/** How a round was printed; null where its profile is not known. */
+async function wayOf(
+  open: Studio,
+  round: Pick<Proof, 'profileSha256' | 'intent' | 'blackPoint'>,
+): Promise<ProofWay | null> {
+  if (!round.profileSha256) return null;
+  return {
+    profile: await targetFor(open, `icc:${round.profileSha256}`),
+    intent: round.intent ?? 'relative',
+    blackPoint: round.blackPoint ?? true,
+  };
+}
+
+/** What of a recipe of whatever rule moves colours, as the rule of now has it. */
+const stepsOf = (recipe: Proof['recipe']): RecipeStep[] =>
+  recipe ? (ruleOf(recipe) === 1 ? [] : colourSteps(recipe)) : [];
+
+/** What is printed of a round's strip, as an instrument would measure it; on plain white where no profile is known. */
+export async function printedStrip(
+  open: Studio,
+  round: Pick<Proof, 'profileSha256' | 'intent' | 'blackPoint' | 'recipe'>,
+  strip: readonly StripPatch[],
+): Promise<PatchReading[]> {
+  const way = await wayOf(open, round);
+  const labs = strip.map((p) => p.lab);
+  const steps = stepsOf(round.recipe);
+  const measured = way
+    ? await runAtOnce('measuredOnPaper', { labs, steps, way }, silent, nobody())
+    : labs;
+  return strip.map(({ name }, i) => ({ name, lab: measured[i]! }));
+}
+
+/** How much a patch counts for a change: paper and full black are as they are. */
+const weightOf = ({ kind }: StripPatch): number =>
+  kind === 'paper' || kind === 'black' ? 0 : kind === 'extreme' ? 0.5 : 1;
+
+/** What a reading of a round says, and the change to try; null where it is no reading of its strip any more. */
+export async function measuredProof(
+  open: Studio,
+  db: Reading,
+  round: Proof,
+  reading: ProofReading,
+): Promise<MeasuredProof | null> {
+  const strip = await stripOfRound(open, db, round);
+  if (!strip) return null;
+  const read = readAgainstPaper(strip, reading.patches);
+  if ('code' in read) return null;
+  return answers.of(`${open.home} ${reading.id}`, async () => {
+    const byName = new Map(read.patches.map((p) => [p.name, p.lab]));
+    const there = strip.filter((p) => byName.has(p.name));
+    const drift = compareStrips(
+      read.patches.filter((p) => p.name !== 'paper'),
+      there.filter((p) => p.kind !== 'paper'),
+    );
+    if ('code' in drift) throw new Error(`a strip without patches: ${drift.code}`);
+    const colours = there.map((p): PrintedColour => ({
+      name: p.name,
+      master: p.lab,
+      printed: byName.get(p.name)!,
+      weight: weightOf(p),
+    }));
+    const way = await wayOf(open, round);
+    const steps = round.recipe ? round.recipe.steps : [];
+    const [change, asForetold] = await Promise.all([
+      runAtOnce('changeToTry', { colours, steps, way }, silent, nobody()),
+      way && printedStrip(open, round, there),
+    ]);
+    const over = asForetold && readAgainstPaper(there, asForetold);
+    const foretold =
+      over && !('code' in over)
+        ? compareStrips(
+            over.patches.filter((p) => p.name !== 'paper'),
+            there.filter((p) => p.kind !== 'paper'),
+          )
+        : null;
+    return {
+      strip,
+      paper: read.paper,
+      missing: read.missing,
+      drift,
+      foretold: foretold && !('code' in foretold) ? foretold.mean : null,
+      change,
+    };
+  });
+}
