@@ -77,14 +77,17 @@ export async function changeToTry({
     const same = (labs: readonly Vector[]) => labs.map((lab): Vector => [...lab]);
     return proposeChange(colours, steps, same, same);
   }
-  const [paper, nearest] = await Promise.all([
+  const [paper, good, nearest] = await Promise.all([
     paperWay(way),
+    // The black of the paper stands for that of the original, as one sees it.
+    paperWay({ ...way, intent: 'relative', blackPoint: true }),
     paperWay({ ...way, intent: 'relative', blackPoint: false }),
   ]);
   try {
-    return proposeChange(colours, steps, paper.print, nearest.print);
+    return proposeChange(colours, steps, paper.print, good.print, nearest.print);
   } finally {
     paper.close();
+    good.close();
     nearest.close();
   }
 }

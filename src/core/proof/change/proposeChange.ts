@@ -49,7 +49,7 @@ export interface NumberMoved {
 
 export interface ChangedColour {
   name: string;
-  /** CIEDE2000 to the original: as it came, and as it is expected after the change. */
+  /** CIEDE2000 to a good print on this paper: as it came, and as it is expected after the change. */
   before: number;
   left: number;
   /** CIEDE2000 from the original to the nearest colour that this paper holds. */
@@ -62,9 +62,11 @@ export interface ProposedChange {
   steps: RecipeStep[];
   parts: readonly ChangePart[];
   moved: NumberMoved[];
-  /** Mean CIEDE2000 to the original, by weight. */
+  /** Mean CIEDE2000, by weight, to what a good print on this paper would be: as it came, and as expected. */
   before: number;
   left: number;
+  /** The same to the original itself, with what is out of reach. */
+  toMaster: { before: number; left: number };
   colours: ChangedColour[];
 }
 
@@ -77,6 +79,8 @@ const NOISE = 0.3;
 const TOLD = 3;
 /** Something more complicated is only taken when it leaves less than this part of what the simpler leaves. */
 const WORTH = 0.85;
+/** Part of what was wrong that may be left more for a change of fewer numbers. */
+const SPARED = 0.03;
 /** What a change as large as is usual costs, in squares of CIEDE2000. */
 const WEIGHT = 0.15;
 /** The usual size of numbers, and the finest step of each. */
@@ -163,6 +167,26 @@ function closedSteps(steps: readonly RecipeStep[]): RecipeStep[] {
   );
 }
 
+/** Numbers of which what does next to nothing is left as it was, the smallest first. */
+function spared(
+  numbers: readonly number[],
+  from: readonly number[],
+  places: readonly Place[],
+  measure: (numbers: readonly number[]) => number,
+  before: number,
+): number[] {
+  const now = [...numbers];
+  const allowed = measure(now) + before * SPARED;
+  const size = (k: number) => Math.abs(now[k]! - from[k]!) / places[k]!.scale;
+  for (const k of [...now.keys()].sort((a, b) => size(a) - size(b))) {
+    const kept = now[k]!;
+    if (kept === from[k]) continue;
+    now[k] = from[k]!;
+    if (measure(now) > allowed) now[k] = kept;
+  }
+  return now;
+}
+
 /** How far the colours of a tone or a hue are off in the mean, in parts of its noise: of the one that is farthest off. */
 function mostShifted(
   colours: readonly PrintedColour[],
@@ -192,18 +216,21 @@ function mostShifted(
  * lightness, contrast, warmth and saturation, or a tone curve of five points, or shifts by tone or by hue,
  * or several of them; the simplest that is enough. `foretell`: what a soft proof of this printing says
  * of colours; where the print was otherwise, it is taken to be so by as much the next time.
- * `reachable`: the nearest colours that the paper holds: nothing is asked of it beyond them.
+ * `reachable`: the original as a good print on this paper has it: nothing is asked of it beyond that.
+ * `nearest`: the nearest colours that the paper holds at all.
  */
 export function proposeChange(
   colours: readonly PrintedColour[],
   steps: readonly RecipeStep[],
   foretell: Foretell,
   reachable: Foretell,
+  nearest: Foretell = reachable,
 ): ProposedChange {
   const opened = openSteps(steps);
   const master = colours.map((c) => c.master);
   const wanted = reachable(master);
-  const reach = colours.map((c, i) => colourDifference(c.master, wanted[i]!));
+  const held = nearest(master);
+  const reach = colours.map((c, i) => colourDifference(c.master, held[i]!));
   const asForetold = foretell(coloursThrough(steps, master));
   const off = colours.map(
     ({ printed }, i) => printed.map((v, c) => v - asForetold[i]![c as 0]) as Vector,
@@ -244,7 +271,11 @@ export function proposeChange(
       const { fine, least, most } = places[k]!;
       return Math.min(most, Math.max(least, Math.round(v / fine) * fine)) + 0;
     });
-    const next = closedSteps(withNumbers(opened, places, numbers));
+    const measure = (list: readonly number[]) =>
+      meanOf(expected(withNumbers(opened, places, list)), wanted);
+    const next = closedSteps(
+      withNumbers(opened, places, spared(numbers, from, places, measure, before)),
+    );
     const labs = expected(next);
     const left = meanOf(labs, wanted);
     if (left < best.left * WORTH) best = { parts: moving, steps: next, left };
@@ -261,12 +292,13 @@ export function proposeChange(
             const [was, now] = [numberOf(opened, p), numberOf(openedNow, p)];
             return was === now ? [] : [{ step: p.step, part: p.part, at: p.at, was, now }];
           }),
-    before: meanOf(came, master),
-    left: meanOf(after, master),
+    before,
+    left: meanOf(after, wanted),
+    toMaster: { before: meanOf(came, master), left: meanOf(after, master) },
     colours: colours.map((c, i) => ({
       name: c.name,
-      before: colourDifference(c.master, c.printed),
-      left: colourDifference(c.master, after[i]!),
+      before: colourDifference(wanted[i]!, c.printed),
+      left: colourDifference(wanted[i]!, after[i]!),
       outOfReach: reach[i]!,
     })),
   };

@@ -13,7 +13,7 @@ import { keepChange, readStrip } from '../actions';
 import type { ProofView } from '../view';
 import { AnswerTable } from './AnswerTable';
 import { StripDrawing } from './StripDrawing';
-import { meansWords, movedWords, outOfReachWords } from './words';
+import { meansWords, movesWords, outOfReachWords } from './words';
 
 /** How the strip of a round is read: by the instrument, or from a file of readings. */
 function ReadAgain({ view }: { view: ProofView }) {
@@ -64,10 +64,11 @@ function ChangeToTry({ view }: { view: ProofView }) {
         </Sentence>
       ) : (
         <>
-          <Sentence>{change.moved.map(movedWords).join(', ')}.</Sentence>
+          <Sentence>{movesWords(change.moved)}.</Sentence>
           <Small>
-            Expected to leave ΔE00 {change.left.toFixed(1)} of {change.before.toFixed(1)} in
-            the mean.
+            Expected to leave ΔE00 {change.left.toFixed(1)} of {change.before.toFixed(1)} to
+            a good print on this paper, {change.toMaster.left.toFixed(1)} of{' '}
+            {change.toMaster.before.toFixed(1)} to the original.
           </Small>
           {kept === null ? (
             <Button

@@ -18,11 +18,24 @@ export function movedWords({ part, at, was, now }: NumberMoved): string {
   return range ? `${range} ${WAYS[at % 3]} ${by}` : `${part} ${by}`;
 }
 
+/** Numbers that are named; of more the largest. */
+const NAMED = 8;
+const USUAL = { adjust: 20, balance: 4 };
+
+/** What is moved, the largest first. */
+export function movesWords(moved: readonly NumberMoved[]): string {
+  const size = (m: NumberMoved) => Math.abs(m.now - m.was) / USUAL[m.step];
+  const sorted = [...moved].sort((a, b) => size(b) - size(a));
+  const more = sorted.length - NAMED;
+  const said = sorted.slice(0, NAMED).map(movedWords).join(', ');
+  return more > 0 ? `${said}, and ${more} smaller` : said;
+}
+
 /** A change in words, with what it is expected to leave. */
 export const changeWords = ({ moved, before, left }: ProposedChange): string =>
   moved.length === 0
     ? 'Nothing to change.'
-    : `${moved.map(movedWords).join(', ')}. Expected to leave ΔE00 ${left.toFixed(1)} of ${before.toFixed(1)} in the mean.`;
+    : `Expected to leave ΔE00 ${left.toFixed(1)} of ${before.toFixed(1)} of what this paper holds: ${movesWords(moved)}.`;
 
 /** What a difference means to the eye: rules of thumb. */
 export const meansWords = (difference: number): string =>
