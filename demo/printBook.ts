@@ -197,6 +197,7 @@ export async function proofSheet(open: Studio, workId: number, sizes: string[]) 
       height: 55,
       margin: 5,
       overview: true,
+      strip: true,
     },
   });
   if (typeof order === 'string') throw new Error(order);

@@ -14,6 +14,7 @@ import type { Studio } from '@/studio/open/open';
 import { crop, daysAgo, number, offer, price, printFile, proof } from './tradeSteps';
 import { mixedOrders, order } from './orderSteps';
 import type { Say } from './tradeSteps';
+import { measuredRound } from './measuredRound';
 import { bench, errand, opinions, proofSheet } from './printBook';
 import { CHANNELS, DELIVERIES, EDITIONS, OPEN_ORDERS } from './editions';
 import type { EditionPlan } from './editions';
@@ -80,6 +81,7 @@ export async function trade(
   await mixedOrders(open, works, papers);
   await opinions(open);
   await proofSheet(open, of('saltPans'), ['metricFrames-50x70', 'metricFrames-70x100']);
+  await measuredRound(open, of('saltPans'), paper(COTTON));
   await errand(open, ['featherWeed', 'coiledLines'].map(of), paper(COTTON));
   say('  a proof sheet written, files handed over, prints judged');
   const printed = EDITIONS.flatMap((e) => e.runs.map(([, n]) => n)).reduce((a, b) => a + b);

@@ -14,6 +14,8 @@ import {
   currentMaster,
   getWork,
   moveStock,
+  printFilesOf,
+  profilesInUse,
   proofsOf,
   readSettings,
 } from '@/data';
@@ -136,7 +138,15 @@ export async function proof(
   r: Round & { round: number; paperId: number },
 ) {
   await open.db.write(async (tx) => {
+    // The newest file of its size, through the profile that the paper is printed with.
+    const file = (await printFilesOf(tx, workId)).find((f) => f.sizeKey === sizeKey);
+    const [use] = await profilesInUse(tx, r.paperId);
     const id = await addProofRound(tx, {
+      printFileId: file?.id ?? null,
+      profileSha256: use?.sha256 ?? null,
+      intent: 'relative',
+      blackPoint: true,
+      setting: use?.setting ?? '',
       workId,
       sizeKey,
       paperId: r.paperId,

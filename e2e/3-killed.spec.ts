@@ -91,6 +91,7 @@ async function number(): Promise<void> {
       editionId: String(seeded.editionId),
       sizeKey: SIZE,
       series: 'number',
+      overruled: 'a test without proofs',
       requested: '',
     });
     if (answer === null) return;

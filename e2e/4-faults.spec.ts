@@ -44,6 +44,7 @@ const assign = (requested = '') =>
     editionId: String(seeded.editionId),
     sizeKey: SIZE,
     series: 'number',
+    overruled: 'a test without proofs',
     requested,
   });
 

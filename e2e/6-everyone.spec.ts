@@ -414,6 +414,9 @@ test('two tabs number at once: each number once, and the loser sees what is next
   const other = await context.newPage();
   const edition = `/works/1/edition?size=${SIZE}`;
   for (const tab of [page, other]) await open(tab, edition);
+  await page
+    .getByLabel('Numbered all the same, because')
+    .fill('printed before proofs were kept');
   await page.getByRole('button', { name: 'Number the next, 7/30' }).click();
   await expect(page.getByText('The next free number is 8/30.')).toBeVisible();
   await other.getByRole('button', { name: 'Number the next, 7/30' }).click();

@@ -86,6 +86,7 @@ test('a backup from the command line while numbers are given out is one moment o
         editionId: String(seeded.editionId),
         sizeKey: SIZE,
         series: 'number',
+        overruled: 'a test without proofs',
         requested: '',
       });
   })();

@@ -53,6 +53,7 @@ export const raceAttacks: Attack[] = [
             editionId: String(edition!.id),
             sizeKey: SIZE,
             series: 'number',
+            overruled: 'a test without proofs',
             requested: '',
           },
         ),

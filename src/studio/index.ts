@@ -43,6 +43,7 @@ export * from './reads/usableProfile';
 export * from './reads/stripOfMaster';
 export * from './reads/measuredProof';
 export * from './reads/readingFile';
+export * from './reads/referenceOf';
 export * from './bring/bringReading';
 export * from './reads/proofFigures';
 export * from './pixels/proofTiles';

@@ -1,4 +1,4 @@
-import { and, count, desc, eq } from 'drizzle-orm';
+import { and, count, desc, eq, sql } from 'drizzle-orm';
 import type { InferInsertModel, InferSelectModel, SQL } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import type { Series } from '@/core/edition';
@@ -95,4 +95,23 @@ export async function countLog(db: Reading, filter: LogFilter): Promise<number> 
   }
   const [row] = await db.select({ n: count() }).from(logLines).where(matching(filter));
   return row?.n ?? 0;
+}
+
+/** Whether it was overruled before, for the same reason, that prints of a size of an edition have no valid reference. */
+export async function wasOverruled(
+  db: Reading,
+  { editionId, sizeKey, why }: { editionId: number; sizeKey: string; why: string },
+): Promise<boolean> {
+  const [row] = await db
+    .select({ n: count() })
+    .from(logLines)
+    .where(
+      and(
+        eq(logLines.what, 'reference.overruled'),
+        eq(logLines.editionId, editionId),
+        eq(logLines.sizeKey, sizeKey),
+        sql`json_extract(${logLines.detail}, '$.why') = ${why}`,
+      ),
+    );
+  return row!.n > 0;
 }

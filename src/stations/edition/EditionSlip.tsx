@@ -1,11 +1,13 @@
 'use client';
+import { useState } from 'react';
 import { countSheets } from '@/core/edition';
 import type { LaidSheet } from '@/core/edition';
 import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { Sentence } from '@/shell/words';
+import { Line } from '@/shell/fields';
+import { Sentence, Small } from '@/shell/words';
 import { signCaution } from '@/studio/words/signWords';
 import { DeclareForm } from './DeclareForm';
 import { ImpressionPart } from './ImpressionPart';
@@ -41,12 +43,15 @@ export function EditionSlip({
   view: EditionView;
   askedCell: LaidSheet | null;
 }) {
-  const { work, picked, edition, next, hasReference, signPlan } = view;
+  const { work, picked, edition, next, reference, overruled, signPlan } = view;
+  const [because, setBecause] = useState('');
+  const asks = reference !== null && reference.why !== '' && !overruled;
   const format = useFormat();
   const numbering = useAction(assign);
   const given = {
     editionId: String(edition?.id),
     sizeKey: picked?.key ?? '',
+    overruled: because,
   };
   if (!picked || !edition)
     return (
@@ -93,10 +98,24 @@ export function EditionSlip({
         {next === null
           ? 'Every number is given out: the edition is closed.'
           : `The next free number is ${next}.`}
-        {!hasReference &&
-          ' No proof of this size is approved yet: print none before it is.'}
       </Sentence>
       {unsigned && <Sentence $tone="caution">{unsigned}</Sentence>}
+      {reference && reference.why !== '' && (
+        <Sentence $tone="caution">
+          There is no valid reference: {reference.why}.
+          {overruled && ' That was overruled; the log says why.'}
+        </Sentence>
+      )}
+      {asks && (
+        <>
+          <Line
+            label="Numbered all the same, because"
+            value={because}
+            onChange={setBecause}
+          />
+          <Small>Numbered all the same, because (kept in the log)</Small>
+        </>
+      )}
       <Problem>{numbering.problem}</Problem>
       {askedCell && (
         <ImpressionPart

@@ -6,8 +6,10 @@ import {
   getEdition,
   sizeStands,
   spoilImpression,
+  tell,
+  wasOverruled,
 } from '@/data';
-import { act, ledgerSaid, refuse } from '@/studio';
+import { act, ledgerSaid, referenceOf, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
 import { assignForm, declareForm, spoilForm } from './editionForms';
 import { EDITION_WORDS, movedOnWords } from './words';
@@ -48,6 +50,21 @@ export async function assign(typed: unknown): Promise<Answer<string>> {
       const of = before ?? (await getEdition(tx, editionId));
       if (of?.sizeKey === 'all' && !(await sizeStands(tx, of.workId, sizeKey)))
         return refuse(EDITION_WORDS.noSize!);
+      const { why } = of ? await referenceOf(tx, of.workId, { sizeKey }) : { why: '' };
+      if (of && why !== '' && !(await wasOverruled(tx, { editionId, sizeKey, why }))) {
+        if (v.overruled === '') {
+          const message = `There is no valid reference: ${why}. Proof it first, or say why it is numbered all the same; that is kept in the log.`;
+          return refuse(message, { overruled: message });
+        }
+        await tell(tx, {
+          at,
+          what: 'reference.overruled',
+          workId: of.workId,
+          sizeKey,
+          editionId,
+          detail: { did: 'Numbered', why, reason: v.overruled },
+        });
+      }
       const number = await assignNumber(tx, {
         editionId,
         series,

@@ -17,13 +17,37 @@ beforeAll(async () => {
 afterAll(() => here.end());
 
 const number = (over: Record<string, string> = {}) =>
-  assign({ editionId: String(here.editionId), sizeKey: SIZE, series: 'number', ...over });
+  assign({
+    editionId: String(here.editionId),
+    sizeKey: SIZE,
+    series: 'number',
+    overruled: 'printed before proofs were kept',
+    ...over,
+  });
 
 it('shows the next number, and gives the one it showed', async () => {
   const view = await loadEdition('1', { size: SIZE });
-  expect(view.next).toBe('3/6');
+  expect(view).toMatchObject({ next: '3/6', reference: { round: null }, overruled: false });
+  expect(await number({ shown: '3/6', overruled: '' })).toMatchObject({
+    ok: false,
+    fields: { overruled: expect.stringContaining('There is no valid reference') },
+  });
   expect(await number({ shown: '3/6' })).toEqual({ ok: true, value: '3/6' });
   expect((await loadEdition('1', { size: SIZE })).next).toBe('4/6');
+});
+
+it('asks for a reason where no proof was approved, once, and the log keeps it', async () => {
+  const lines = await here.rows<{ detail: string }>(
+    "SELECT detail FROM log_line WHERE what = 'reference.overruled'",
+  );
+  expect(lines.map((l) => JSON.parse(l.detail) as unknown)).toEqual([
+    {
+      did: 'Numbered',
+      why: 'no proof of it was approved',
+      reason: 'printed before proofs were kept',
+    },
+  ]);
+  expect(await loadEdition('1', { size: SIZE })).toMatchObject({ overruled: true });
 });
 
 it('gives nothing when another page was quicker, and says what is next', async () => {

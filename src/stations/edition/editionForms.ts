@@ -26,6 +26,8 @@ export const assignForm = defineForm({
   series,
   requested: optional(whole('Number', { min: 1, max: 100_000 })),
   shown: optional(text('Number shown', { max: 40 })),
+  /** Why it is numbered though no approved proof holds for it. */
+  overruled: text('Without a valid reference, because', { min: 0, max: 300 }),
 });
 
 /** An impression that was spoiled. */

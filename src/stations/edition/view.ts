@@ -1,8 +1,7 @@
 import { impressionLabel, nextLabel, usualArtistsProofs } from '@/core/edition';
-import { referenceProof } from '@/core/proof';
 import { signPlan } from '@/core/size';
-import { editionFor, editionsOf, proofsOf, readLog, signatureOf } from '@/data';
-import { loadWorkPage, logContext, offeredRungs, sayLogLine } from '@/studio';
+import { editionFor, editionsOf, readLog, signatureOf, wasOverruled } from '@/data';
+import { loadWorkPage, logContext, offeredRungs, referenceOf, sayLogLine } from '@/studio';
 
 /** The edition station: what was declared, which numbers are out, and the next. */
 export async function loadEdition(id: string, query: Record<string, string | undefined>) {
@@ -10,9 +9,17 @@ export async function loadEdition(id: string, query: Record<string, string | und
   const { work, db } = page;
   const { offered, picked } = await offeredRungs(page, query.size);
   const edition = picked ? await editionFor(db, work.id, picked.key) : null;
-  const [all, proofs, signature] = await Promise.all([
+  const reference = picked ? await referenceOf(db, work.id, { sizeKey: picked.key }) : null;
+  const overruled =
+    edition && picked && reference && reference.why !== ''
+      ? await wasOverruled(db, {
+          editionId: edition.id,
+          sizeKey: picked.key,
+          why: reference.why,
+        })
+      : false;
+  const [all, signature] = await Promise.all([
     editionsOf(db, work.id),
-    proofsOf(db, work.id),
     signatureOf(db, work.id),
   ]);
   const asked = edition?.impressions.find(
@@ -42,9 +49,8 @@ export async function loadEdition(id: string, query: Record<string, string | und
     },
     editionKeys: all.map((e) => e.sizeKey),
     next: edition && nextLabel(edition.declaration, edition.impressions, 'number'),
-    hasReference: picked
-      ? referenceProof(proofs, { sizeKey: picked.key }) !== undefined
-      : false,
+    reference,
+    overruled,
     usualProofs: usualArtistsProofs(30),
     asked: asked
       ? {

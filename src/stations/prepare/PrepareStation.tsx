@@ -1,4 +1,5 @@
 'use client';
+import { useEffect } from 'react';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { NoSizes, SizePicker } from '@/shell/fields';
@@ -31,6 +32,14 @@ export function PrepareStation(view: PrepareView) {
   const href = (id: string) =>
     `/works/${work.id}/prepare?sheet=${id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}`;
   const [sheet, turn] = useSheet(view.sheet, sheetOf, href);
+  const { take } = view;
+  useEffect(() => {
+    if (take === null) return;
+    desk.take(take);
+    // It is taken once: what is changed of it stays when the page is asked for again.
+    window.history.replaceState(null, '', href(sheet));
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [take]);
   const head = (
     <>
       <TitleBlock>

@@ -1,8 +1,8 @@
 'use server';
 import { bytesBeyond, recipePlan, screenPlan, screenRecipe } from '@/core/prepare';
 import type { TargetId } from '@/core/prepare';
-import { addRecipe, getRecipe } from '@/data';
-import { act, offeredRung, orderFiles, refuse, targetFor } from '@/studio';
+import { addRecipe, getRecipe, tell } from '@/data';
+import { act, offeredRung, orderFiles, referenceOf, refuse, targetFor } from '@/studio';
 import type { Answer } from '@/core/input';
 import type { FileToWrite } from '@/studio';
 import { defineForm, json, optional, text, whole } from '@/core/input';
@@ -21,6 +21,7 @@ const filesForm = defineForm({
   recipe: RECIPE,
   recipeId: optional(whole('Recipe', { min: 1 })),
   pair: text('CMYK profile', { min: 0, max: 80 }),
+  overruled: optional(text('Written all the same, because', { max: 300 })),
 });
 
 /** Queues the writing of print files for sizes on offer, each in RGB and, if asked, CMYK. */
@@ -76,6 +77,25 @@ export async function orderPrintFiles(typed: unknown): Promise<Answer<number[]>>
         };
         files.push({ order, into });
       }
+    }
+    if (v.overruled) {
+      const reason = v.overruled;
+      const against = new Map<string, string>();
+      for (const { order } of files) {
+        const { sizeKey, recipe } = order;
+        const { round, why } = await referenceOf(db, work.id, { sizeKey, recipe });
+        if (round && why !== '') against.set(sizeKey, why);
+      }
+      const detail = { did: 'A print file was ordered', reason };
+      const what = 'reference.overruled';
+      const lines = [...against].map(([sizeKey, why]) => ({
+        at: tools.at,
+        what,
+        workId: work.id,
+        sizeKey,
+        detail: { ...detail, why },
+      }));
+      await tools.write((tx) => tell(tx, lines));
     }
     return orderFiles(tools, files);
   });

@@ -9,6 +9,7 @@ import {
   printSourceOf,
   profilesNow,
   namedRecipes,
+  proofsOf,
   routesNow,
   sheetFilesOf,
 } from '@/data';
@@ -38,6 +39,7 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     errands,
     source,
     detail,
+    proofs,
   ] = await Promise.all([
     filesOf(db, work.id),
     sheet === 'handOver'
@@ -51,6 +53,7 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     errandsOf(db, work.id),
     printSourceOf(db, work.id),
     detailOfMaster(db, master?.id ?? null),
+    proofsOf(db, work.id),
   ]);
   const ppi = settings.size.printPpi;
   const kinds = ['printFile', 'sheet', 'handOver'];
@@ -80,6 +83,10 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     recipes,
     profiles: profiles.map(({ sha256, name, space }) => ({ sha256, name, space })),
     sheets,
+    /** A recipe that is to be taken, as the address asks. */
+    take: Number(query.recipe) || null,
+    /** Approved proofs: what is written is held against them. */
+    approved: proofs.filter((p) => p.verdict === 'approved'),
     /** What the log book is asked by. */
     made: { source, detail },
     routes: routes.map((r) => ({ ...r, drop: dropFolder(studio.home, r) })),

@@ -148,7 +148,7 @@ it.each([
     'SELECT count(*) AS n FROM proof_reading',
   )) as [{ n: number }];
   const all = chooseStrip([], []).map(({ name, lab }) => ({ name, lab }));
-  const { strip } = (await measured(round!.id))!;
+  const { strip } = await measured(round!.id);
   const own = strip.map(({ name, lab }) => ({ name, lab }));
   expect(own.slice(0, 4).map((p) => p.name)).toEqual(all.slice(0, 4).map((p) => p.name));
   const some = many < 0 ? own.slice(1) : own.slice(0, many);

@@ -1,6 +1,6 @@
 'use client';
 import styled from 'styled-components';
-import { STALE_WORDS, listed } from './words';
+import { STALE_WORDS, listed } from '@/studio/words/proofWords';
 import type { ProofView } from './view';
 
 export const Rounds = styled.ol`

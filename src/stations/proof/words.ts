@@ -1,26 +1,10 @@
-import type { EyeAspect, StaleReason } from '@/core/proof';
+import type { EyeAspect } from '@/core/proof';
 
 export const VERDICTS = {
   approved: 'approved',
   changeAndRepeat: 'change and repeat',
   abandoned: 'abandoned',
 } as const;
-
-/** What makes an approved proof no reference any more. */
-export const STALE_WORDS: Record<StaleReason, string> = {
-  size: 'the size',
-  paper: 'the paper',
-  printer: 'the printer',
-  profile: 'the profile',
-  master: 'the master',
-  recipe: 'the recipe',
-};
-
-/** @example listed(['the paper', 'the profile']) // 'the paper and the profile' */
-export const listed = (words: readonly string[]): string =>
-  words.length < 2
-    ? (words[0] ?? '')
-    : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`;
 
 export const EYE_NAMES: Record<EyeAspect, string> = {
   shadows: 'shadows',

@@ -1,4 +1,4 @@
-import type { Recommendation } from '@/core/proof';
+import type { Recommendation, StaleReason } from '@/core/proof';
 import type { ProofFigures } from '@/engine';
 
 const one = (v: number) => v.toFixed(1);
@@ -22,3 +22,29 @@ export function becauseWords({ intents, recommended }: ProofFigures): string {
 
 /** Rules of thumb, said beside what was measured. */
 export const INTENT_RULES = 'Rule of thumb: artwork relative, photographs perceptual.';
+
+/** What makes an approved proof no reference any more. */
+export const STALE_WORDS: Record<StaleReason, string> = {
+  size: 'the size',
+  paper: 'the paper',
+  printer: 'the printer',
+  profile: 'the profile',
+  master: 'the master',
+  recipe: 'the recipe',
+};
+
+/** @example listed(['the paper', 'the profile']) // 'the paper and the profile' */
+export const listed = (words: readonly string[]): string =>
+  words.length < 2
+    ? (words[0] ?? '')
+    : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`;
+
+/** Why there is no valid reference; empty while one holds. */
+export function referenceWords(
+  standing: { round: number; reasons: readonly StaleReason[] } | null,
+): string {
+  if (!standing) return 'no proof of it was approved';
+  const { round, reasons } = standing;
+  if (reasons.length === 0) return '';
+  return `${listed(reasons.map((r) => STALE_WORDS[r]))} ${reasons.length === 1 ? 'is' : 'are'} another than in round ${round}, which was approved`;
+}

@@ -11,6 +11,7 @@ import { SectionLabel, Sentence, Small, TableHead } from '@/shell/words';
 import { orderPrintFiles } from '../actions';
 import { targetChoices } from '../EndFields';
 import { PlainChoice } from '../PlainChoice';
+import { ReferenceNotice, referenceAgainst } from '../ReferenceNotice';
 import { RuleNotice } from '../RuleNotice';
 import type { SheetProps } from '../sheetProps';
 import { CHECKS, checkWords } from '../words';
@@ -26,6 +27,8 @@ export function FilesSheet(props: SheetProps) {
   const format = useFormat();
   const [pair, setPair] = useState('');
   const [copying, setCopying] = useState(false);
+  const [reason, setReason] = useState('');
+  const against = referenceAgainst(view, props, recipe);
   const { run, sending, problem } = useAction(orderPrintFiles);
   const own = view.files.filter((f) => f.sizeKey === picked.key);
   const newest = own.find((f) => f.kind === 'print');
@@ -42,6 +45,7 @@ export function FilesSheet(props: SheetProps) {
       recipe: JSON.stringify(recipe),
       recipeId: String(exact?.id ?? ''),
       pair,
+      overruled: against === '' ? '' : reason,
     });
   const channels = profiles.some(
     (p) => recipe.convert.target === `icc:${p.sha256}` && p.space === 'CMYK',
@@ -114,6 +118,9 @@ export function FilesSheet(props: SheetProps) {
             { value: format.number(bytes / 1e6), unit: 'MB', label: 'not compressed' },
           ]}
         />
+        {against !== '' && (
+          <ReferenceNotice against={against} reason={reason} onReason={setReason} />
+        )}
         {newest ? (
           <Sentence $tone={failed.length > 0 ? 'stop' : 'plain'}>
             {failed.length === 0

@@ -1,0 +1,68 @@
+import { plainRecipe, withStep } from '../prepare';
+import type { Recipe } from '../prepare';
+import { isByEye, staleReasons, standingReference } from '.';
+import type { ProofMadeOf } from '.';
+
+const recipe = plainRecipe(300, 1);
+const approved: ProofMadeOf & { verdict: string; id: number } = {
+  id: 1,
+  verdict: 'approved',
+  sizeKey: 'isoA-A3',
+  area: 297 * 420,
+  paperId: 1,
+  route: 'own printer',
+  profileSha256: 'a',
+  masterId: 4,
+  recipe,
+};
+
+it('holds while nothing it was approved for is another; what is not said is not held against it', () => {
+  expect(staleReasons(approved, approved)).toEqual([]);
+  expect(staleReasons(approved, { sizeKey: 'isoA-A3' })).toEqual([]);
+  const early = { ...approved, profileSha256: null, masterId: null, recipe: null };
+  expect(staleReasons(early, { ...approved, profileSha256: 'b', masterId: 5 })).toEqual([]);
+});
+
+it.each([
+  ['paper', { paperId: 2 }],
+  ['printer', { route: 'lab' }],
+  ['profile', { profileSha256: 'b' }],
+  ['master', { masterId: 5 }],
+  [
+    'recipe',
+    {
+      recipe: { ...recipe, convert: { ...recipe.convert, intent: 'perceptual' as const } },
+    },
+  ],
+  ['size', { sizeKey: 'isoA-A0', area: 841 * 1189 }],
+])('stops holding with another %s', (reason, over) => {
+  expect(staleReasons(approved, { ...approved, ...over })).toEqual([reason]);
+});
+
+it('covers other sizes up to a factor, pixels an inch and the form of the file', () => {
+  const a2 = { ...approved, sizeKey: 'isoA-A2', area: 420 * 594 };
+  expect(staleReasons(approved, a2)).toEqual([]);
+  expect(staleReasons(approved, a2, 1.2)).toEqual(['size']);
+  const finer = withStep(recipe, 3, { ...recipe.steps[3]!, ppi: 360 } as never);
+  const deep: Recipe = { ...finer, file: { ...recipe.file, bits: 16 } };
+  expect(staleReasons(approved, { ...approved, recipe: deep })).toEqual([]);
+});
+
+it('of several approved the one with the least against it stands, and of these the newest', () => {
+  const other = { ...approved, id: 2, paperId: 2 };
+  const newer = { ...approved, id: 3 };
+  const open = { ...approved, id: 4, verdict: 'changeAndRepeat' };
+  const of = (paperId: number) =>
+    standingReference([approved, other, newer, open], { ...approved, paperId });
+  expect(of(1)).toMatchObject({ round: { id: 3 }, reasons: [] });
+  expect(of(2)).toMatchObject({ round: { id: 2 }, reasons: [] });
+  expect(of(7)).toMatchObject({ reasons: ['paper'] });
+  expect(standingReference([open], approved)).toBeNull();
+});
+
+it('takes judgements by eye on known scales only', () => {
+  expect(isByEye({ shadows: -2, sharpness: 1 })).toBe(true);
+  expect(isByEye({ shadows: 3 })).toBe(false);
+  expect(isByEye({ taste: 1 })).toBe(false);
+  expect(isByEye(null)).toBe(false);
+});
