@@ -1,6 +1,7 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { plainRecipe } from '@/core/prepare';
 import { scratch, writeMaster } from './fixtures';
 import { serious } from './support/axe';
 import { choose } from './support/choose';
@@ -9,6 +10,7 @@ import { seedStudio } from './support/seedStudio';
 import { StudioServer } from './support/studioServer';
 
 const HOME = '/tmp/glassine-proof';
+const SIZE = 'metricFrames-30x40';
 const server = new StudioServer(HOME, 4197);
 
 test.beforeAll(async () => {
@@ -23,6 +25,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => server.kill());
 
+const PROOF_ACTIONS = 'src/stations/prepare/proofActions.ts';
 const library = `/papers/profiles`;
 
 async function bring(page: Page, file: string): Promise<void> {
@@ -113,4 +116,95 @@ test('the picture is seen on the paper, what it loses is measured, and marks fol
   expect(await serious(page)).toEqual([]);
   await page.keyboard.press('s');
   await expect(page.getByTestId('proof-glass')).toHaveCount(2);
+});
+
+const rounds = `${server.url}/works/1/proof?sheet=rounds&size=${SIZE}`;
+
+/** A proof sheet with a control strip by a recipe, written. */
+async function writeSheet(recipe: unknown): Promise<void> {
+  const desk = {
+    sizes: [SIZE],
+    places: [{ x: 0.5, y: 0.5, tests: 'byHand' }],
+    sheet: 'A4',
+    own: { width: 210, height: 297 },
+    width: 40,
+    height: 30,
+    margin: 5,
+    overview: false,
+    strip: true,
+  };
+  const path = '/works/1/prepare?sheet=proof';
+  const answer = await server.action(path, PROOF_ACTIONS, 'orderProofSheet', {
+    workId: '1',
+    recipe: JSON.stringify(recipe),
+    recipeId: '',
+    desk: JSON.stringify(desk),
+  });
+  expect(answer).toMatchObject({ ok: true });
+  const waiting = "SELECT count(*) AS n FROM job WHERE state IN ('queued', 'running')";
+  await expect.poll(async () => (await server.rows(waiting))[0]?.n).toBe(0);
+}
+
+/** Sends what lies on top, has its strip read, and answers the mean difference. */
+async function sendAndRead(page: Page): Promise<number> {
+  await opened(page, rounds);
+  await page.getByRole('button', { name: 'Note it as sent' }).click();
+  await page.getByRole('link', { name: 'Measure it' }).first().click();
+  await page.getByRole('button', { name: 'Read the strip' }).click();
+  const drawn = page.getByRole('img', { name: /Control strip of 36 patches/ });
+  await expect(drawn).toBeVisible();
+  const said = await drawn.getAttribute('aria-label');
+  return Number(/mean ΔE00 ([\d.]+)/.exec(said!)![1]);
+}
+
+async function judge(page: Page, seen: string, change: string): Promise<void> {
+  await opened(page, rounds);
+  await page.getByLabel('What was seen').fill(seen);
+  await page.getByLabel('To change in the next round').fill(change);
+  await page.getByRole('button', { name: 'By eye, in what light' }).click();
+  await page.getByRole('button', { name: 'midtones a little too dark' }).click();
+  await page.getByLabel('Light on it').fill('500');
+  if (change) await choose(page, 'Verdict', 'change and repeat');
+  await page.getByRole('button', { name: 'Keep this verdict' }).click();
+}
+
+test('a round is sent, its strip read, the change taken; the next is approved, and holds until the paper is another', async ({
+  page,
+}) => {
+  await writeSheet(plainRecipe(100, 1));
+  const first = await sendAndRead(page);
+  await page.getByRole('button', { name: 'Make it the next recipe' }).click();
+  await page.getByRole('link', { name: 'See it on the paper' }).click();
+  await expect(page.getByText(/by “Slack Water, after round 1”/)).toBeVisible();
+  await judge(page, 'A little dark.', 'lighter, by the recipe that was found');
+  await expect(
+    page.getByText('By eye: midtones a little too dark (at 500 lx)'),
+  ).toBeVisible();
+
+  const [row] = await server.rows('SELECT recipe FROM recipe ORDER BY id DESC LIMIT 1');
+  const { version: _, ...recipe } = JSON.parse(row!.recipe as string) as Record<
+    string,
+    unknown
+  >;
+  await writeSheet(recipe);
+  const second = await sendAndRead(page);
+  expect(second).toBeLessThan(first);
+  expect(await serious(page)).toEqual([]);
+  await judge(page, 'As the panel.', '');
+  await expect(page.getByText(/Round 2 on Linen 300 is the reference/)).toBeVisible();
+
+  // Another paper: the question is open again, and numbering says so first.
+  await opened(page, `${server.url}/papers?new=1`);
+  await page.getByLabel('Name').fill('Chalkline Baryta');
+  await page.getByLabel('Maker').fill('Ragwater Mill');
+  await page.getByLabel('Weight').fill('310');
+  await page.getByLabel('Sheet width').fill('510');
+  await page.getByLabel('Sheet height').fill('710');
+  await page.getByLabel('Price a sheet').fill('6.40');
+  await page.getByRole('button', { name: 'Add this paper' }).click();
+  await expect(page.getByText('None left.')).toBeVisible();
+  await opened(page, `${rounds}&paper=2`);
+  await expect(
+    page.getByText(/holds no more for Chalkline Baryta: the paper is another/),
+  ).toBeVisible();
 });

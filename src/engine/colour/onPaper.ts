@@ -63,6 +63,27 @@ export async function measuredOnPaper({
   }
 }
 
+/** From the black of the paper up to so many times its lightness the black of the picture gives way. */
+const GIVES_WAY = 3;
+
+/**
+ * The original as a good print has it: its own colours where the paper holds them, the nearest it holds
+ * elsewhere; towards black, where the paper ends before the picture does, tones drawn together as
+ * black point compensation does, so that none is lost.
+ */
+function goodPrint(drawnTogether: PaperWay['print'], nearest: PaperWay['print']) {
+  const [black] = drawnTogether([[0, 0, 0]]);
+  const from = black![0];
+  return (labs: readonly Vector[]): Vector[] => {
+    const [dark, light] = [drawnTogether(labs), nearest(labs)];
+    return labs.map(([l], i) => {
+      const t = Math.min(1, Math.max(0, (l - from) / (from * (GIVES_WAY - 1) || 1)));
+      const share = t * t * (3 - 2 * t);
+      return dark[i]!.map((v, c) => v + share * (light[i]![c as 0] - v)) as Vector;
+    });
+  };
+}
+
 /** The change to try of a recipe, see `proposeChange`; without a profile nothing is known to be out of reach. */
 export async function changeToTry({
   colours,
@@ -79,12 +100,17 @@ export async function changeToTry({
   }
   const [paper, good, nearest] = await Promise.all([
     paperWay(way),
-    // The black of the paper stands for that of the original, as one sees it.
     paperWay({ ...way, intent: 'relative', blackPoint: true }),
     paperWay({ ...way, intent: 'relative', blackPoint: false }),
   ]);
   try {
-    return proposeChange(colours, steps, paper.print, good.print, nearest.print);
+    return proposeChange(
+      colours,
+      steps,
+      paper.print,
+      goodPrint(good.print, nearest.print),
+      nearest.print,
+    );
   } finally {
     paper.close();
     good.close();

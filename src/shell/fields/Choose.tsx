@@ -47,7 +47,7 @@ export const Choose = ({ label, value, options, onChange, ...rest }: ChooseProps
       validationBehavior="aria"
       {...(isInvalid ? { isInvalid } : {})}
       {...(isDisabled ? { isDisabled } : {})}
-      {...(style ? { style } : {})}
+      style={{ minWidth: 0, ...style }}
     >
       <Face
         ref={focusRef}

@@ -57,7 +57,11 @@ const LOOKED_BACK = 12;
 const usuallyChanged = (rounds: readonly Proof[], workId: number) =>
   rounds
     .filter((r) => r.workId !== workId && r.toChange)
-    .map(({ round, toChange, sizeKey }) => ({ round, toChange: toChange!, sizeKey }))
+    .map(({ round, toChange, sizeKey }) => ({
+      round,
+      toChange: toChange!.replace(/\.$/, ''),
+      sizeKey,
+    }))
     .slice(0, 4);
 
 /** The proof station: the rounds of a size, and which one is held as the reference. */

@@ -27,7 +27,7 @@ export function AnswerTable({ drift }: Pick<MeasuredProof, 'drift'>) {
           <th>b*</th>
           <th>C*</th>
           <th>ΔE00</th>
-          <th className="words">the print is</th>
+          <th style={{ textAlign: 'left', paddingLeft: 18 }}>the print is</th>
         </tr>
       </thead>
       <tbody>
@@ -42,7 +42,7 @@ export function AnswerTable({ drift }: Pick<MeasuredProof, 'drift'>) {
                 <td>{signed(shift.yellow)}</td>
                 <td>{signed(shift.chroma)}</td>
                 <td>{shift.difference.toFixed(1)}</td>
-                <td className="words">
+                <td style={{ textAlign: 'left', paddingLeft: 18 }}>
                   {shiftWords(shift) || 'as the master'}; {meansWords(shift.difference)}
                 </td>
               </tr>

@@ -31,7 +31,7 @@ export function StripDrawing({ measured }: { measured: MeasuredProof }) {
     <Plate
       name="Control strip"
       fixed
-      width={width * SCALE + 2}
+      width={width * SCALE + 90}
       height={height * SCALE + 2}
       said={`Control strip of 36 patches, each the master above and the print below; mean ΔE00 ${measured.drift.mean.toFixed(1)}, worst ${measured.drift.worst.name} with ${measured.drift.worst.difference.toFixed(1)}`}
       figures={{
