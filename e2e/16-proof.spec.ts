@@ -11,7 +11,7 @@ import { StudioServer } from './support/studioServer';
 
 const HOME = '/tmp/glassine-proof';
 const SIZE = 'metricFrames-30x40';
-const server = new StudioServer(HOME, 4197);
+const server = new StudioServer(HOME, 4169);
 
 test.beforeAll(async () => {
   rmSync(HOME, { recursive: true, force: true });

@@ -172,11 +172,11 @@ test('an address with nonsense in it shows what there is, or that it is not ther
 });
 
 test('on a network it does not start without a passphrase, and says how to set one', async () => {
-  const open = new StudioServer(join(HOME, 'open'), 4182, { GLASSINE_BIND: ELSEWHERE });
+  const open = new StudioServer(join(HOME, 'open'), 4168, { GLASSINE_BIND: ELSEWHERE });
   await expect(open.start()).rejects.toThrow(
     /would let other machines in, and this studio has no passphrase.*npx glassine passphrase/s,
   );
-  const short = new StudioServer(join(HOME, 'open'), 4182, {
+  const short = new StudioServer(join(HOME, 'open'), 4168, {
     GLASSINE_BIND: ELSEWHERE,
     GLASSINE_PASSPHRASE: 'gull',
   });
