@@ -44,6 +44,7 @@ const VIEWS = [
   '/papers?bring=1',
   '/papers?paper=1&edit=1',
   '/papers/profiles',
+  '/proofs/light',
   '/proofs',
   '/editions',
   '/orders',

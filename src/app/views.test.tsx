@@ -23,6 +23,8 @@ import { PapersDrawer } from '@/drawers/papers/PapersDrawer';
 import { loadPapers } from '@/drawers/papers/view';
 import { ProfilesDrawer } from '@/drawers/papers/profiles/ProfilesDrawer';
 import { loadProfiles } from '@/drawers/papers/profiles/view';
+import { LightDesk } from '@/drawers/proofs/light/LightDesk';
+import { loadLight } from '@/drawers/proofs/light/view';
 import { ProofsDrawer } from '@/drawers/proofs/ProofsDrawer';
 import { loadProofs } from '@/drawers/proofs/view';
 import { SafekeepingDrawer } from '@/drawers/safekeeping/SafekeepingDrawer';
@@ -69,6 +71,7 @@ const DRAWERS: Record<string, (query: Query) => Promise<ReactElement>> = {
   works: async (q) => <WorksDrawer {...await loadWorks(q)} />,
   papers: async (q) => <PapersDrawer {...await loadPapers(q)} />,
   profiles: async (q) => <ProfilesDrawer {...await loadProfiles(q)} />,
+  light: async () => <LightDesk {...await loadLight()} />,
   proofs: async (q) => <ProofsDrawer {...await loadProofs(q)} />,
   editions: async (q) => <EditionsDrawer {...await loadEditions(q)} />,
   orders: async (q) => <OrdersDrawer {...await loadOrders(q)} />,

@@ -29,6 +29,7 @@ export * from './paper/profileUses';
 export * from './material/materials';
 export * from './stock/stock';
 export * from './proof/proofs';
+export * from './proof/light';
 export * from './proof/proofsPage';
 export * from './edition/editions';
 export * from './edition/checkLedger';

@@ -80,6 +80,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   proof_return: fact(),
   proof_reading: fact(),
   proof_customer: fact(),
+  light_set_up: fact(),
   // Edition
   edition: fact(),
   ledger: fact({

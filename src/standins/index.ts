@@ -3,3 +3,4 @@ export * from './scales';
 export * from './labelPrinter';
 export * from './printLab';
 export * from './instrument';
+export * from './lightMeter';

@@ -1,4 +1,5 @@
 import { dayIn, daysUntil } from '../days';
+import { LIGHT_RULES } from '../proof';
 
 export type Urgency = 'late' | 'due' | 'low' | 'waiting';
 
@@ -51,6 +52,8 @@ export type TodayLine = { urgency: Urgency } & (
   | { what: 'noMaster'; workId: number; work: string }
   | { what: 'noSizes'; workId: number; work: string }
   | { what: 'fallsShort'; workId: number; work: string; size: string; ppi: number }
+  /** Days since the screen was calibrated, by which proofs are judged. */
+  | { what: 'calibration'; days: number }
   /** `days` since the last backup; null when there is none. */
   | { what: 'backup'; days: number | null }
   /** The clock is behind the last thing written down. */
@@ -80,6 +83,8 @@ export interface TodayFacts {
   noMaster: { workId: number; work: string }[];
   noSizes: { workId: number; work: string }[];
   fallsShort: { workId: number; work: string; size: string; ppi: number }[];
+  /** The day on which the screen was calibrated last, where that was ever said. */
+  calibratedOn: string | null;
   /** ISO instants: the last backup, and the first and last thing written down. */
   kept: { backup: string | null; first: string | null; last: string | null };
   /** This instant, ISO 8601. */
@@ -110,6 +115,15 @@ const CLOCK_MS = 10 * 60_000;
 function clockLine({ kept: { last }, now }: TodayFacts): TodayLine[] {
   if (last === null || Date.parse(last) - Date.parse(now) <= CLOCK_MS) return [];
   return [{ what: 'clock', urgency: 'due', last }];
+}
+
+/** A reminder when the screen is to be calibrated again. */
+function calibrationLine({ calibratedOn }: TodayFacts, today: string): TodayLine[] {
+  if (calibratedOn === null) return [];
+  const days = -daysUntil(calibratedOn, today);
+  return days > LIGHT_RULES.calibrationDays
+    ? [{ what: 'calibration', urgency: 'low', days }]
+    : [];
 }
 
 /** A reminder when what was written since the last backup has waited too long. */
@@ -167,6 +181,7 @@ export function todayLines(
     })),
     ...clockLine(facts),
     ...backupLine(facts, today, rules),
+    ...calibrationLine(facts, today),
     ...facts.editions
       .filter((e) => e.left <= e.of * rules.nearlyClosedShare)
       .map((e): TodayLine => ({ what: 'edition', urgency: 'low', ...e })),

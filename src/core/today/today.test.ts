@@ -12,6 +12,7 @@ const none: TodayFacts = {
   untagged: [],
   noMaster: [],
   noSizes: [],
+  calibratedOn: null,
   fallsShort: [],
   kept: { backup: null, first: null, last: null },
   now: '2026-11-23T12:00:00Z',
@@ -151,4 +152,12 @@ it('low packing material and a booking without its parcel are said', () => {
       reorderPoint: 8,
     },
   ]);
+});
+
+it('reminds of a calibration a month after it was done, and not where none was ever said', () => {
+  const of = (calibratedOn: string | null) =>
+    todayLines({ ...none, calibratedOn }, '2026-11-23', TODAY_RULES);
+  expect(of(null)).toEqual([]);
+  expect(of('2026-10-24')).toEqual([]);
+  expect(of('2026-10-23')).toEqual([{ what: 'calibration', urgency: 'low', days: 31 }]);
 });

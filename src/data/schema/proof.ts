@@ -1,7 +1,14 @@
-import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import {
+  index,
+  integer,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
 import { RECIPE } from '@/core/prepare';
 import type { Intent } from '@/core/prepare';
-import type { ByEye, PatchReading, ProofLight, ProofVerdict } from '@/core/proof';
+import type { ByEye, PatchReading, ProofLight, ProofVerdict, Surround } from '@/core/proof';
 import { masters } from './capture';
 import { at, currency, id, money, versioned } from './columns';
 import { papers } from './paper';
@@ -91,3 +98,16 @@ export const proofCustomers = sqliteTable(
   },
   (t) => [index('proof_customer_of').on(t.roundId)],
 );
+
+/** How screen and light were set up for judging prints; the newest counts. */
+export const lightSetUps = sqliteTable('light_set_up', {
+  id: id(),
+  lux: real('lux').notNull(),
+  reflectance: real('reflectance').notNull(),
+  luminance: real('luminance_cd_m2'),
+  lightKelvin: integer('light_kelvin'),
+  screenKelvin: integer('screen_kelvin'),
+  surround: text('surround').$type<Surround>().notNull(),
+  calibratedOn: text('calibrated_on'),
+  at: at(),
+});

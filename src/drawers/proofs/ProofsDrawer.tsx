@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { size } from '@/core/units';
+import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
@@ -81,6 +82,9 @@ export function ProofsDrawer({ page, asked, counts, costs }: ProofsView) {
         sum={`${counts.rounds} rounds, ${counts.out} out; they have cost ${costs.map((c) => format.money(c.cost, c.currency)).join(' and ') || 'nothing'}`}
       >
         <FindField label="Find a title or paper" value={asked.find} />
+        <ButtonLink $plain href="/proofs/light">
+          Screen and light
+        </ButtonLink>
         <ListOut drawer="proofs" />
       </DrawerHead>
       <Bench>

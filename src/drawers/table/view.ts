@@ -13,6 +13,7 @@ import {
   dueCounts,
   lastDone,
   papersLow,
+  lightNow,
   writtenSpan,
   nearlyClosed,
   ordersDue,
@@ -123,7 +124,11 @@ export async function loadTable() {
     worksLacking(db, 'sizes', MOST),
     short(db, settings),
   ]);
-  const [backup, span] = await Promise.all([lastDone(db, 'backup'), writtenSpan(db)]);
+  const [backup, span, light] = await Promise.all([
+    lastDone(db, 'backup'),
+    writtenSpan(db),
+    lightNow(db),
+  ]);
   const lines = todayLines(
     {
       orders,
@@ -136,6 +141,7 @@ export async function loadTable() {
       noMaster,
       noSizes,
       fallsShort: fallsShort.lines,
+      calibratedOn: light?.calibratedOn ?? null,
       kept: { backup: backup?.at ?? null, ...span },
       now: now(),
       zone: settings.timeZone,

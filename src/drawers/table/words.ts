@@ -94,6 +94,13 @@ export function sayLine(line: TodayLine): Said {
         href: '/log?sheet=lines',
         verb: 'See the log book',
       };
+    case 'calibration':
+      return {
+        what: 'The screen is to be calibrated again: proofs are judged beside it',
+        figure: `${line.days} days ago`,
+        href: '/proofs/light',
+        verb: 'Screen and light',
+      };
     case 'backup':
       return {
         what:

@@ -43,7 +43,8 @@ export function useRecipe(view: PrepareView) {
     const output = stepIn(usual, 'output')!;
     return {
       recipe: last?.recipe ?? withStep(usual, 4, { ...output, ...numbers }),
-      at: 3,
+      // What is most often moved: the last sharpening.
+      at: usual.steps.findIndex((s) => s.kind === 'output'),
       fromId: last?.recipeId ?? null,
     };
   }, [files, picked?.key, settings.printPpi, viewing, factor]);

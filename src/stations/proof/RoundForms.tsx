@@ -105,8 +105,8 @@ export const JudgeRound = ({ view }: { view: ProofView }) => {
       seen: '',
       toChange: '',
       verdict: 'approved',
-      lux: '',
-      kelvin: '',
+      lux: view.light?.lux ? String(Math.round(view.light.lux)) : '',
+      kelvin: view.light?.lightKelvin ? String(view.light.lightKelvin) : '',
       backOn: today,
     },
     {

@@ -106,7 +106,7 @@ it('a sheet that is sent is kept with how it is printed, is measured, and says w
   const { neutral } = found.drift.byHue;
   expect(midtones!.lightness).toBeLessThan(-1);
   expect(neutral!.yellow).toBeGreaterThan(0.5);
-  expect(found.foretold!).toBeLessThan(found.drift.mean);
+  expect(found.foretold!.mean).toBeLessThan(found.drift.mean);
   expect(found.change.left).toBeLessThan(found.change.before);
   const kept = await keepChange(id);
   expect(kept).toMatchObject({ ok: true });

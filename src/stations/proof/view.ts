@@ -4,6 +4,7 @@ import { zoomLevels } from '@/core/image';
 import {
   MOST_CHOICES,
   getRecipe,
+  lightNow,
   papersToPrintOn,
   printFilesOf,
   profilesInUse,
@@ -82,6 +83,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
     readings,
     customers,
     recipe,
+    light,
   ] = await Promise.all([
     papersToPrintOn(db, MOST_CHOICES),
     proofsOf(db, work.id),
@@ -93,6 +95,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
     proofReadingsOf(db, work.id),
     proofCustomersOf(db, work.id),
     asked ? getRecipe(db, asked) : undefined,
+    lightNow(db),
   ]);
   const own = picked ? proofs.filter((p) => p.sizeKey === picked.key) : [];
   const out = own.find((p) => p.verdict === null) ?? null;
@@ -158,6 +161,8 @@ export async function loadProof(id: string, query: Record<string, string | undef
     screens: profiles
       .filter((p) => p.deviceClass === 'mntr' && p.space === 'RGB')
       .map(({ sha256, name }) => ({ sha256, name })),
+    /** The light in which proofs are judged, as it was kept. */
+    light: light ?? null,
     rounds: own,
     /** The round that is looked at, what was read of it, and what that says. */
     round,

@@ -26,8 +26,8 @@ export interface MeasuredProof {
   missing: string[];
   /** Against the master, over the white of the paper. */
   drift: StripDrift;
-  /** Mean CIEDE2000 from the master that a soft proof foretold; null without a profile. */
-  foretold: number | null;
+  /** The same as a soft proof foretold it; null without a profile. */
+  foretold: StripDrift | null;
   change: ProposedChange;
 }
 
@@ -128,7 +128,7 @@ export async function measuredProof(
       paper: read.paper,
       missing: read.missing,
       drift,
-      foretold: foretold && !('code' in foretold) ? foretold.mean : null,
+      foretold: foretold && !('code' in foretold) ? foretold : null,
       change,
     };
   });

@@ -136,6 +136,8 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `The customer agreed with proof round ${plain(d, 'round')}${plain(d, 'said') && `: ${plain(d, 'said')}`}.`,
   'proof.notAgreed': (d) =>
     `The customer did not agree with proof round ${plain(d, 'round')}${plain(d, 'said') && `: ${plain(d, 'said')}`}.`,
+  'light.kept': (d) =>
+    `Screen and light for judging proofs: ${plain(d, 'lux')} lx${plain(d, 'luminance') && `, the screen ${plain(d, 'luminance')} cd/m²`}${plain(d, 'calibratedOn') && `, calibrated on ${plain(d, 'calibratedOn')}`}.`,
   'reference.overruled': (d) =>
     `${plain(d, 'did')} without a valid reference (${plain(d, 'why')}): ${plain(d, 'reason')}.`,
   'proof.abandoned': (d) =>

@@ -60,7 +60,7 @@ describe('the change to try', () => {
     expect(found.moved.find((m) => m.part === 'lightness')!.now).toBeGreaterThan(5);
   });
 
-  for (const by of [-6, -1, 3])
+  for (const by of [-6, 1])
     for (const [c, axis] of ['L*', 'a*', 'b*'].entries()) {
       it.each(TONES)(`leaves less than a third of ${by} ${axis} in the %s`, (tone) => {
         const found = proposeChange(

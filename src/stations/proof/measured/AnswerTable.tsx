@@ -10,12 +10,16 @@ const signed = (v: number): string =>
   `${v < -0.049 ? '−' : v > 0.049 ? '+' : ''}${Math.abs(v).toFixed(1)}`;
 
 /** What came back, by tone and by hue: in figures, in words, and what that means to the eye. */
-export function AnswerTable({ drift }: Pick<MeasuredProof, 'drift'>) {
-  const rows: [string, MeanShift | null][] = [
-    ...TONES.map((t): [string, MeanShift | null] => [t, drift.byTone[t]]),
-    ['neutral', drift.byHue.neutral],
-    ...HUES.map((h): [string, MeanShift | null] => [h, drift.byHue[h]]),
-  ];
+export function AnswerTable({
+  drift,
+  foretold,
+}: Pick<MeasuredProof, 'drift' | 'foretold'>) {
+  const rows: [string, MeanShift | null, MeanShift | null][] = [
+    ...TONES.map((t) => [t, drift.byTone[t], foretold?.byTone[t] ?? null] as const),
+    ...(['neutral', ...HUES] as const).map(
+      (h) => [h, drift.byHue[h], foretold?.byHue[h] ?? null] as const,
+    ),
+  ].map(([name, shift, paper]) => [name, shift, paper]);
   return (
     <SlipTable aria-label="The print against the master">
       <thead>
@@ -27,12 +31,13 @@ export function AnswerTable({ drift }: Pick<MeasuredProof, 'drift'>) {
           <th>b*</th>
           <th>C*</th>
           <th>ΔE00</th>
+          <th>the paper’s</th>
           <th style={{ textAlign: 'left', paddingLeft: 18 }}>the print is</th>
         </tr>
       </thead>
       <tbody>
         {rows.map(
-          ([name, shift]) =>
+          ([name, shift, paper]) =>
             shift && (
               <tr key={name}>
                 <td>{name}</td>
@@ -42,6 +47,7 @@ export function AnswerTable({ drift }: Pick<MeasuredProof, 'drift'>) {
                 <td>{signed(shift.yellow)}</td>
                 <td>{signed(shift.chroma)}</td>
                 <td>{shift.difference.toFixed(1)}</td>
+                <td>{paper ? paper.difference.toFixed(1) : '–'}</td>
                 <td style={{ textAlign: 'left', paddingLeft: 18 }}>
                   {shiftWords(shift) || 'as the master'}; {meansWords(shift.difference)}
                 </td>

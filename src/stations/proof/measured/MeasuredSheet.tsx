@@ -128,10 +128,11 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
             <StripDrawing measured={measured} />
             <Small>
               Each patch: the master above, the print below, over the white of its paper;
-              ΔE00 where it is seen side by side.
+              ΔE00 where it is seen side by side. The paper’s: what of it a soft proof
+              foretold, which no change takes away.
               {measured.missing.length > 0 && ` Not read: ${measured.missing.join(', ')}.`}
             </Small>
-            <AnswerTable drift={measured.drift} />
+            <AnswerTable drift={measured.drift} foretold={measured.foretold} />
           </>
         )}
       </Surface>
@@ -186,7 +187,7 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
                     ? []
                     : [
                         {
-                          value: measured.foretold.toFixed(1),
+                          value: measured.foretold.mean.toFixed(1),
                           unit: '',
                           label: 'was foretold',
                         },

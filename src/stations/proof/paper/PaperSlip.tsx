@@ -72,6 +72,16 @@ export function PaperSlip({
         {profile?.setting && `, setting “${profile.setting}”`}, profile of{' '}
         {profile && format.day(profile.at)}
       </SlipSub>
+      {view.recipe && (
+        <Small>
+          Shown by the recipe “{view.recipe.name}”; the figures are of the master as it is.{' '}
+          <a
+            href={`/works/${work.id}/proof?sheet=paper&paper=${paper.id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}`}
+          >
+            Without it
+          </a>
+        </Small>
+      )}
       {figures && cost ? (
         <>
           <Figures

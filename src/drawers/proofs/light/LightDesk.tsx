@@ -1,0 +1,96 @@
+'use client';
+import { illuminanceOf, judgeLight, luminanceOf } from '@/core/proof';
+import { Button, ButtonLink, useAction, useActionForm, useLiveRead } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { FormFields } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { DrawerHead } from '@/shell/frame';
+import { Problem } from '@/shell/said';
+import { Figures, FormPart, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { keepLight, readMeter } from './actions';
+import { lightForm } from './lightForm';
+import { TestPatches } from './TestPatches';
+import { findingWords } from './words';
+import type { LightView } from './view';
+
+const typed = (v: number | null | undefined) =>
+  v === null || v === undefined ? '' : String(v);
+
+/** Screen and light: how they are set up where prints are judged, and what is to be put right. */
+export function LightDesk({ light, today }: LightView) {
+  const format = useFormat();
+  const form = useActionForm(
+    keepLight,
+    {
+      lux: typed(light?.lux ?? 500),
+      reflectance: typed((light?.reflectance ?? 0.9) * 100),
+      luminance: typed(light?.luminance),
+      lightKelvin: typed(light?.lightKelvin ?? 5000),
+      screenKelvin: typed(light?.screenKelvin),
+      surround: light?.surround ?? 'neutral grey',
+      calibratedOn: light?.calibratedOn ?? '',
+    },
+    { done: 'Kept: proofs are judged under it from now on.' },
+  );
+  const now = useLiveRead(form.form, lightForm);
+  const meter = useAction(readMeter, undefined, (read) => {
+    form.form.setValue('lux', String(read.lux), { shouldDirty: true });
+    form.form.setValue('lightKelvin', String(read.kelvin), { shouldDirty: true });
+  });
+  const found = now ? judgeLight(now, today) : [];
+  return (
+    <>
+      <DrawerHead title="Screen and light" sum="where proofs are judged">
+        <ButtonLink $plain href="/proofs">
+          Back to the proofs
+        </ButtonLink>
+      </DrawerHead>
+      <Bench>
+        <Surface>
+          <TestPatches />
+          <SectionLabel>How it stands</SectionLabel>
+          {found.map((f) => (
+            <Sentence key={f.what} $tone={f.tone === 'good' ? 'plain' : f.tone}>
+              {findingWords(f, (d) => format.day(d))}
+            </Sentence>
+          ))}
+          <Small>
+            Limits are rules of thumb: 375 to 625 lx, 5000 K, whites within 300 K, luminance
+            within 10 %, a calibration lasts about a month.
+          </Small>
+        </Surface>
+        <Slip label="Screen and light">
+          <SlipTitle>The set-up</SlipTitle>
+          <SlipSub>{light ? `as kept on ${format.day(light.at)}` : 'not said yet'}</SlipSub>
+          {now && (
+            <Figures
+              figures={[
+                {
+                  value: format.number(luminanceOf(now.lux, now.reflectance)),
+                  unit: 'cd/m²',
+                  label: 'the screen should have',
+                },
+                {
+                  value:
+                    now.luminance === null
+                      ? '–'
+                      : format.number(illuminanceOf(now.luminance, now.reflectance)),
+                  unit: 'lx',
+                  label: 'would suit this screen',
+                },
+              ]}
+            />
+          )}
+          <FormPart form={form} verb="Keep it">
+            <FormFields form={form.form} of={lightForm} />
+            <Button $plain $small isDisabled={meter.sending} onPress={() => meter.run({})}>
+              Read the meter
+            </Button>
+          </FormPart>
+          <Problem>{meter.problem}</Problem>
+        </Slip>
+      </Bench>
+    </>
+  );
+}
