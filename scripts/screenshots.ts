@@ -12,9 +12,9 @@ const VIEWS: Record<string, string> = {
   sheet: '/works/1/size?sheet=sheet&size=metricFrames-50x70',
   wall: '/works/1/size?sheet=view&size=metricFrames-50x70',
   prepare: '/works/1/prepare?size=metricFrames-70x100',
-  'proof-sheet': '/works/1/prepare?sheet=proof&size=metricFrames-50x70',
   'hand-over': '/works/1/prepare?sheet=handOver&size=metricFrames-50x70',
   proof: '/works/10/proof?paper=4',
+  measured: '/works/1/proof?sheet=measured&size=metricFrames-70x100',
   edition: '/works/1/edition?size=metricFrames-50x70&impression=number:12',
   price: '/works/1/price?size=metricFrames-50x70',
   finish: '/works/1/finish?size=metricFrames-50x70',
@@ -30,11 +30,6 @@ const BEFORE: Record<string, (page: Page) => Promise<void>> = {
   async prepare(page) {
     const made = '[data-testid=patch][aria-busy=false]:not([data-made="0"])';
     await page.waitForSelector(made);
-  },
-  async 'proof-sheet'(page) {
-    await page.getByRole('checkbox', { name: '70 × 100 cm' }).check();
-    await page.getByRole('button', { name: 'Propose pieces' }).click();
-    await page.getByRole('table', { name: 'Pieces' }).waitFor();
   },
   async proof(page) {
     await page.keyboard.press('m');

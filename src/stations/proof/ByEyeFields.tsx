@@ -7,7 +7,8 @@ import { EYE_ENDS, EYE_NAMES, eyeWords } from './words';
 const Rows = styled.div`
   display: grid;
   grid-template-columns: auto 1fr auto 1fr;
-  gap: 2px 7px;
+  gap: 2px 6px;
+  white-space: nowrap;
   align-items: center;
   font-size: 12px;
   > span:nth-child(4n + 2) {
@@ -24,7 +25,8 @@ const Scale = styled.div`
   button {
     appearance: none;
     width: 22px;
-    height: 22px;
+    height: 20px;
+    padding: 0;
     border: 1px solid #6f6f6f;
     margin-left: -1px;
     background: #fff;
@@ -53,7 +55,7 @@ export const ByEyeFields = ({
     {EYE_ASPECTS.map((aspect) => (
       <div key={aspect} style={{ display: 'contents' }}>
         <span>{EYE_NAMES[aspect]}</span>
-        <span>{EYE_ENDS[aspect][0]}</span>
+        <span>{EYE_ENDS[aspect][0].replace('too ', '')}</span>
         <Scale>
           {EYE_SCALE.map((step, i) => (
             <button
@@ -70,7 +72,7 @@ export const ByEyeFields = ({
             </button>
           ))}
         </Scale>
-        <span>{EYE_ENDS[aspect][1]}</span>
+        <span>{EYE_ENDS[aspect][1].replace('too ', '')}</span>
       </div>
     ))}
   </Rows>
