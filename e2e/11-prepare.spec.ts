@@ -253,6 +253,6 @@ test('a recipe of the rule of before says how far the rule of now is, and takes 
   await said.getByRole('button', { name: 'Take the rule of now' }).click();
   await expect(said).toHaveCount(0);
   await expect.poll(() => table.some((url) => url.includes('rule=2'))).toBe(true);
-  await page.getByText('7 File').click();
+  await page.getByText('8 File').click();
   await expect(page.getByLabel('dither tones between two levels')).not.toBeChecked();
 });

@@ -1,7 +1,7 @@
 import { labOf, xyzOfLab } from './difference';
 import { apply } from './matrix';
 import type { Vector } from './matrix';
-import { HUES, HUE_BEGINS, TONES, TONE_LIMITS } from './tones';
+import { HUES, HUE_BEGINS, TONES, TONE_LIMITS, sectorOf } from './tones';
 import {
   WORKING_TO_XYZ,
   XYZ_TO_WORKING,
@@ -75,9 +75,7 @@ export function hueShares(a: number, b: number, into: number[]): void {
     into[(k + HUES.length - 1) % HUES.length] = coloured * (1 - share);
     return;
   }
-  let at = HUES.length - 1;
-  while (at >= 0 && angle < HUE_BEGINS[at]!) at -= 1;
-  into[at < 0 ? HUES.length - 1 : at] = coloured;
+  into[sectorOf(angle)] = coloured;
 }
 
 /**

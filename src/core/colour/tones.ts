@@ -38,10 +38,14 @@ export const NEUTRAL_CHROMA = 6;
  */
 export function hueOf(a: number, b: number): Hue | null {
   if (Math.hypot(a, b) < NEUTRAL_CHROMA) return null;
-  const angle = ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360;
+  return HUES[sectorOf(((Math.atan2(b, a) * 180) / Math.PI + 360) % 360)]!;
+}
+
+/** The place among HUES of a hue angle, degrees 0..360. */
+export function sectorOf(angle: number): number {
   let at = HUES.length - 1;
   while (at >= 0 && angle < HUE_BEGINS[at]!) at -= 1;
-  return HUES[at < 0 ? HUES.length - 1 : at]!;
+  return at < 0 ? HUES.length - 1 : at;
 }
 
 /** The middle of each sector, degrees. */

@@ -21,13 +21,3 @@ export interface ProofLight {
   lux: number | null;
   kelvin: number | null;
 }
-
-/** Whether a by-eye judgement holds known aspects and steps of the scale only. */
-export const isByEye = (v: unknown): v is ByEye =>
-  typeof v === 'object' &&
-  v !== null &&
-  Object.entries(v).every(
-    ([aspect, step]) =>
-      EYE_ASPECTS.includes(aspect as EyeAspect) &&
-      EYE_SCALE.includes(step as (typeof EYE_SCALE)[number]),
-  );

@@ -1,6 +1,6 @@
 import { plainRecipe, withStep } from '../prepare';
 import type { Recipe } from '../prepare';
-import { isByEye, staleReasons, standingReference } from '.';
+import { staleReasons, standingReference } from '.';
 import type { ProofMadeOf } from '.';
 
 const recipe = plainRecipe(300, 1);
@@ -58,11 +58,4 @@ it('of several approved the one with the least against it stands, and of these t
   expect(of(2)).toMatchObject({ round: { id: 2 }, reasons: [] });
   expect(of(7)).toMatchObject({ reasons: ['paper'] });
   expect(standingReference([open], approved)).toBeNull();
-});
-
-it('takes judgements by eye on known scales only', () => {
-  expect(isByEye({ shadows: -2, sharpness: 1 })).toBe(true);
-  expect(isByEye({ shadows: 3 })).toBe(false);
-  expect(isByEye({ taste: 1 })).toBe(false);
-  expect(isByEye(null)).toBe(false);
 });

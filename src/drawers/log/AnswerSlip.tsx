@@ -24,7 +24,7 @@ export function AnswerSlip({
     if (!proposed || !view.from) return;
     keepInTab(`recipe-${view.from.workId}`, {
       recipe: proposed.recipe,
-      at: 3,
+      at: proposed.recipe.steps.findIndex((s) => s.kind === 'output'),
       fromId: null,
     });
     router.push(

@@ -51,7 +51,7 @@ export function BalanceFields({
     <FigureRow
       key={`${part} ${at}`}
       label={label}
-      unit="ΔE"
+      unit={part === 'curve' || at % 3 === 0 ? 'L*' : at % 3 === 1 ? 'a*' : 'b*'}
       value={step[part][at]!}
       limits={LIMITS.shift}
       step={0.5}

@@ -7,6 +7,7 @@ import {
   addProofReturn,
   addProofRound,
   addRecipe,
+  errandsOf,
   getPaper,
   getWork,
   proofReadingsOf,
@@ -26,7 +27,7 @@ import {
 } from '@/studio';
 import { backForm, customerForm, roundForm, sendForm } from './proofForms';
 import { OWN_PRINTER, isHere } from './printers';
-import { printedBy, sentFile } from './whatWasSent';
+import { printedBy, promisedBack, sentFile } from './whatWasSent';
 import { changeWords } from './measured/words';
 
 const GONE = 'This round is not there. Open the proof station anew.';
@@ -48,6 +49,7 @@ export async function sendProof(typed: unknown): Promise<Answer<number>> {
     const sentAt = v.sentOn === today ? at : noonOf(v.sentOn, settings.timeZone);
     const all = [{ file: v.file, paperId: v.paperId }, ...v.too];
     return write(async (tx) => {
+      const errands = await errandsOf(tx, workId);
       let first: number | null = null;
       const sending = all.length > 1 ? at : null;
       for (const { file, paperId } of all) {
@@ -93,7 +95,8 @@ export async function sendProof(typed: unknown): Promise<Answer<number>> {
           ...by,
           setting,
           lot: v.lot,
-          dueOn: v.dueOn,
+          // The answer of who prints it fills what was not typed.
+          dueOn: v.dueOn ?? (sent && promisedBack(errands, route, sent.name)),
           sending,
         });
         first ??= id;

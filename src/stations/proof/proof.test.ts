@@ -4,6 +4,7 @@ import { reckonPrice } from '@/core/price';
 import { keepRoute } from '@/stations/prepare/handOverActions';
 import { loadPrice } from '@/stations/price/view';
 import { judgeProof, sendProof } from './actions';
+import { promisedBack } from './whatWasSent';
 import { loadProof } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -138,4 +139,25 @@ it('what the rounds have cost goes into the price, spread over the edition', asy
   expect(start).toMatchObject({ proofs: 3400, expectedImpressions: 30 });
   const { parts } = reckonPrice(start).cost;
   expect(parts.find((c) => c.part === 'proofs')!.amount).toBe(113);
+});
+
+it('takes the day on which a lab says it leaves, of the newest errand with that file', () => {
+  const errand = (to: string, file: string, sentOn: string | null) => ({
+    manifest: {
+      errand: 'H-0001',
+      from: '',
+      to,
+      on: '2026-11-02',
+      items: [{ file }],
+    } as never,
+    answer: sentOn && { sentOn },
+  });
+  const errands = [
+    errand('Tidewrack', 'b.tif', null),
+    errand('Tidewrack', 'a.tif', '2026-11-09'),
+    errand('Tidewrack', 'a.tif', '2026-10-09'),
+  ];
+  expect(promisedBack(errands, 'Tidewrack', 'a.tif')).toBe('2026-11-09');
+  expect(promisedBack(errands, 'Tidewrack', 'b.tif')).toBeNull();
+  expect(promisedBack(errands, 'own printer', 'a.tif')).toBeNull();
 });

@@ -1,10 +1,12 @@
 import type { Intent, Recipe } from '@/core/prepare';
 import { RECIPE, sheetKind } from '@/core/prepare';
 import { getPrintFile, getSheetFile, profilesInUse, sheetItemOf } from '@/data';
-import type { Reading } from '@/data';
+import type { ErrandNow, Reading } from '@/data';
+import type { LabAnswer } from '@/standins';
 
 /** A file as a round knows it. */
 export interface SentFile {
+  name: string;
   printFileId: number | null;
   sheetId: number | null;
   masterId: number | null;
@@ -22,8 +24,8 @@ export async function sentFile(
   if (kind === 'print') {
     const file = await getPrintFile(db, Number(number));
     if (!file || file.workId !== workId || file.kind !== 'print') return null;
-    const { id, masterId, sizeKey, recipe } = file;
-    return { printFileId: id, sheetId: null, masterId, sizeKey, recipe };
+    const { id, name, masterId, sizeKey, recipe } = file;
+    return { name, printFileId: id, sheetId: null, masterId, sizeKey, recipe };
   }
   if (kind !== 'sheet') return null;
   const sheet = await getSheetFile(db, Number(number));
@@ -31,12 +33,28 @@ export async function sentFile(
   if (!sheet || !item) return null;
   const { sizeKey, recipe } = sheetKind(sheet.content.kind).tried(sheet.content);
   return {
+    name: sheet.name,
     printFileId: null,
     sheetId: sheet.id,
     masterId: item.masterId,
     sizeKey,
     recipe: recipe && RECIPE.read(recipe),
   };
+}
+
+/**
+ * The day on which who prints it said that it leaves, where it was handed over to them and they
+ * answered; null otherwise. `errands`: newest first.
+ */
+export function promisedBack(
+  errands: readonly Pick<ErrandNow, 'manifest' | 'answer'>[],
+  route: string,
+  file: string,
+): string | null {
+  const errand = errands.find(
+    ({ manifest }) => manifest.to === route && manifest.items.some((i) => i.file === file),
+  );
+  return (errand?.answer as LabAnswer | null | undefined)?.sentOn ?? null;
 }
 
 /** Through which profile and by which intent something is printed. */

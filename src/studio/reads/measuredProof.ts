@@ -1,5 +1,5 @@
 import type { Vector } from '@/core/colour';
-import { colourSteps, ruleOf } from '@/core/prepare';
+import { colourSteps } from '@/core/prepare';
 import type { RecipeStep, ResolutionSheet } from '@/core/prepare';
 import { compareStrips, readAgainstPaper } from '@/core/proof';
 import type {
@@ -61,9 +61,9 @@ async function wayOf(
   };
 }
 
-/** What of a recipe of whatever rule moves colours, as the rule of now has it. */
+/** What of a recipe moves colours; a strip is printed by the rule of now, whatever its recipe's is. */
 const stepsOf = (recipe: Proof['recipe']): RecipeStep[] =>
-  recipe ? (ruleOf(recipe) === 1 ? [] : colourSteps(recipe)) : [];
+  recipe ? colourSteps(recipe) : [];
 
 /** What is printed of a round's strip, as an instrument would measure it; on plain white where no profile is known. */
 export async function printedStrip(
