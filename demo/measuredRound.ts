@@ -47,7 +47,7 @@ export async function measuredRound(open: Studio, workId: number, paperId: numbe
     }),
   );
   const round = (await proofsOf(db, workId)).find((p) => p.id === id)!;
-  const strip = (await stripOfRound(open, db, round))!;
+  const strip = (await stripOfRound(db, round))!;
   const printed = await printedStrip(open, round, strip);
   const instrument = instrumentOver(printed, { paper: paperId, reading: 7 });
   const { patches } = await instrument.read(strip.map((p) => p.name));

@@ -6,6 +6,7 @@ import { scratch, writeMaster } from './fixtures';
 import { serious } from './support/axe';
 import { choose } from './support/choose';
 import { opened } from './support/opened';
+import { stripDesk } from './support/proofs';
 import { seedStudio } from './support/seedStudio';
 import { StudioServer } from './support/studioServer';
 
@@ -122,23 +123,12 @@ const rounds = `${server.url}/works/1/proof?sheet=rounds&size=${SIZE}`;
 
 /** A proof sheet with a control strip by a recipe, written. */
 async function writeSheet(recipe: unknown): Promise<void> {
-  const desk = {
-    sizes: [SIZE],
-    places: [{ x: 0.5, y: 0.5, tests: 'byHand' }],
-    sheet: 'A4',
-    own: { width: 210, height: 297 },
-    width: 40,
-    height: 30,
-    margin: 5,
-    overview: false,
-    strip: true,
-  };
   const path = '/works/1/prepare?sheet=proof';
   const answer = await server.action(path, PROOF_ACTIONS, 'orderProofSheet', {
     workId: '1',
     recipe: JSON.stringify(recipe),
     recipeId: '',
-    desk: JSON.stringify(desk),
+    desk: JSON.stringify(stripDesk(SIZE)),
   });
   expect(answer).toMatchObject({ ok: true });
   const waiting = "SELECT count(*) AS n FROM job WHERE state IN ('queued', 'running')";

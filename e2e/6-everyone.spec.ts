@@ -7,6 +7,7 @@ import { serious } from './support/axe';
 import { listOf } from './support/choose';
 import { figuresUnsaid } from './support/drawing';
 import { opened } from './support/opened';
+import { SENT } from './support/proofs';
 import { seedStudio } from './support/seedStudio';
 import { StudioServer } from './support/studioServer';
 
@@ -96,6 +97,7 @@ test.beforeAll(async ({ browser }) => {
     'src/stations/proof/actions.ts',
     'sendProof',
     {
+      ...SENT,
       workId: '1',
       sizeKey: SIZE,
       paperId: '1',
@@ -103,12 +105,6 @@ test.beforeAll(async ({ browser }) => {
       cost: '12',
       sentOn: '2026-11-02',
       remarks: 'first look',
-      file: '',
-      too: '[]',
-      intent: 'relative',
-      setting: '',
-      lot: '',
-      dueOn: '',
     },
   );
   expect(sent).toMatchObject({ ok: true });

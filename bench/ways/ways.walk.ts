@@ -17,6 +17,7 @@ import {
 } from '../../e2e/support/inProcess';
 import type { InProcess } from '../../e2e/support/inProcess';
 import { samplesBy } from '../../e2e/support/master';
+import { BACK, SENT } from '../../e2e/support/proofs';
 import { layOutBench, tickAll } from '../../e2e/support/orderBench';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -78,12 +79,9 @@ it('a size to its file', async () => {
 it('a proof round', async () => {
   const calls = new Set<string>();
   const round = { workId: '1', sizeKey: SIZE, paperId: '1', route: 'own printer' };
-  const more = { file: '', too: '[]', intent: 'relative', setting: '', lot: '', dueOn: '' };
-  const day = { sentOn: '2026-11-02', remarks: 'as it is' };
-  const sent = { ...round, ...more, ...day, cost: '12.50' };
+  const sent = { ...SENT, ...round };
   const roundId = String(await noted(calls, () => sendProof(sent)));
-  const said = { seen: 'as it should', toChange: '', byEye: '{}', lux: '', kelvin: '' };
-  const back = { workId: '1', roundId, ...said, backOn: '' };
+  const back = { ...BACK, workId: '1', roundId, seen: 'as it should', toChange: '' };
   await noted(calls, () => judgeProof({ ...back, verdict: 'approved' }));
   report('A proof round', calls);
 });

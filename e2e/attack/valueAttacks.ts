@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { STATIONS } from '@/core/work';
 import type { Attack } from './attack';
+import { SENT } from '../support/proofs';
 import type { StudioServer } from '../support/studioServer';
 
 const NASTY = [
@@ -116,6 +117,7 @@ export const valueAttacks: Attack[] = [
           'src/stations/proof/actions.ts',
           'sendProof',
           {
+            ...SENT,
             workId: '1',
             sizeKey: 'metricFrames-30x40',
             paperId: '1',
@@ -123,12 +125,6 @@ export const valueAttacks: Attack[] = [
             sentOn: '2026-11-02',
             cost: '0',
             remarks: '',
-            file: '',
-            too: '[]',
-            intent: 'relative',
-            setting: '',
-            lot: '',
-            dueOn: '',
             ...over,
           },
         );

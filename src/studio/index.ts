@@ -44,6 +44,7 @@ export * from './reads/stripOfMaster';
 export * from './reads/measuredProof';
 export * from './reads/readingFile';
 export * from './reads/referenceOf';
+export * from './reads/profileFor';
 export * from './bring/bringReading';
 export * from './reads/proofFigures';
 export * from './pixels/proofTiles';

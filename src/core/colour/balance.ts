@@ -44,10 +44,13 @@ const HUE_RAMP = 7;
 /** Chroma from which a colour begins to have a hue, and at which it wholly has it. */
 const CHROMA_RAMP = [4, 8] as const;
 /** L* within which, next to black and to white, less and less is moved. */
-const ENDS = 5;
+const ENDS = 9;
 
-/** A smooth way from 0 (at `from`) to 1 (at `to`). */
-function smooth(v: number, from: number, to: number): number {
+/**
+ * A smooth way from 0 (at `from`) to 1 (at `to`).
+ * @example smooth(5, 0, 10) // 0.5
+ */
+export function smooth(v: number, from: number, to: number): number {
   const t = v <= from ? 0 : v >= to ? 1 : (v - from) / (to - from);
   return t * t * (3 - 2 * t);
 }

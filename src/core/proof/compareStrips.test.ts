@@ -1,4 +1,4 @@
-import { compareStrips } from '.';
+import { compareStrips, driftSince } from '.';
 import type { PatchReading, StripDrift } from '.';
 
 const REFERENCE: PatchReading[] = [
@@ -59,4 +59,23 @@ it('is refused where patches are missing; others beside them do no harm', () => 
   expect(compareStrips([], [])).toMatchObject({ code: 'missing' });
   const more = [...REFERENCE, { name: 'own', lab: [1, 1, 1] as [number, number, number] }];
   expect(driftOf(more).patches).toHaveLength(5);
+});
+
+it('drift since an approved print is over the patches that both readings have', () => {
+  const names = Array.from({ length: 12 }, (_, i) => `p${i}`);
+  const approved = names.map((name, i) => ({
+    name,
+    lab: [30 + 4 * i, 0, 0] as [number, number, number],
+  }));
+  const without = approved.filter((p) => p.name !== 'p5');
+  const drift = driftSince(
+    without,
+    approved.filter((p) => p.name !== 'p7'),
+  );
+  if ('code' in drift) throw new Error(drift.code);
+  expect([drift.patches.length, drift.mean, drift.passes]).toEqual([10, 0, true]);
+  expect(driftSince(approved.slice(0, 5), approved)).toMatchObject({
+    code: 'missing',
+    found: 5,
+  });
 });

@@ -72,6 +72,25 @@ function meanOf(patches: readonly PatchDrift[]): MeanShift | null {
 const named = <K extends string, V>(keys: readonly K[], of: (key: K) => V) =>
   Object.fromEntries(keys.map((k) => [k, of(k)])) as Record<K, V>;
 
+/** Share of the patches that both readings must have; with fewer in common nothing is said. */
+const LEAST_IN_COMMON = 0.75;
+
+/**
+ * How far a later print has drifted from the approved one: over the patches that both readings have, since
+ * either may lack one that could not be read.
+ */
+export function driftSince(
+  reading: readonly PatchReading[],
+  approved: readonly PatchReading[],
+  limits: StripLimits = STRIP_LIMITS,
+): StripDrift | StripFault {
+  const read = new Set(reading.map((p) => p.name));
+  const common = approved.filter((p) => read.has(p.name));
+  return common.length < LEAST_IN_COMMON * approved.length
+    ? compareStrips(reading, approved, limits)
+    : compareStrips(reading, common, limits);
+}
+
 /**
  * Holds a strip that was read against the approved one, patch by patch, by their names. What the
  * reading has beyond the reference is left out; every patch of the reference must be there.

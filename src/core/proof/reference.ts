@@ -10,6 +10,8 @@ export interface ProofMadeOf {
   profileSha256: string | null;
   masterId: number | null;
   recipe: Pick<Recipe, 'rule' | 'steps' | 'convert'> | null;
+  /** The profile that its paper and printer are printed with by now, where that is known. */
+  profileNow?: string | null;
 }
 
 /** What a print is about to be made of; what is not known is left out, and not held against it. */
@@ -26,7 +28,7 @@ export const STALE_REASONS = [
 ] as const;
 export type StaleReason = (typeof STALE_REASONS)[number];
 
-/** A reference holds for other sizes too, up to this factor of the longer side: a rule of thumb, to be changed. */
+/** A reference holds for other sizes too, up to this linear factor: a rule of thumb, to be changed. */
 export const SIZE_FACTOR = 1.5;
 
 /** What of a recipe a proof was approved for: its steps and colours, not the form of the file. */
@@ -63,7 +65,7 @@ export function staleReasons(
     size: otherSize,
     paper: differs(approved.paperId, print.paperId),
     printer: differs(approved.route, print.route),
-    profile: differs(approved.profileSha256, print.profileSha256),
+    profile: differs(approved.profileSha256, print.profileSha256 ?? approved.profileNow),
     master: differs(approved.masterId, print.masterId),
     recipe: differs(
       approved.recipe && seen(approved.recipe),

@@ -1,4 +1,4 @@
-import { D50, labOf, mediaWhite } from '@/core/colour';
+import { D50, labOf, mediaWhite, smooth } from '@/core/colour';
 import type { Vector } from '@/core/colour';
 import { coloursThrough } from '@/core/prepare';
 import type { RecipeStep } from '@/core/prepare';
@@ -77,8 +77,7 @@ function goodPrint(drawnTogether: PaperWay['print'], nearest: PaperWay['print'])
   return (labs: readonly Vector[]): Vector[] => {
     const [dark, light] = [drawnTogether(labs), nearest(labs)];
     return labs.map(([l], i) => {
-      const t = Math.min(1, Math.max(0, (l - from) / (from * (GIVES_WAY - 1) || 1)));
-      const share = t * t * (3 - 2 * t);
+      const share = smooth(l, from, from * GIVES_WAY);
       return dark[i]!.map((v, c) => v + share * (light[i]![c as 0] - v)) as Vector;
     });
   };

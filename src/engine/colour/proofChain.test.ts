@@ -3,10 +3,19 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { COTTON, OFFSET, paperProfile } from '../../../demo/profiles/profiles';
-import { RGB_SPACES, iccProfile } from '@/core/colour';
+import {
+  RGB_SPACES,
+  apply,
+  encodedLight,
+  iccProfile,
+  invert,
+  rgbToXyzD50,
+  xyzOfLab,
+} from '@/core/colour';
 import type { SpaceId } from '@/core/colour';
-import type { Intent } from '@/core/prepare';
-import { differences } from '@/core/proof';
+import { coloursThrough, plainRecipe } from '@/core/prepare';
+import type { Intent, RecipeStep } from '@/core/prepare';
+import { differences, labAt } from '@/core/proof';
 import { openPicture } from '../sharpSetup';
 import { createTiff } from '../tiff/tiffWriter';
 import {
@@ -197,3 +206,52 @@ it('shows the untouched master in the colours of the screen', async () => {
   expect(off(other.lab(made), one.lab(grey)).most).toBeLessThan(0.1);
   [one, other, shown].forEach((o) => o.close());
 });
+
+it.each(['matte cotton', 'press'] as const)(
+  'a recipe moves colours before they are printed on %s: the same as the moved picture printed',
+  async (name) => {
+    const profile = PROFILES[name];
+    const way = { profile, intent: 'relative', blackPoint: true } as const;
+    const screen = iccProfile(RGB_SPACES['prophoto-rgb']);
+    const shown = { paperWhite: false, blackInk: true, screen };
+    const colour = { icc: iccProfile(RGB_SPACES['a98-rgb']), assumedSpace: null };
+    const steps = plainRecipe(300, 1).steps.map((s): RecipeStep => {
+      if (s.kind === 'adjust') return { ...s, on: true, lightness: -9, saturation: -20 };
+      return s.kind === 'balance' ? { ...s, on: true, curve: [0, 2, -3, 1, 0] } : s;
+    });
+    const [plain, by] = await Promise.all([
+      proofedOnScreen(colour, 3, way, shown),
+      proofedOnScreen(colour, 3, way, shown, steps),
+    ]);
+    // The picture itself moved, in whole numbers of its own profile.
+    const space = RGB_SPACES['a98-rgb'];
+    const ruler = await labFrom(colour.icc, 3);
+    const labs = ruler.lab(data);
+    const of = Array.from({ length: PIXELS }, (_, i) => labAt(labs, i));
+    const back = invert(rgbToXyzD50(space));
+    const moved = Uint16Array.from(
+      coloursThrough(steps, of).flatMap((lab) =>
+        apply(back, xyzOfLab(lab)).map((v) => encodedLight(space.curve, v) * 65535),
+      ),
+      (v) => Math.round(Math.min(65535, Math.max(0, v))),
+    );
+    const within = Array.from({ length: PIXELS }, (_, i) =>
+      [0, 1, 2].every((c) => moved[3 * i + c]! > 600 && moved[3 * i + c]! < 65000),
+    );
+    const screenLab = await labFrom(screen, 3);
+    const asLab = (rgb: Float32Array) => screenLab.lab(Uint16Array.from(rgb));
+    const found = differences(
+      asLab(by.exact(data, PIXELS)),
+      asLab(plain.exact(moved, PIXELS)),
+    );
+    const held = [...found].filter((_, i) => within[i]);
+    expect(held.length).toBeGreaterThan(PIXELS / 3);
+    expect(Math.max(...held)).toBeLessThan(0.5);
+    const unmoved = differences(
+      asLab(by.exact(data, PIXELS)),
+      asLab(plain.exact(data, PIXELS)),
+    );
+    expect(Math.max(...unmoved)).toBeGreaterThan(3);
+    for (const one of [plain, by, ruler, screenLab]) one.close();
+  },
+);

@@ -1,15 +1,5 @@
-/** Repeatable chance: the same seed gives the same picture. */
-export type Chance = () => number;
-
-export function chance(seed: number): Chance {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+export { chance } from '@/core/image';
+export type { Chance } from '@/core/image';
 
 /** A number in 0..1 that belongs to a lattice point. */
 export function hash(x: number, y: number, seed: number): number {

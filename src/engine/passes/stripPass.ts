@@ -2,7 +2,7 @@ import { writeFile } from 'node:fs/promises';
 import { XYZ_TO_WORKING, apply, carriedOf, xyzOfLab } from '@/core/colour';
 import type { Vector } from '@/core/colour';
 import { chooseStrip, gatherColours, labAt, layOutStrip } from '@/core/proof';
-import type { StripPatch } from '@/core/proof';
+import type { StripPatch } from '@/core/prepare';
 import { asNative, masterEnd } from '../colour/masterColour';
 import type { MasterColour } from '../colour/masterColour';
 import { labFrom, masterAxes } from '../colour/proofChain';

@@ -1,4 +1,5 @@
 import type { Vector } from '@/core/colour';
+import { chance } from '@/core/image';
 import type { PatchReading } from '@/core/proof';
 
 /** What was read of a strip: patches by their names, and those that could not be read. */
@@ -18,25 +19,14 @@ export interface Instrument {
 const NOISE = 0.3;
 const DEAD_OF = 4;
 
-/** Even numbers 0..1 from a seed, the same every time (mulberry32). */
-function even(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /**
  * How the simulated printer of the room departs from its profiles: a little darker in the middle
  * tones and towards yellow, more or less by `seed`, the same for the same paper.
  */
 export function simulatedDrift([l, a, b]: Readonly<Vector>, seed: number): Vector {
-  const chance = even(seed);
-  const darker = 2 + 2 * chance();
-  const yellower = 1.5 + 2 * chance();
+  const of = chance(seed);
+  const darker = 2 + 2 * of();
+  const yellower = 1.5 + 2 * of();
   const middle = Math.sin((Math.PI * Math.min(100, Math.max(0, l))) / 100);
   return [l - darker * middle, a + 0.6 * middle, b + yellower * middle];
 }
@@ -51,11 +41,10 @@ export const simulatedInstrument = (
 ): Instrument => ({
   name: 'hand spectrophotometer (simulated)',
   read(names) {
-    const chance = even(seed);
-    const noise = () => (chance() + chance() + chance() - 1.5) * NOISE;
+    const of = chance(seed);
+    const noise = () => (of() + of() + of() - 1.5) * NOISE;
     // The paper is never lost: without it nothing can be said.
-    const dead =
-      chance() * DEAD_OF < 1 ? 2 + Math.floor(chance() * (names.length - 2)) : -1;
+    const dead = of() * DEAD_OF < 1 ? 2 + Math.floor(of() * (names.length - 2)) : -1;
     const there = new Map(printed.map((p) => [p.name, p.lab]));
     const patches: PatchReading[] = [];
     const unread: string[] = [];

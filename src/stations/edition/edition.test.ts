@@ -27,7 +27,11 @@ const number = (over: Record<string, string> = {}) =>
 
 it('shows the next number, and gives the one it showed', async () => {
   const view = await loadEdition('1', { size: SIZE });
-  expect(view).toMatchObject({ next: '3/6', reference: { round: null }, overruled: false });
+  expect(view).toMatchObject({
+    next: '3/6',
+    reference: { standing: null },
+    overruled: false,
+  });
   expect(await number({ shown: '3/6', overruled: '' })).toMatchObject({
     ok: false,
     fields: { overruled: expect.stringContaining('There is no valid reference') },

@@ -83,8 +83,8 @@ export async function orderPrintFiles(typed: unknown): Promise<Answer<number[]>>
       const against = new Map<string, string>();
       for (const { order } of files) {
         const { sizeKey, recipe } = order;
-        const { round, why } = await referenceOf(db, work.id, { sizeKey, recipe });
-        if (round && why !== '') against.set(sizeKey, why);
+        const { standing, why } = await referenceOf(db, work.id, { sizeKey, recipe });
+        if (standing && why !== '') against.set(sizeKey, why);
       }
       const detail = { did: 'A print file was ordered', reason };
       const what = 'reference.overruled';

@@ -9,12 +9,11 @@ import {
   printSourceOf,
   profilesNow,
   namedRecipes,
-  proofsOf,
   routesNow,
   sheetFilesOf,
 } from '@/data';
 import type { LabAnswer } from '@/standins';
-import { dropFolder, loadWorkPage, offeredRungs } from '@/studio';
+import { approvedRounds, dropFolder, loadWorkPage, offeredRungs } from '@/studio';
 import { fileShown } from './filesShown';
 import { sheetOf } from './sheetNames';
 
@@ -39,7 +38,7 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     errands,
     source,
     detail,
-    proofs,
+    approved,
   ] = await Promise.all([
     filesOf(db, work.id),
     sheet === 'handOver'
@@ -53,7 +52,7 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     errandsOf(db, work.id),
     printSourceOf(db, work.id),
     detailOfMaster(db, master?.id ?? null),
-    proofsOf(db, work.id),
+    approvedRounds(db, work.id),
   ]);
   const ppi = settings.size.printPpi;
   const kinds = ['printFile', 'sheet', 'handOver'];
@@ -86,7 +85,7 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     /** A recipe that is to be taken, as the address asks. */
     take: Number(query.recipe) || null,
     /** Approved proofs: what is written is held against them. */
-    approved: proofs.filter((p) => p.verdict === 'approved'),
+    approved,
     /** What the log book is asked by. */
     made: { source, detail },
     routes: routes.map((r) => ({ ...r, drop: dropFolder(studio.home, r) })),

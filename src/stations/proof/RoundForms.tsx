@@ -48,6 +48,7 @@ export const SendRound = ({ view }: { view: ProofView }) => {
         too: JSON.stringify(too),
       },
       done: 'Proof round noted as sent.',
+      onDone: () => setToo([]),
     },
   );
   const paperId = papers.map((p) => [String(p.id), `${p.name}, ${p.weight} g/m²`] as const);

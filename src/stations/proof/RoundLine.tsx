@@ -26,6 +26,7 @@ export function RoundLine({ round: r, view }: { round: Round; view: ProofView })
   const said = customers.filter((c) => c.roundId === r.id);
   const eye = EYE_ASPECTS.filter((a) => r.byEye?.[a] !== undefined);
   const by = madeBy(r);
+  const measurable = r.sheetId !== null && view.withStrip.includes(r.sheetId);
   return (
     <li>
       <strong>
@@ -62,11 +63,13 @@ export function RoundLine({ round: r, view }: { round: Round; view: ProofView })
             {c.said && `, “${c.said}”`}
           </p>
         ))}
-        <Small>
-          <a href={`/works/${work.id}/proof?sheet=measured&round=${r.id}${size}`}>
-            {read.includes(r.id) ? 'What was measured' : 'Measure it'}
-          </a>
-        </Small>
+        {measurable && (
+          <Small>
+            <a href={`/works/${work.id}/proof?sheet=measured&round=${r.id}${size}`}>
+              {read.includes(r.id) ? 'What was measured' : 'Measure it'}
+            </a>
+          </Small>
+        )}
       </div>
     </li>
   );

@@ -16,7 +16,10 @@ import {
 } from '@/data';
 import { instrumentOver } from '@/standins';
 import {
+  NO_STRIP,
+  OWN_PRINTER,
   act,
+  isHere,
   keepReading,
   measuredProof,
   printedStrip,
@@ -26,7 +29,6 @@ import {
   stripOfRound,
 } from '@/studio';
 import { backForm, customerForm, roundForm, sendForm } from './proofForms';
-import { OWN_PRINTER, isHere } from './printers';
 import { printedBy, promisedBack, sentFile } from './whatWasSent';
 import { changeWords } from './measured/words';
 
@@ -159,11 +161,8 @@ export async function readStrip(typed: unknown): Promise<Answer<null>> {
   return act(roundForm, typed, {}, async ({ workId, roundId }, { studio, at }) => {
     const round = await roundOf(studio, workId, roundId);
     if (!round) return refuse(GONE);
-    const strip = await stripOfRound(studio, studio.db.read, round);
-    if (!strip)
-      return refuse(
-        'This round has no control strip: what was sent names no master. Send a proof sheet with a strip on it.',
-      );
+    const strip = await stripOfRound(studio.db.read, round);
+    if (!strip) return refuse(NO_STRIP);
     const printed = await printedStrip(studio, round, strip);
     const instrument = instrumentOver(printed, {
       paper: round.paperId,

@@ -9,10 +9,12 @@ import {
 } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { samplesBy } from '../../../e2e/support/master';
+import { BACK, SENT, stripDesk } from '../../../e2e/support/proofs';
 import { colourDifference } from '@/core/colour';
 import { plainRecipe, ruleOf, stepIn } from '@/core/prepare';
 import { chooseStrip, writeCgats } from '@/core/proof';
 import { getRecipe, proofsOf, sheetFilesOf, takeProfile } from '@/data';
+import { orderPrintFiles } from '@/stations/prepare/actions';
 import { orderProofSheet } from '@/stations/prepare/proofActions';
 import { readingFile, receiveProfile, receiveReading } from '@/studio';
 import { judgeProof, keepChange, readStrip, sendProof } from './actions';
@@ -43,36 +45,25 @@ beforeAll(async () => {
       { paper: 'Linen 300', profile: 'cotton' },
     ),
   );
-  const desk = {
-    sizes: [SIZE],
-    places: [{ x: 0.5, y: 0.5, tests: 'byHand' }],
-    sheet: 'A4',
-    own: { width: 210, height: 297 },
-    width: 40,
-    height: 30,
-    margin: 5,
-    overview: false,
-    strip: true,
-  };
+  const desk = stripDesk(SIZE);
   const recipe = JSON.stringify(plainRecipe(72, 0.8));
   await orderProofSheet({ workId: '1', recipe, recipeId: '', desk: JSON.stringify(desk) });
   await idle(here.open);
 });
 afterAll(() => here.end());
 
-const NOTHING = { too: '[]', setting: 'matte', lot: 'B-12', cost: '12', remarks: '' };
 const send = async (over: Record<string, string> = {}) => {
   const [sheet] = await sheetFilesOf(here.open.db.read, 1);
   return sendProof({
+    ...SENT,
     workId: '1',
     sizeKey: SIZE,
     file: `sheet:${sheet!.id}`,
     paperId: '1',
     route: 'own printer',
-    intent: 'relative',
-    sentOn: '2026-11-02',
+    setting: 'matte',
+    lot: 'B-12',
     dueOn: '2026-11-09',
-    ...NOTHING,
     ...over,
   });
 };
@@ -120,7 +111,7 @@ it('a sheet that is sent is kept with how it is printed, is measured, and says w
 });
 
 it('the readings leave as CGATS and as a table, and come back the same', async () => {
-  const { reading, round } = await loadProof('1', { size: SIZE });
+  const { reading, round } = await loadProof('1', { sheet: 'measured', size: SIZE });
   const file = await readingFile(String(reading!.id), 'cgats');
   expect(file!.name).toMatch(/^slack-water_round-1_\d{4}-\d\d-\d\d\.txt$/);
   const text = new TextDecoder().decode(file!.bytes);
@@ -162,7 +153,7 @@ it.each([
 
 it('an approved round is the reference until the paper, the profile or the size is another', async () => {
   const { round } = await loadProof('1', { size: SIZE });
-  const back = { byEye: '{"midtones":-1}', lux: '500', kelvin: '5000', backOn: '' };
+  const back = { ...BACK, byEye: '{"midtones":-1}', lux: '500', kelvin: '5000' };
   const early = { ...back, backOn: '2026-10-30' };
   const said = { workId: '1', roundId: String(round!.id), seen: 'close', toChange: '' };
   expect(await judgeProof({ ...said, ...early, verdict: 'approved' })).toMatchObject({
@@ -196,4 +187,40 @@ it('an approved round is the reference until the paper, the profile or the size 
   );
   const now = await loadProof('1', { size: SIZE, paper: '1' });
   expect(now).toMatchObject({ reference: null, standing: { reasons: ['profile'] } });
+});
+
+it('a print file by another recipe than was approved may be written, and the log says why', async () => {
+  const recipe = plainRecipe(72, 2.5);
+  const order = (overruled: string) =>
+    orderPrintFiles({
+      workId: '1',
+      sizeKeys: JSON.stringify([SIZE]),
+      recipe: JSON.stringify(recipe),
+      recipeId: '',
+      pair: '',
+      overruled,
+    });
+  const told = () =>
+    here.rows<{ detail: string }>(
+      "SELECT detail FROM log_line WHERE what = 'reference.overruled'",
+    );
+  expect(await order('')).toMatchObject({ ok: true });
+  expect(await told()).toEqual([]);
+  expect(await order('a test of sharpness')).toMatchObject({ ok: true });
+  const [line] = await told();
+  expect(JSON.parse(line!.detail)).toEqual({
+    did: 'A print file was ordered',
+    why: expect.stringMatching(/^the profile and the recipe are another than in round 1/),
+    reason: 'a test of sharpness',
+  });
+  await idle(here.open);
+});
+
+it('nothing is read of what carries no strip', async () => {
+  const sent = await send({ file: '' });
+  const id = { workId: '1', roundId: String((sent as { value: number }).value) };
+  expect(await readStrip(id)).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('There is no control strip on what was sent'),
+  });
 });

@@ -1,9 +1,11 @@
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
+import { BACK, SENT } from '../../../e2e/support/proofs';
 import { reckonPrice } from '@/core/price';
 import { keepRoute } from '@/stations/prepare/handOverActions';
 import { loadPrice } from '@/stations/price/view';
-import { judgeProof, sendProof } from './actions';
+import { profileFor } from '@/studio';
+import { judgeProof, noteCustomer, sendProof } from './actions';
 import { promisedBack } from './whatWasSent';
 import { loadProof } from './view';
 
@@ -17,19 +19,13 @@ afterAll(() => here.end());
 
 const send = (over: Record<string, string> = {}) =>
   sendProof({
+    ...SENT,
     workId: '1',
     sizeKey: SIZE,
     paperId: '1',
     route: 'own printer',
     cost: '12.50',
-    sentOn: '2026-11-02',
     remarks: 'as it is',
-    file: '',
-    too: '[]',
-    intent: 'relative',
-    setting: '',
-    lot: '',
-    dueOn: '',
     ...over,
   });
 const judge = (roundId: number, over: Record<string, string> = {}) =>
@@ -39,10 +35,7 @@ const judge = (roundId: number, over: Record<string, string> = {}) =>
     seen: 'shadows closed',
     toChange: 'open the shadows',
     verdict: 'changeAndRepeat',
-    byEye: '{}',
-    lux: '',
-    kelvin: '',
-    backOn: '',
+    ...BACK,
     ...over,
   });
 const idOf = (answer: unknown) => (answer as { value: number }).value;
@@ -160,4 +153,82 @@ it('takes the day on which a lab says it leaves, of the newest errand with that 
   expect(promisedBack(errands, 'Tidewrack', 'a.tif')).toBe('2026-11-09');
   expect(promisedBack(errands, 'Tidewrack', 'b.tif')).toBeNull();
   expect(promisedBack(errands, 'own printer', 'a.tif')).toBeNull();
+});
+
+describe('several in one sending, and what a customer says', () => {
+  const rows = () =>
+    here.rows<{ id: number; paper_id: number; sending: string | null }>(
+      'SELECT id, paper_id, sending FROM proof_round ORDER BY id',
+    );
+
+  it('are noted together, or none of them', async () => {
+    const second = await addPaper();
+    const before = await rows();
+    const along = (paperId: number) => JSON.stringify([{ file: '', paperId }]);
+    const to = { route: 'Pigment desk', paperId: String(second) };
+    expect(await send({ ...to, too: along(999) })).toMatchObject({
+      ok: false,
+      fields: { paperId: expect.any(String) },
+    });
+    // The first paper has a round that is still out.
+    expect(await send({ ...to, too: along(1) })).toMatchObject({ ok: false });
+    expect(await rows()).toEqual(before);
+    const third = await addPaper();
+    expect(await send({ ...to, too: along(third) })).toMatchObject({ ok: true });
+    const [one, other] = (await rows()).slice(-2);
+    expect([one!.paper_id, other!.paper_id]).toEqual([second, third]);
+    expect(one!.sending).not.toBeNull();
+    expect(other!.sending).toBe(one!.sending);
+  });
+
+  it('is noted beside the round, and told in the log', async () => {
+    const { out } = await loadProof('1', { size: SIZE });
+    const of = { workId: '1', roundId: String(out!.id), sentOn: '2026-11-05' };
+    expect(
+      await noteCustomer({ ...of, agreed: 'do not agree', said: 'too warm' }),
+    ).toMatchObject({ ok: true });
+    expect(
+      await noteCustomer({ ...of, roundId: '999', agreed: 'agree', said: '' }),
+    ).toMatchObject({ ok: false });
+    const { customers } = await loadProof('1', { size: SIZE });
+    expect(customers).toMatchObject([
+      { roundId: out!.id, agreed: false, said: 'too warm' },
+    ]);
+    const [line] = await here.rows<{ what: string }>(
+      'SELECT what FROM log_line ORDER BY id DESC LIMIT 1',
+    );
+    expect(line!.what).toBe('proof.notAgreed');
+  });
+});
+
+/** A further paper in the drawer. */
+async function addPaper(): Promise<number> {
+  const columns = `maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+    currency, reorder_point, printer_setting, permanence, note, created_at`;
+  await here.rows(
+    `INSERT INTO paper (name, ${columns}) SELECT name || ' again', ${columns} FROM paper WHERE id = 1`,
+  );
+  const [row] = await here.rows<{ id: number }>('SELECT max(id) AS id FROM paper');
+  return row!.id;
+}
+
+it('a profile is of its printer: another printer’s is never taken for it', () => {
+  const use = (printer: string, setting: string, sha256: string) => ({
+    ...{ paperId: 1, paper: 'Linen 300', profile: '', space: 'RGB' as const, at: '' },
+    printer,
+    setting,
+    sha256,
+  });
+  const inUse = [use('', 'matte', 'own'), use('Tidewrack', '', 'lab')];
+  const routes = [
+    { name: 'Tidewrack', kind: 'onlineLab' as const },
+    { name: 'Marrow', kind: 'onlineLab' as const },
+    { name: 'Pigment desk', kind: 'ownPrinter' as const },
+  ];
+  const of = (route: string, paperId = 1) =>
+    profileFor(inUse, { paperId, route, setting: 'matte' }, routes)?.sha256 ?? null;
+  expect(of('Tidewrack')).toBe('lab');
+  expect(of('Marrow')).toBeNull();
+  expect([of('own printer'), of('Pigment desk')]).toEqual(['own', 'own']);
+  expect(of('Tidewrack', 2)).toBeNull();
 });

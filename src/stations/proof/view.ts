@@ -1,4 +1,3 @@
-import { STALE_REASONS, compareStrips, standingReference } from '@/core/proof';
 import type { Proof } from '@/data';
 import { zoomLevels } from '@/core/image';
 import {
@@ -18,12 +17,19 @@ import {
 } from '@/data';
 import type { ProfileInUse } from '@/data';
 import { nominalSize } from '@/core/size';
-import { sheetKind } from '@/core/prepare';
+import { sheetKind, stripOn } from '@/core/prepare';
 import { TILE, readyAtOnce } from '@/engine';
-import { loadWorkPage, measuredProof, offeredRungs, studio, todayOf } from '@/studio';
+import {
+  OWN_PRINTER,
+  isHere,
+  loadWorkPage,
+  offeredRungs,
+  referenceOf,
+  todayOf,
+} from '@/studio';
 import type { MasterView } from '@/studio';
 import type { ProofPicture } from './paper/proofSource';
-import { OWN_PRINTER, isHere } from './printers';
+import { measuredOf } from './measured/view';
 import { sheetOf } from './sheetNames';
 
 /** A paper at hand, and the profile that it is printed through; null where none is known. */
@@ -50,6 +56,9 @@ export interface SendableFile {
   /** Whether a control strip is on it. */
   strip: boolean;
 }
+
+/** Of a round that is not looked at. */
+const NOT_LOOKED_AT = { reading: null, measured: null, against: null, strip: false };
 
 /** Rounds of a paper that are looked back at, of whatever work. */
 const LOOKED_BACK = 12;
@@ -102,26 +111,9 @@ export async function loadProof(id: string, query: Record<string, string | undef
   const sheet = sheetOf(query.sheet);
   const round =
     proofs.find((p) => p.id === Number(query.round)) ?? out ?? own.at(-1) ?? null;
-  const reading = round ? readings.find((r) => r.roundId === round.id) : undefined;
+  // What a sheet shows is reckoned where it is shown: it takes a moment.
   const measured =
-    sheet === 'measured' && round && reading
-      ? await measuredProof(await studio(), db, round, reading)
-      : null;
-  const approved = proofs.findLast(
-    (p) =>
-      p.verdict === 'approved' &&
-      p.id !== round?.id &&
-      p.sizeKey === round?.sizeKey &&
-      p.paperId === round.paperId &&
-      readings.some((r) => r.roundId === p.id),
-  );
-  const against =
-    sheet === 'measured' && reading && approved
-      ? compareStrips(
-          reading.patches,
-          readings.find((r) => r.roundId === approved.id)!.patches,
-        )
-      : null;
+    sheet === 'measured' ? await measuredOf(db, round, proofs, readings) : NOT_LOOKED_AT;
   const paperId = Number(query.paper) || null;
   const atHand = papers.map(({ id: of, name, weight, surface, printerSetting }) => ({
     id: of,
@@ -133,16 +125,15 @@ export async function loadProof(id: string, query: Record<string, string | undef
   })) satisfies PaperAtHand[];
   const held = proofs.filter((p) => p.verdict === 'approved').at(-1);
   const printOn = atHand.find((p) => p.id === paperId) ?? null;
-  const standing = picked
-    ? standingReference(proofs, {
+  const reference = picked
+    ? await referenceOf(db, work.id, {
         sizeKey: picked.key,
-        area: picked.fit.sheet.width * picked.fit.sheet.height,
-        masterId: master?.id ?? null,
-        ...(printOn
-          ? { paperId: printOn.id, profileSha256: printOn.profile?.sha256 ?? null }
-          : {}),
+        // A size may be proofed before any recipe is settled: here it is the rounds that say.
+        recipe: null,
+        ...(printOn ? { paperId: printOn.id } : {}),
       })
     : null;
+  const standing = reference?.standing ?? null;
   const before = printOn?.id ?? round?.paperId ?? held?.paperId ?? atHand[0]?.id;
   return {
     work,
@@ -166,14 +157,10 @@ export async function loadProof(id: string, query: Record<string, string | undef
     rounds: own,
     /** The round that is looked at, what was read of it, and what that says. */
     round,
-    reading: reading ? { id: reading.id, source: reading.source, at: reading.at } : null,
-    measured,
-    /** Drift since the approved round of the same size and paper. */
-    against:
-      approved && against && !('code' in against)
-        ? { round: approved.round, ...against }
-        : null,
+    ...measured,
     read: [...new Set(readings.map((r) => r.roundId))],
+    /** Sheets with a control strip on them. */
+    withStrip: sheets.filter((s) => stripOn(s.content) !== null).map((s) => s.id),
     customers,
     /** What can be sent: print files and sheets, those of this size first, newest first. */
     sendable: [
@@ -187,7 +174,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
         id: `sheet:${s.id}`,
         name: s.name,
         sizeKey: sheetKind(s.content.kind).tried(s.content).sizeKey,
-        strip: 'strip' in s.content && Boolean(s.content.strip),
+        strip: stripOn(s.content) !== null,
       })),
     ].sort((a, b) => Number(b.sizeKey === picked?.key) - Number(a.sizeKey === picked?.key)),
     /** The routes of Prepare, those that print here first; one's own printer where none does. */
@@ -202,7 +189,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
       round: standing.round.round,
       paper: standing.round.paper,
       size: nominalSize(standing.round.sizeKey)?.label ?? '',
-      reasons: STALE_REASONS.filter((r) => standing.reasons.includes(r)),
+      reasons: standing.reasons,
       printOn: printOn?.name ?? null,
     },
     reference:

@@ -1,8 +1,9 @@
 import type { Intent, Recipe } from '@/core/prepare';
 import { RECIPE, sheetKind } from '@/core/prepare';
-import { getPrintFile, getSheetFile, profilesInUse, sheetItemOf } from '@/data';
+import { getPrintFile, getSheetFile, profilesInUse, routesNow, sheetItemOf } from '@/data';
 import type { ErrandNow, Reading } from '@/data';
 import type { LabAnswer } from '@/standins';
+import { profileFor } from '@/studio';
 
 /** A file as a round knows it. */
 export interface SentFile {
@@ -78,10 +79,7 @@ export async function printedBy(
     const { intent, blackPoint } = recipe.convert;
     return { profileSha256: own, intent, blackPoint };
   }
-  const inUse = await profilesInUse(db, to.paperId);
-  const found =
-    inUse.find((u) => u.printer === to.route && u.setting === to.setting) ??
-    inUse.find((u) => u.printer === to.route) ??
-    inUse[0];
+  const [inUse, routes] = await Promise.all([profilesInUse(db, to.paperId), routesNow(db)]);
+  const found = profileFor(inUse, to, routes);
   return { profileSha256: found?.sha256 ?? null, intent: to.intent, blackPoint: true };
 }

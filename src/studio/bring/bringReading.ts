@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Readable } from 'node:stream';
-import { readAgainstPaper } from '@/core/proof';
+import { namedAsStrip, readAgainstPaper } from '@/core/proof';
 import type { PatchReading } from '@/core/proof';
 import { addProofReading, proofsOf } from '@/data';
 import type { Proof } from '@/data';
@@ -16,6 +16,10 @@ import { stripFaultWords } from '../words/stripWords';
 /** Readings are some kilobytes; spectra of a large chart some megabytes. */
 const MOST_BYTES = 8_000_000;
 
+/** What is said where a strip is to be read that was never printed. */
+export const NO_STRIP =
+  'There is no control strip on what was sent. Send a proof sheet with one on it (Prepare, Proof sheet).';
+
 /** A round of a work by their numbers; undefined where there is none. */
 export const roundOf = async (
   open: Studio,
@@ -30,13 +34,13 @@ export async function keepReading(
   round: Proof,
   { patches, source, name }: { patches: PatchReading[]; source: string; name: string },
 ): Promise<string | null> {
-  const strip = await stripOfRound(open, open.db.read, round);
-  if (!strip)
-    return 'This round has no control strip: what was sent names no master. Send a proof sheet with a strip on it.';
+  const strip = await stripOfRound(open.db.read, round);
+  if (!strip) return NO_STRIP;
   const read = readAgainstPaper(strip, patches);
   if ('code' in read) return stripFaultWords(name, read);
   const at = now();
-  await open.db.write((tx) => addProofReading(tx, { patches, source, at }, round));
+  const named = namedAsStrip(strip, patches);
+  await open.db.write((tx) => addProofReading(tx, { patches: named, source, at }, round));
   return null;
 }
 

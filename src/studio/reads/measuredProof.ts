@@ -1,20 +1,13 @@
 import type { Vector } from '@/core/colour';
-import { colourSteps } from '@/core/prepare';
-import type { RecipeStep, ResolutionSheet } from '@/core/prepare';
+import { colourSteps, stripOn } from '@/core/prepare';
+import type { RecipeStep, StripPatch } from '@/core/prepare';
 import { compareStrips, readAgainstPaper } from '@/core/proof';
-import type {
-  PatchReading,
-  PrintedColour,
-  ProposedChange,
-  StripDrift,
-  StripPatch,
-} from '@/core/proof';
-import { getMaster, getSheetFile } from '@/data';
+import type { PatchReading, PrintedColour, ProposedChange, StripDrift } from '@/core/proof';
+import { getSheetFile } from '@/data';
 import type { Proof, ProofReading, Reading } from '@/data';
 import { Kept, runAtOnce } from '@/engine';
 import type { ProofWay } from '@/engine';
 import type { Studio } from '../running/studio';
-import { stripOfMaster } from './stripOfMaster';
 import { targetFor } from './targets';
 
 /** What a measured proof says. */
@@ -35,17 +28,13 @@ const nobody = () => new AbortController().signal;
 const silent = () => undefined;
 const answers = new Kept<MeasuredProof>(40);
 
-/** The strip that is on what was sent: that of its sheet, else that of the master it was made of. */
+/** The strip that is on what was sent; null where none is. */
 export async function stripOfRound(
-  open: Studio,
   db: Reading,
-  round: Pick<Proof, 'sheetId' | 'masterId'>,
+  round: Pick<Proof, 'sheetId'>,
 ): Promise<StripPatch[] | null> {
   const sheet = round.sheetId ? await getSheetFile(db, round.sheetId) : undefined;
-  const onSheet = (sheet?.content as ResolutionSheet | undefined)?.strip;
-  if (onSheet) return onSheet.patches as StripPatch[];
-  const master = round.masterId ? await getMaster(db, round.masterId) : undefined;
-  return master ? stripOfMaster(open, master) : null;
+  return (sheet && stripOn(sheet.content)?.patches) ?? null;
 }
 
 /** How a round was printed; null where its profile is not known. */
@@ -91,7 +80,7 @@ export async function measuredProof(
   round: Proof,
   reading: ProofReading,
 ): Promise<MeasuredProof | null> {
-  const strip = await stripOfRound(open, db, round);
+  const strip = await stripOfRound(db, round);
   if (!strip) return null;
   const read = readAgainstPaper(strip, reading.patches);
   if ('code' in read) return null;

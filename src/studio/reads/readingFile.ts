@@ -27,7 +27,7 @@ export async function readingFile(
     const text = writeCgats(reading.patches, { originator: reading.source, created: day });
     return { bytes: encode(text), type: 'text/plain; charset=utf-8', name: `${named}.txt` };
   }
-  const strip = (await stripOfRound(open, db, round)) ?? [];
+  const strip = (await stripOfRound(db, round)) ?? [];
   const read = readAgainstPaper(strip, reading.patches);
   const over = new Map(
     'code' in read ? [] : read.patches.map((p) => [p.name, p.lab] as const),

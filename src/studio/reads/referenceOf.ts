@@ -1,15 +1,33 @@
 import { standingReference } from '@/core/proof';
-import type { PrintMadeOf, StaleReason } from '@/core/proof';
+import type { PrintMadeOf, ReferenceStanding } from '@/core/proof';
 import { nominalSize } from '@/core/size';
-import { currentMaster, printFilesOf, proofsOf } from '@/data';
-import type { Reading } from '@/data';
+import { currentMaster, printFilesOf, profilesInUse, proofsOf, routesNow } from '@/data';
+import type { Proof, Reading } from '@/data';
 import { referenceWords } from '../words/proofWords';
+import { profileFor } from './profileFor';
+
+/** An approved round, and the profile that its paper and printer are printed with by now. */
+export type ApprovedRound = Proof & { profileNow: string | null };
+
+/** The approved rounds of a work, oldest first. */
+export async function approvedRounds(
+  db: Reading,
+  workId: number,
+): Promise<ApprovedRound[]> {
+  const [rounds, inUse, routes] = await Promise.all([
+    proofsOf(db, workId),
+    profilesInUse(db),
+    routesNow(db),
+  ]);
+  return rounds
+    .filter((r) => r.verdict === 'approved')
+    .map((r) => ({ ...r, profileNow: profileFor(inUse, r, routes)?.sha256 ?? null }));
+}
 
 /** The reference that a print of a size is held against. */
 export interface ReferenceOf {
-  /** The approved round; null where none was ever approved. */
-  round: { id: number; round: number; paper: string } | null;
-  reasons: StaleReason[];
+  /** Null where no round was ever approved. */
+  standing: ReferenceStanding<ApprovedRound> | null;
   /** Why it is not valid, in words; empty while it holds. */
   why: string;
 }
@@ -24,8 +42,8 @@ export async function referenceOf(
   print: PrintMadeOf,
 ): Promise<ReferenceOf> {
   const [rounds, files, master] = await Promise.all([
-    proofsOf(db, workId),
-    print.recipe ? [] : printFilesOf(db, workId),
+    approvedRounds(db, workId),
+    'recipe' in print ? [] : printFilesOf(db, workId),
     currentMaster(db, workId),
   ]);
   const nominal = nominalSize(print.sizeKey);
@@ -35,14 +53,8 @@ export async function referenceOf(
     recipe: files.find((f) => f.sizeKey === print.sizeKey)?.recipe ?? null,
     ...print,
   });
-  const reasons = standing?.reasons ?? [];
   return {
-    round: standing && {
-      id: standing.round.id,
-      round: standing.round.round,
-      paper: standing.round.paper,
-    },
-    reasons,
-    why: referenceWords(standing && { ...standing.round, reasons }),
+    standing,
+    why: referenceWords(standing && { ...standing.round, reasons: standing.reasons }),
   };
 }

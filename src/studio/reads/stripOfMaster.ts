@@ -1,4 +1,4 @@
-import type { StripPatch } from '@/core/proof';
+import type { StripPatch } from '@/core/prepare';
 import type { Master } from '@/data';
 import { Kept, runAtOnce, storePaths } from '@/engine';
 import { colourKept } from '../pixels/looks';

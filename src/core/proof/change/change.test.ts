@@ -94,6 +94,15 @@ describe('the change to try', () => {
     }
 });
 
+it('never proposes a recipe by which a darker tone becomes the lighter', () => {
+  // Greys of the middle came much too light, those beside them much too dark.
+  const wild = printedBy(([l, a, b]) => [l + (l > 45 && l < 65 ? 14 : -14), a, b]);
+  const { steps: next } = proposeChange(wild, steps, same, same);
+  const ramp = Array.from({ length: 101 }, (_, l): Vector => [l, 0, 0]);
+  const tones = coloursThrough(next, ramp).map(([l]) => Math.min(100, l));
+  tones.forEach((l, i) => expect(l).toBeGreaterThanOrEqual((tones[i - 1] ?? -1) - 0.011));
+});
+
 it('least squares finds a line, and stays within limits', () => {
   const at = [0, 1, 2, 3];
   const sought = [0, 1].map(() => ({ scale: 1, least: -5, most: 5 }));

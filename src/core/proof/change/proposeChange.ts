@@ -167,6 +167,14 @@ function closedSteps(steps: readonly RecipeStep[]): RecipeStep[] {
   );
 }
 
+const RAMP = Array.from({ length: 101 }, (_, l): Vector => [l, 0, 0]);
+
+/** Whether of two greys that are to be seen the darker one becomes the lighter; beyond white all are white. */
+function turnsTones(steps: readonly RecipeStep[]): boolean {
+  const tones = coloursThrough(steps, RAMP).map(([l]) => Math.min(100, l));
+  return tones.some((l, i) => i > 0 && l < tones[i - 1]! - 0.01);
+}
+
 /** Numbers of which what does next to nothing is left as it was, the smallest first. */
 function spared(
   numbers: readonly number[],
@@ -278,6 +286,8 @@ export function proposeChange(
     );
     const labs = expected(next);
     const left = meanOf(labs, wanted);
+    // A recipe that turns tones round is none, however near its patches come.
+    if (turnsTones(next)) continue;
     if (left < best.left * WORTH) best = { parts: moving, steps: next, left };
   }
   const after = best.parts.length === 0 ? came : expected(best.steps);

@@ -35,18 +35,31 @@ export interface ReadStrip {
   missing: string[];
 }
 
+/** Patches by the names of the strip: without regard to case, spaces and strokes. What is of no patch is left out. */
+export function namedAsStrip(
+  strip: readonly { name: string }[],
+  reading: readonly PatchReading[],
+): PatchReading[] {
+  const plain = (name: string) => name.toLowerCase().replaceAll(/[\s_-]/g, '');
+  const read = new Map(reading.map((p) => [plain(p.name), p.lab]));
+  return strip.flatMap(({ name }) => {
+    const lab = read.get(plain(name));
+    return lab ? [{ name, lab }] : [];
+  });
+}
+
 /**
  * A reading of a strip, patch by patch of its names, over the white of the paper that is on it. Names
- * are compared without regard to case and spaces.
+ * are compared as `namedAsStrip` does.
  */
 export function readAgainstPaper(
   strip: readonly { name: string }[],
   reading: readonly PatchReading[],
 ): ReadStrip | StripReadingFault {
-  const plain = (name: string) => name.toLowerCase().replaceAll(/[\s_-]/g, '');
-  const read = new Map(reading.map((p) => [plain(p.name), p.lab]));
-  const missing = strip.filter((p) => !read.has(plain(p.name))).map((p) => p.name);
-  const found = strip.length - missing.length;
+  const named = namedAsStrip(strip, reading);
+  const read = new Map(named.map((p) => [p.name, p.lab]));
+  const missing = strip.filter((p) => !read.has(p.name)).map((p) => p.name);
+  const found = named.length;
   if (strip.length === 0 || found < LEAST_READ * strip.length)
     return { code: 'few', found, wanted: strip.length, first: missing[0] ?? '' };
   const paper = read.get('paper');
@@ -55,9 +68,6 @@ export function readAgainstPaper(
   return {
     paper,
     missing,
-    patches: strip.flatMap(({ name }) => {
-      const lab = read.get(plain(name));
-      return lab ? [{ name, lab: overPaper(lab, paper) }] : [];
-    }),
+    patches: named.map(({ name, lab }) => ({ name, lab: overPaper(lab, paper) })),
   };
 }

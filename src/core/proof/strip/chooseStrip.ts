@@ -1,16 +1,7 @@
 import { HUES, hueOf } from '../../colour';
 import type { Vector } from '../../colour';
+import type { PatchKind, StripPatch } from '../../prepare';
 import { mainColours } from './cluster';
-
-/** What a patch of a control strip is there for. */
-export type PatchKind = 'paper' | 'black' | 'grey' | 'extreme' | 'main';
-
-/** A patch of a control strip: its name, and the colour that is printed there, CIELAB (D50) over the white of the master. */
-export interface StripPatch {
-  name: string;
-  kind: PatchKind;
-  lab: Vector;
-}
 
 /** Patches of a strip: as many as lie on 3 rows of 12. */
 export const STRIP_PATCHES = 36;

@@ -1,102 +1,17 @@
 'use client';
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { STRIP_LIMITS } from '@/core/proof';
-import { Button, ButtonLink, useAction } from '@/shell/actions';
+import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Upload } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
-import { Empty, Problem } from '@/shell/said';
+import { Empty } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { SectionLabel, Sentence, Small } from '@/shell/words';
-import { keepChange, readStrip } from '../actions';
+import { Sentence, Small } from '@/shell/words';
 import type { ProofView } from '../view';
 import { AnswerTable } from './AnswerTable';
+import { ChangeToTry } from './ChangeToTry';
+import { ReadStrip } from './ReadStrip';
 import { StripDrawing } from './StripDrawing';
-import { meansWords, movesWords, outOfReachWords } from './words';
-
-/** How the strip of a round is read: by the instrument, or from a file of readings. */
-function ReadAgain({ view }: { view: ProofView }) {
-  const { work, round } = view;
-  const router = useRouter();
-  const { run, sending, problem } = useAction(readStrip, 'The strip was read.');
-  if (!round) return null;
-  return (
-    <>
-      <Button
-        $small
-        $plain={Boolean(view.reading)}
-        isDisabled={sending}
-        onPress={() => run({ workId: String(work.id), roundId: String(round.id) })}
-      >
-        {view.reading ? 'Read the strip again' : 'Read the strip'}
-      </Button>
-      <Problem>{problem}</Problem>
-      <Upload
-        url={`/api/proof-readings?work=${work.id}&round=${round.id}`}
-        accept={['.txt', '.cgats', '.cie', '.ti3', 'text/plain']}
-        invitation="Or drop its readings: CGATS text"
-        onDone={() => router.refresh()}
-      />
-    </>
-  );
-}
-
-/** The change to try, and what is made of it. */
-function ChangeToTry({ view }: { view: ProofView }) {
-  const { work, round, measured, picked } = view;
-  const [kept, setKept] = useState<number | null>(null);
-  const { run, sending, problem } = useAction(
-    keepChange,
-    'Kept as the next recipe.',
-    setKept,
-  );
-  if (!measured || !round) return null;
-  const { change } = measured;
-  const size = picked ? `&size=${encodeURIComponent(picked.key)}` : '';
-  const out = outOfReachWords(change.colours);
-  return (
-    <>
-      <SectionLabel>The change to try</SectionLabel>
-      {change.moved.length === 0 ? (
-        <Sentence>
-          Nothing is to be changed: what differs is noise, or out of reach.
-        </Sentence>
-      ) : (
-        <>
-          <Sentence>{movesWords(change.moved)}.</Sentence>
-          <Small>
-            Expected to leave ΔE00 {change.left.toFixed(1)} of {change.before.toFixed(1)} to
-            a good print on this paper, {change.toMaster.left.toFixed(1)} of{' '}
-            {change.toMaster.before.toFixed(1)} to the original.
-          </Small>
-          {kept === null ? (
-            <Button
-              isDisabled={sending}
-              onPress={() => run({ workId: String(work.id), roundId: String(round.id) })}
-            >
-              Make it the next recipe
-            </Button>
-          ) : (
-            <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
-              <ButtonLink
-                $small
-                href={`/works/${work.id}/proof?sheet=paper&paper=${round.paperId}${size}&recipe=${kept}`}
-              >
-                See it on the paper
-              </ButtonLink>
-              <ButtonLink $small href={`/works/${work.id}/prepare?recipe=${kept}${size}`}>
-                Prepare with it
-              </ButtonLink>
-            </div>
-          )}
-          <Problem>{problem}</Problem>
-        </>
-      )}
-      {out && <Small>{out}</Small>}
-    </>
-  );
-}
+import { meansWords } from './words';
 
 /** What came back, measured: the strip against the master, by tone and hue, and what to change. */
 export function MeasuredSheet({ view, head }: { view: ProofView; head: React.ReactNode }) {
@@ -114,6 +29,16 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
             </p>
             <ButtonLink href={`/works/${work.id}/proof?sheet=rounds${size}`}>
               Go to the rounds
+            </ButtonLink>
+          </Empty>
+        ) : !view.strip ? (
+          <Empty title={`Nothing of round ${round.round} can be measured`}>
+            <p>
+              No control strip is on what was sent. Write a proof sheet with one, and send
+              that.
+            </p>
+            <ButtonLink href={`/works/${work.id}/prepare?sheet=proof${size}`}>
+              Write a proof sheet
             </ButtonLink>
           </Empty>
         ) : !measured ? (
@@ -217,7 +142,7 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
               )}
             </>
           )}
-          <ReadAgain view={view} />
+          {view.strip && <ReadStrip view={view} />}
         </Slip>
       )}
     </Bench>

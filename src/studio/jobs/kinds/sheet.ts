@@ -7,8 +7,7 @@ import {
   slug,
   verifyPrintFile,
 } from '@/core/prepare';
-import type { Conversion, PixelRect, SheetContent } from '@/core/prepare';
-import type { StripPatch } from '@/core/proof';
+import type { Conversion, PixelRect, SheetContent, StripPatch } from '@/core/prepare';
 import { mmOf } from '@/core/units';
 import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
 import { rasterPdf } from '@/documents';

@@ -5,7 +5,13 @@ import { settings } from './settings';
 import type { SettingsSheet } from './settings';
 
 export { PIECE_TESTS } from './resolution';
-export type { PieceTest, ResolutionSheet, SheetPiece } from './resolution';
+export type {
+  PatchKind,
+  PieceTest,
+  ResolutionSheet,
+  SheetPiece,
+  StripPatch,
+} from './resolution';
 export { SETTING_AXES } from './settings';
 export type { SettingAxis, SettingCell, SettingsSheet } from './settings';
 
@@ -18,3 +24,7 @@ export const SHEET_KINDS = { resolution, settings } as const;
 /** The kind of a sheet, as it speaks of any content. */
 export const sheetKind = (id: SheetKindId) =>
   SHEET_KINDS[id] as unknown as SheetKind<SheetContent>;
+
+/** The control strip on a sheet; null where none is. */
+export const stripOn = (content: SheetContent): ResolutionSheet['strip'] | null =>
+  content.kind === 'resolution' ? (content.strip ?? null) : null;

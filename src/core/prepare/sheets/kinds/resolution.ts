@@ -1,13 +1,17 @@
+import type { Vector } from '@/core/colour';
 import type { PixelRect } from '../../printPlan';
 import type { Recipe } from '../../recipe';
 import type { SheetKind } from './kind';
 
 /** What a piece of a picture shows of the quality of a print. */
-/** A patch of a control strip: its name, what it is there for, and the colour that is printed there (CIELAB). */
-export interface StripPatchOnSheet {
+/** What a patch of a control strip is there for. */
+export type PatchKind = 'paper' | 'black' | 'grey' | 'extreme' | 'main';
+
+/** A patch of a control strip: its name, and the colour that is printed there, CIELAB (D50) over the white of the master. */
+export interface StripPatch {
   name: string;
-  kind: string;
-  lab: [number, number, number];
+  kind: PatchKind;
+  lab: Vector;
 }
 
 export const PIECE_TESTS = ['tones', 'texture', 'edges', 'shadow', 'gradient'] as const;
@@ -40,7 +44,7 @@ export interface ResolutionSheet {
   /** Where the whole picture lies, small; null: it is not on it. */
   overview: PixelRect | null;
   /** The control strip that is on it, patch by patch, and where it lies; sheets of before have none. */
-  strip?: { place: PixelRect; patches: StripPatchOnSheet[] } | null;
+  strip?: { place: PixelRect; patches: StripPatch[] } | null;
 }
 
 export const resolution: SheetKind<ResolutionSheet> = {

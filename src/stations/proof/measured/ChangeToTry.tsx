@@ -1,0 +1,64 @@
+'use client';
+import { useState } from 'react';
+import { Button, ButtonLink, useAction } from '@/shell/actions';
+import { Problem } from '@/shell/said';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { keepChange } from '../actions';
+import type { ProofView } from '../view';
+import { movesWords, outOfReachWords } from './words';
+
+/** The change to try, and what is made of it. */
+export function ChangeToTry({ view }: { view: ProofView }) {
+  const { work, round, measured, picked } = view;
+  const [kept, setKept] = useState<number | null>(null);
+  const { run, sending, problem } = useAction(
+    keepChange,
+    'Kept as the next recipe.',
+    setKept,
+  );
+  if (!measured || !round) return null;
+  const { change } = measured;
+  const size = picked ? `&size=${encodeURIComponent(picked.key)}` : '';
+  const out = outOfReachWords(change.colours);
+  return (
+    <>
+      <SectionLabel>The change to try</SectionLabel>
+      {change.moved.length === 0 ? (
+        <Sentence>
+          Nothing is to be changed: what differs is noise, or out of reach.
+        </Sentence>
+      ) : (
+        <>
+          <Sentence>{movesWords(change.moved)}.</Sentence>
+          <Small>
+            Expected to leave ΔE00 {change.left.toFixed(1)} of {change.before.toFixed(1)} to
+            a good print on this paper, {change.toMaster.left.toFixed(1)} of{' '}
+            {change.toMaster.before.toFixed(1)} to the original.
+          </Small>
+          {kept === null ? (
+            <Button
+              isDisabled={sending}
+              onPress={() => run({ workId: String(work.id), roundId: String(round.id) })}
+            >
+              Make it the next recipe
+            </Button>
+          ) : (
+            <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
+              <ButtonLink
+                $small
+                href={`/works/${work.id}/proof?sheet=paper&paper=${round.paperId}${size}&recipe=${kept}`}
+              >
+                See it on the paper
+              </ButtonLink>
+              <ButtonLink $small href={`/works/${work.id}/prepare?recipe=${kept}${size}`}>
+                Prepare with it
+              </ButtonLink>
+            </div>
+          )}
+          <Problem>{problem}</Problem>
+        </>
+      )}
+      {out && <Small>{out}</Small>}
+    </>
+  );
+}

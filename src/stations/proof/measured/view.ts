@@ -1,0 +1,37 @@
+import { driftSince } from '@/core/proof';
+import type { Proof, ProofReading, Reading } from '@/data';
+import { measuredProof, stripOfRound, studio } from '@/studio';
+
+/** What was read of a round, what that says, and how far it is from the approved one. */
+export async function measuredOf(
+  db: Reading,
+  round: Proof | null,
+  proofs: readonly Proof[],
+  readings: readonly ProofReading[],
+) {
+  const of = (p: Pick<Proof, 'id'>) => readings.find((r) => r.roundId === p.id);
+  const reading = round && of(round);
+  if (!round || !reading)
+    return {
+      reading: null,
+      measured: null,
+      against: null,
+      strip: round !== null && (await stripOfRound(db, round)) !== null,
+    };
+  const approved = proofs.findLast(
+    (p) =>
+      p.verdict === 'approved' &&
+      p.id !== round.id &&
+      p.sizeKey === round.sizeKey &&
+      p.paperId === round.paperId &&
+      of(p),
+  );
+  const drift = approved && driftSince(reading.patches, of(approved)!.patches);
+  return {
+    reading: { id: reading.id, source: reading.source, at: reading.at },
+    measured: await measuredProof(await studio(), db, round, reading),
+    /** Drift since the approved round of the same size and paper; null: there is none to hold it against. */
+    against: drift && ('code' in drift ? null : { round: approved.round, ...drift }),
+    strip: true,
+  };
+}
