@@ -2,3 +2,4 @@ export * from './Dialog';
 export * from './FormDialog';
 export * from './Toasts';
 export * from './states';
+export * from './Overrule';

@@ -4,10 +4,9 @@ import { countSheets } from '@/core/edition';
 import type { LaidSheet } from '@/core/edition';
 import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
-import { Problem } from '@/shell/said';
+import { Overrule, Problem } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { Line } from '@/shell/fields';
-import { Sentence, Small } from '@/shell/words';
+import { Sentence } from '@/shell/words';
 import { signCaution } from '@/studio/words/signWords';
 import { DeclareForm } from './DeclareForm';
 import { ImpressionPart } from './ImpressionPart';
@@ -107,14 +106,11 @@ export function EditionSlip({
         </Sentence>
       )}
       {asks && (
-        <>
-          <Line
-            label="Numbered all the same, because"
-            value={because}
-            onChange={setBecause}
-          />
-          <Small>Numbered all the same, because (kept in the log)</Small>
-        </>
+        <Overrule
+          label="Numbered all the same, because"
+          value={because}
+          onChange={setBecause}
+        />
       )}
       <Problem>{numbering.problem}</Problem>
       {askedCell && (

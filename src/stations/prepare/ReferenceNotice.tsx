@@ -1,7 +1,7 @@
 'use client';
 import type { Recipe } from '@/core/prepare';
 import { standingReference } from '@/core/proof';
-import { Line } from '@/shell/fields';
+import { Overrule } from '@/shell/said';
 import { Small } from '@/shell/words';
 import { referenceWords } from '@/studio/words/proofWords';
 import type { SheetProps } from './sheetProps';
@@ -37,7 +37,6 @@ export const ReferenceNotice = ({
       ▲ No valid reference: {against}. A file for the next proof needs none; one for prints
       does.
     </Small>
-    <Line label="Written all the same, because" value={reason} onChange={onReason} />
-    <Small>Written all the same, because (kept in the log)</Small>
+    <Overrule label="Written all the same, because" value={reason} onChange={onReason} />
   </div>
 );

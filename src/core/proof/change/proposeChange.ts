@@ -73,7 +73,7 @@ export interface ProposedChange {
 /** Distance, CIEDE2000, from which a colour is said to be out of reach. */
 export const OUT_OF_REACH = 2;
 /** A change is enough when it leaves this part of what was wrong. */
-const ENOUGH_PART = 0.28;
+const ENOUGH_PART = 0.32;
 /** Noise of an instrument, CIELAB; how many times that of a mean a shift must be to be told from it. */
 const NOISE = 0.3;
 const TOLD = 3;

@@ -31,7 +31,7 @@ export function AnswerTable({
           <th>b*</th>
           <th>C*</th>
           <th>ΔE00</th>
-          <th>the paper’s</th>
+          <th>foretold</th>
           <th style={{ textAlign: 'left', paddingLeft: 18 }}>the print is</th>
         </tr>
       </thead>
@@ -48,7 +48,7 @@ export function AnswerTable({
                 <td>{signed(shift.chroma)}</td>
                 <td>{shift.difference.toFixed(1)}</td>
                 <td>{paper ? paper.difference.toFixed(1) : '–'}</td>
-                <td style={{ textAlign: 'left', paddingLeft: 18 }}>
+                <td className="wrap" style={{ textAlign: 'left', paddingLeft: 18 }}>
                   {shiftWords(shift) || 'as the master'}; {meansWords(shift.difference)}
                 </td>
               </tr>

@@ -53,8 +53,8 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
             <StripDrawing measured={measured} />
             <Small>
               Each patch: the master above, the print below, over the white of its paper;
-              ΔE00 where it is seen side by side. The paper’s: what of it a soft proof
-              foretold, which no change takes away.
+              ΔE00 where it is seen side by side. Foretold: ΔE00 of a soft proof of this
+              printing, for the most part the paper’s own.
               {measured.missing.length > 0 && ` Not read: ${measured.missing.join(', ')}.`}
             </Small>
             <AnswerTable drift={measured.drift} foretold={measured.foretold} />
