@@ -1,2 +1,3 @@
 export * from './versioned';
 export * from './shape';
+export * from './factText';

@@ -44,6 +44,11 @@ it('covers other sizes up to a factor, pixels an inch and the form of the file',
   expect(staleReasons(approved, a2)).toEqual([]);
   expect(staleReasons(approved, a2, 1.2)).toEqual(['size']);
   const finer = withStep(recipe, 3, { ...recipe.steps[3]!, ppi: 360 } as never);
+  const turned = {
+    ...recipe,
+    convert: Object.fromEntries(Object.entries(recipe.convert).reverse()),
+  };
+  expect(staleReasons(approved, { ...approved, recipe: turned as Recipe })).toEqual([]);
   const deep: Recipe = { ...finer, file: { ...recipe.file, bits: 16 } };
   expect(staleReasons(approved, { ...approved, recipe: deep })).toEqual([]);
 });

@@ -1,3 +1,4 @@
+import { factText } from '../facts';
 import type { Recipe } from '../prepare';
 
 /** What an approved proof was made of; null where an early round did not say it. */
@@ -33,7 +34,7 @@ export const SIZE_FACTOR = 1.5;
 
 /** What of a recipe a proof was approved for: its steps and colours, not the form of the file. */
 const seen = (recipe: NonNullable<ProofMadeOf['recipe']>): string =>
-  JSON.stringify([
+  factText([
     recipe.rule,
     // How many pixels a print is made of follows from its size.
     recipe.steps.filter((s) => s.on && s.kind !== 'resample'),

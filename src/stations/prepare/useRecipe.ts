@@ -10,7 +10,7 @@ import {
   withStep,
 } from '@/core/prepare';
 import type { Recipe, RecipeStep } from '@/core/prepare';
-import { isFact, isFigure, isRow, orNull, shape } from '@/core/facts';
+import { factText, isFact, isFigure, isRow, orNull, shape } from '@/core/facts';
 import { useKept } from '@/shell/actions';
 import type { PrepareView } from './view';
 
@@ -28,7 +28,7 @@ const isKept = shape({
   fromId: orNull(isRow),
 });
 
-const same = (a: Recipe, b: Recipe) => JSON.stringify(a) === JSON.stringify(b);
+const same = (a: Recipe, b: Recipe) => factText(a) === factText(b);
 
 /** The recipe under the hand: kept in this tab, until it is written or kept under a name. */
 export function useRecipe(view: PrepareView) {
