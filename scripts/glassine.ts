@@ -5,6 +5,7 @@ import { startWorkersBy } from '@/engine';
 import { Stop } from './commands/command';
 import type { Command, Flags } from './commands/command';
 import { inspect, intake, rules } from './commands/pictures';
+import { proofCompare } from './commands/photograph';
 import { softproof, stripCompare } from './commands/proof';
 import { backup, check, exportTables, restore, verify } from './commands/safekeeping';
 import { list, passphrase, serve } from './commands/studio';
@@ -18,6 +19,7 @@ const COMMANDS: readonly Command[] = [
   rules,
   softproof,
   stripCompare,
+  proofCompare,
   backup,
   verify,
   restore,

@@ -30,6 +30,7 @@ export * from './material/materials';
 export * from './stock/stock';
 export * from './proof/proofs';
 export * from './proof/light';
+export * from './proof/photographs';
 export * from './proof/proofsPage';
 export * from './edition/editions';
 export * from './edition/checkLedger';

@@ -80,6 +80,8 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   proof_return: fact(),
   proof_reading: fact(),
   proof_customer: fact(),
+  proof_photograph: fact({ files: ['sha256'] }),
+  proof_placing: fact(),
   light_set_up: fact(),
   // Edition
   edition: fact(),

@@ -30,6 +30,12 @@ export type { SoftProofWork } from './passes/softProofPass';
 export { REACH_STEPS } from './passes/proofTilePass';
 export type { ProofTileWork, TileShows } from './passes/proofTilePass';
 export { writeStripPixels } from './passes/stripPass';
+export type {
+  ColouredPixels,
+  ComparedPhotograph,
+  SeenPicture,
+} from './passes/photographPass';
+export { photographPreview } from './passes/photographPreview';
 export { paperWhiteOf } from './colour/onPaper';
 export type { ProofWay } from './colour/proofChain';
 export type { ProfilePortrait } from './colour/profilePortrait';

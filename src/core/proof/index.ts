@@ -12,3 +12,4 @@ export * from './cgats';
 export * from './compareStrips';
 export * from './strip';
 export * from './change';
+export * from './photograph';

@@ -72,7 +72,8 @@ export async function dependants(
     UNION ALL SELECT sha256, 'the sheet ' || name FROM sheet_file WHERE sha256 IN ${hashes}
     UNION ALL SELECT pdf_sha256, 'the PDF of the sheet ' || name FROM sheet_file WHERE pdf_sha256 IN ${hashes}
     UNION ALL SELECT o.photograph, 'a photograph of ' || e.what FROM print_opinion o
-      JOIN print_entry e ON e.id = o.entry_id WHERE o.photograph IN ${hashes}`;
+      JOIN print_entry e ON e.id = o.entry_id WHERE o.photograph IN ${hashes}
+    UNION ALL SELECT sha256, 'the photograph of a proof ' || name FROM proof_photograph WHERE sha256 IN ${hashes}`;
   const [ofMasters, ofPrints, ofDocuments, ofOthers] = await Promise.all([
     db
       .selectDistinct({ sha256: masters.sha256, name: masters.name, title: works.title })

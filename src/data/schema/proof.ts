@@ -8,7 +8,16 @@ import {
 } from 'drizzle-orm/sqlite-core';
 import { RECIPE } from '@/core/prepare';
 import type { Intent } from '@/core/prepare';
-import type { ByEye, PatchReading, ProofLight, ProofVerdict, Surround } from '@/core/proof';
+import type { Corners } from '@/core/capture/geometry';
+import type {
+  ByEye,
+  GreyCard,
+  PatchReading,
+  ProofLight,
+  ProofVerdict,
+  Side,
+  Surround,
+} from '@/core/proof';
 import { masters } from './capture';
 import { at, currency, id, money, versioned } from './columns';
 import { papers } from './paper';
@@ -97,6 +106,40 @@ export const proofCustomers = sqliteTable(
     at: at(),
   },
   (t) => [index('proof_customer_of').on(t.roundId)],
+);
+
+/** A photograph or scan of a round that came back; the file lies in the store as it came. */
+export const proofPhotographs = sqliteTable(
+  'proof_photograph',
+  {
+    id: id(),
+    roundId: ofRound(),
+    sha256: text('sha256').notNull(),
+    name: text('name').notNull(),
+    width: integer('width_px').notNull(),
+    height: integer('height_px').notNull(),
+    at: at(),
+  },
+  (t) => [index('proof_photograph_of').on(t.roundId)],
+);
+
+/** Where the print lies in a photograph of it, pixels: found, or placed by hand; the newest counts. */
+export const proofPlacings = sqliteTable(
+  'proof_placing',
+  {
+    id: id(),
+    photographId: integer('photograph_id')
+      .notNull()
+      .references(() => proofPhotographs.id),
+    proof: text('proof', { mode: 'json' }).$type<Corners>().notNull(),
+    /** The original, where it lies beside the proof, and on which side of it the proof lies. */
+    original: text('original', { mode: 'json' }).$type<Corners>(),
+    proofAt: text('proof_at').$type<Side>().notNull(),
+    card: text('card', { mode: 'json' }).$type<GreyCard>(),
+    byHand: integer('by_hand', { mode: 'boolean' }).notNull(),
+    at: at(),
+  },
+  (t) => [index('proof_placing_of').on(t.photographId)],
 );
 
 /** How screen and light were set up for judging prints; the newest counts. */

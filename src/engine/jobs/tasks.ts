@@ -25,6 +25,7 @@ import { figuresPart } from '../passes/proofFigures';
 import { proofTile } from '../passes/proofTilePass';
 import { softProofRows } from '../passes/softProofPass';
 import { changeToTry, measuredOnPaper } from '../colour/onPaper';
+import { comparePhotograph } from '../passes/photographPass';
 import { stripOf } from '../passes/stripPass';
 import { lookAt } from '../passes/lookPass';
 import { joinTiles, tileColumns } from '../passes/tilesPass';
@@ -80,6 +81,7 @@ export const TASKS = {
   strip: (input: Parameters<typeof stripOf>[0]) => stripOf(input),
   measuredOnPaper: (input: Parameters<typeof measuredOnPaper>[0]) => measuredOnPaper(input),
   changeToTry: (input: Parameters<typeof changeToTry>[0]) => changeToTry(input),
+  comparePhotograph,
   profilePortrait: (input: Parameters<typeof profilePortrait>[0]) => profilePortrait(input),
   board: (input: Parameters<typeof readBoard>[0]) => readBoard(input),
   reopen: (input: Parameters<typeof reopenPrintFile>[0]) => reopenPrintFile(input),

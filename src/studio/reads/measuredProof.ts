@@ -73,6 +73,17 @@ export async function printedStrip(
 const weightOf = ({ kind }: StripPatch): number =>
   kind === 'paper' || kind === 'black' ? 0 : kind === 'extreme' ? 0.5 : 1;
 
+/** The change to try of a round, by colours of the original and how they came. */
+export const changeOf = async (
+  open: Studio,
+  round: Pick<Proof, 'profileSha256' | 'intent' | 'blackPoint' | 'recipe'>,
+  colours: PrintedColour[],
+): Promise<ProposedChange> => {
+  const way = await wayOf(open, round);
+  const steps = round.recipe ? round.recipe.steps : [];
+  return runAtOnce('changeToTry', { colours, steps, way }, silent, nobody());
+};
+
 /** What a reading of a round says, and the change to try; null where it is no reading of its strip any more. */
 export async function measuredProof(
   open: Studio,
@@ -98,11 +109,9 @@ export async function measuredProof(
       printed: byName.get(p.name)!,
       weight: weightOf(p),
     }));
-    const way = await wayOf(open, round);
-    const steps = round.recipe ? round.recipe.steps : [];
     const [change, asForetold] = await Promise.all([
-      runAtOnce('changeToTry', { colours, steps, way }, silent, nobody()),
-      way && printedStrip(open, round, there),
+      changeOf(open, round, colours),
+      round.profileSha256 ? printedStrip(open, round, there) : null,
     ]);
     const over = asForetold && readAgainstPaper(there, asForetold);
     const foretold =

@@ -49,6 +49,12 @@ const shifted = (shift: MeanShift | null) =>
 const each = <K extends string>(of: Record<K, MeanShift | null>) =>
   Object.fromEntries(Object.entries<MeanShift | null>(of).map(([k, v]) => [k, shifted(v)]));
 
+/** Shifts by tone and hue, as the command line says them. */
+export const groupReport = (drift: Pick<StripDrift, 'byTone' | 'byHue'>) => ({
+  byTone: each(drift.byTone),
+  byHue: each(drift.byHue),
+});
+
 /** What the command line says of two strips. The keys are documented and stay as they are. */
 export function stripReport(drift: StripDrift, limits: StripLimits) {
   const patchOf = (p: StripDrift['worst']) => ({
@@ -68,8 +74,7 @@ export function stripReport(drift: StripDrift, limits: StripLimits) {
     p95: rounded(drift.p95),
     max: rounded(drift.worst.difference),
     worst: drift.worst.name,
-    byTone: each(drift.byTone),
-    byHue: each(drift.byHue),
+    ...groupReport(drift),
     patches: drift.patches.map(patchOf),
   };
 }

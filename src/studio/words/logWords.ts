@@ -132,6 +132,10 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Proof round ${plain(d, 'round')}, to change: ${plain(d, 'toChange')}`,
   'proof.read': (d) =>
     `Proof round ${plain(d, 'round')} measured: ${plain(d, 'patches')} patches, ${plain(d, 'source')}.`,
+  'proof.photographed': (d) =>
+    `A photograph of proof round ${plain(d, 'round')} on ${plain(d, 'paper')}: ${plain(d, 'name')}.`,
+  'proof.placed': (d) =>
+    `Proof round ${plain(d, 'round')} placed by hand in ${plain(d, 'name')}.`,
   'proof.agreed': (d) =>
     `The customer agreed with proof round ${plain(d, 'round')}${plain(d, 'said') && `: ${plain(d, 'said')}`}.`,
   'proof.notAgreed': (d) =>

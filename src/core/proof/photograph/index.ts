@@ -1,0 +1,5 @@
+export { planeOf } from './plane';
+export type { LightPlane } from './plane';
+export type { Agreement } from './agreement';
+export * from './findPicture';
+export * from './regions';

@@ -1,0 +1,129 @@
+import { mkdtemp, rm, stat } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { basename, join } from 'node:path';
+import type { Corners } from '@/core/capture/geometry';
+import { differencesOf, worstRegions } from '@/core/proof';
+import type { GreyCard, Side } from '@/core/proof';
+import { readMaster, runInWorker } from '@/engine';
+import type { ComparedPhotograph, ColouredPixels, Progress, SeenPicture } from '@/engine';
+import { basisWords, photographFaultWords } from '../words/photographWords';
+import { groupReport } from './stripFiles';
+
+/** A sentence instead of an answer: the photograph is none of the picture, or cannot be compared. */
+export class NotThatPicture extends Error {
+  constructor(
+    readonly code: string,
+    words: string,
+  ) {
+    super(words);
+  }
+}
+
+const rounded = (v: number, digits = 3): number => Number(v.toFixed(digits));
+const placesOf = (corners: Corners) =>
+  corners.map((p) => [rounded(p.x, 2), rounded(p.y, 2)]);
+
+const registered = ({ off, mostOff, parts, same, alike }: SeenPicture) => ({
+  error: rounded(off),
+  worst: rounded(mostOff),
+  parts,
+  same,
+  alike: rounded(alike),
+});
+
+/** What the command line says of a photograph of a print. The keys are documented and stay as they are. */
+export function photographReport(found: ComparedPhotograph, name: string) {
+  const drift = found.regions && differencesOf(found.regions);
+  if (!found.regions || !drift)
+    throw new NotThatPicture('little', photographFaultWords(name, '', { code: 'little' }));
+  const { regions } = found;
+  return {
+    width: found.width,
+    height: found.height,
+    corners: placesOf(found.proof.corners),
+    registration: registered(found.proof),
+    original: found.original && {
+      corners: placesOf(found.original.corners),
+      registration: registered(found.original),
+    },
+    byHand: found.byHand,
+    white: regions.white,
+    falloffStops: rounded(regions.falloff),
+    basis: basisWords(regions.white),
+    mean: rounded(drift.mean),
+    p95: rounded(drift.p95),
+    max: rounded(drift.worst.difference),
+    regions: drift.patches.length,
+    ...groupReport(drift),
+    worst: worstRegions(regions).map((r) => ({
+      x: rounded((r.column + 0.5) / regions.columns),
+      y: rounded((r.row + 0.5) / regions.rows),
+      difference: rounded(r.difference),
+    })),
+  };
+}
+
+async function decoded(
+  path: string,
+  folder: string,
+  as: string,
+  signal: AbortSignal,
+): Promise<ColouredPixels & { untagged: boolean }> {
+  const { size } = await stat(path);
+  const { facts, icc } = await readMaster(path, size);
+  const pixels = join(folder, `${as}.v`);
+  const decode = { path, facts, part: join(folder, `${as}.part.v`), target: pixels };
+  await runInWorker('decode', decode, () => undefined, signal);
+  return { pixels, colour: { icc, assumedSpace: icc ? null : 'srgb' }, untagged: !icc };
+}
+
+/**
+ * Holds a photograph of a print against the picture of a file. Throws NotThatPicture, in words, and
+ * FileRefusal.
+ */
+export async function comparePhotographFile(
+  master: string,
+  photo: string,
+  given: {
+    corners: Corners | null;
+    proofAt: Side;
+    card: GreyCard | null;
+  },
+  progress: Progress,
+  signal: AbortSignal,
+  reading: (path: string) => void = () => undefined,
+) {
+  const folder = await mkdtemp(join(tmpdir(), 'glassine-'));
+  try {
+    reading(master);
+    const picture = await decoded(master, folder, 'picture', signal);
+    reading(photo);
+    const photograph = await decoded(photo, folder, 'photograph', signal);
+    const found = await runInWorker(
+      'comparePhotograph',
+      {
+        picture: { ...picture, part: null },
+        photograph,
+        placed: given.corners && { proof: given.corners, original: null },
+        proofAt: given.proofAt,
+        card: given.card,
+        target: join(folder, 'small.v'),
+      },
+      progress,
+      signal,
+    );
+    if ('code' in found) {
+      const words = photographFaultWords(basename(photo), basename(master), found);
+      throw new NotThatPicture(found.code, words);
+    }
+    return {
+      ...photographReport(found, basename(photo)),
+      assumed: {
+        master: picture.untagged ? ('srgb' as const) : null,
+        photograph: photograph.untagged ? ('srgb' as const) : null,
+      },
+    };
+  } finally {
+    await rm(folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,123 @@
+import { mkdir, rm, stat } from 'node:fs/promises';
+import type { Vector } from '@/core/colour';
+import { coloursOf, differencesOf } from '@/core/proof';
+import type {
+  GreyCard,
+  NotFound,
+  PrintedColour,
+  ProposedChange,
+  Regions,
+  Side,
+  StripDrift,
+} from '@/core/proof';
+import { getMaster, getProofPhotograph } from '@/data';
+import type { PlacedPhotograph, Proof, ProofPlacing, Reading } from '@/data';
+import { Kept, photographPreview, readMaster, runAtOnce, storePaths } from '@/engine';
+import type { ComparedPhotograph } from '@/engine';
+import { colourKept } from '../pixels/looks';
+import { studio } from '../open/open';
+import type { Studio } from '../running/studio';
+import { rowId } from '../wayIn/rowId';
+import { changeOf } from './measuredProof';
+
+/** Where a proof lies in a photograph, as far as it was said. */
+export interface Placing {
+  placed: Pick<ProofPlacing, 'proof' | 'original'> | null;
+  proofAt: Side;
+  card: GreyCard | null;
+}
+
+/** The master of a round is not known, or not there any more. */
+export class NoMaster extends Error {}
+
+const nobody = () => new AbortController().signal;
+const silent = () => undefined;
+
+/** Holds a photograph, a file on disk, against the master of a round. Throws NoMaster and FileRefusal. */
+export async function heldAgainstMaster(
+  open: Studio,
+  db: Reading,
+  round: Pick<Proof, 'masterId'>,
+  path: string,
+  { placed, proofAt, card }: Placing,
+): Promise<ComparedPhotograph | NotFound> {
+  const master = round.masterId === null ? null : await getMaster(db, round.masterId);
+  if (!master) throw new NoMaster();
+  const { facts, icc } = await readMaster(path, (await stat(path)).size);
+  const paths = storePaths(open.home);
+  await mkdir(paths.tmp, { recursive: true });
+  const target = paths.temporary('.v');
+  try {
+    const decode = { path, facts, part: `${target}.part`, target };
+    await runAtOnce('decode', decode, silent, nobody());
+    const work = {
+      picture: {
+        pixels: paths.pixels(master.picture),
+        colour: await colourKept(open, master),
+        part: null,
+      },
+      photograph: { pixels: target, colour: { icc, assumedSpace: icc ? null : 'srgb' } },
+      placed,
+      proofAt,
+      card,
+      target: `${target}.small`,
+    } as const;
+    return await runAtOnce('comparePhotograph', work, silent, nobody());
+  } finally {
+    await Promise.all([target, `${target}.part`].map((p) => rm(p, { force: true })));
+  }
+}
+
+/** What a photograph of a round says. */
+export interface PhotographedProof {
+  seen: ComparedPhotograph;
+  regions: Regions;
+  drift: StripDrift;
+  /** Null where the photograph says only how parts differ from each other. */
+  change: ProposedChange | null;
+}
+
+const answers = new Kept<PhotographedProof | null>(20);
+
+/** Main colours with how much each counts: by the root of its share, so that small areas are heard. */
+const weighed = (regions: Regions): PrintedColour[] =>
+  coloursOf(regions).map(({ name, master, printed, share }) => ({
+    name,
+    master: [...master] as Vector,
+    printed: [...printed] as Vector,
+    weight: Math.sqrt(share * 100),
+  }));
+
+/** What a photograph of a round says; null where too little of the print lies in it. */
+export const photographedProof = (
+  open: Studio,
+  db: Reading,
+  round: Proof,
+  { sha256, placing }: PlacedPhotograph,
+): Promise<PhotographedProof | null> =>
+  answers.of(`${open.home} ${placing.id}`, async () => {
+    const { proof, original, proofAt, card } = placing;
+    const path = storePaths(open.home).file(sha256);
+    const placed = { proof, original };
+    const seen = await heldAgainstMaster(open, db, round, path, { placed, proofAt, card });
+    if ('code' in seen || !seen.regions) return null;
+    const { regions } = seen;
+    const drift = differencesOf(regions);
+    if (!drift) return null;
+    const change =
+      regions.white === 'none' ? null : await changeOf(open, round, weighed(regions));
+    return { seen, regions, drift, change };
+  });
+
+const shown = new Kept<Uint8Array>(12);
+/** Pixels of the longer side of a photograph on a page. */
+const SHOWN = 1600;
+
+/** A photograph of a round as a page shows it; null where it is not there, or its file is gone. */
+export async function proofPhotographShown(asked: string): Promise<Uint8Array | null> {
+  const open = await studio();
+  const found = await getProofPhotograph(open.db.read, rowId(asked));
+  if (!found) return null;
+  const path = storePaths(open.home).file(found.sha256);
+  return shown.of(path, () => photographPreview(path, SHOWN)).catch(() => null);
+}
