@@ -7,16 +7,22 @@ import { SheetTabs, useSheet } from '@/shell/frame';
 import { Empty } from '@/shell/said';
 import { TitleBlock } from '@/shell/words';
 import { PaperSheet } from './paper/PaperSheet';
+import { PhotographedSheet } from './photographed/PhotographedSheet';
 import { MeasuredSheet } from './measured/MeasuredSheet';
 import { RoundsSheet } from './RoundsSheet';
 import { SHEETS, SHEET_NAMES, sheetOf } from './sheetNames';
+import type { SheetId } from './sheetNames';
 import type { ProofView } from './view';
 
 const SUB = {
   paper: 'As it would print, before paper is spent',
   rounds: 'Proof rounds, each judged beside the original',
   measured: 'What came back, measured against the master',
+  photographed: 'What came back, photographed, against the master',
 } as const;
+
+/** Sheets whose figures are the server's work. */
+const RECKONED: ReadonlySet<SheetId> = new Set(['measured', 'photographed']);
 
 /** Proof: the picture on the paper before it is printed, and the rounds until one is approved. */
 export function ProofStation(view: ProofView) {
@@ -27,7 +33,7 @@ export function ProofStation(view: ProofView) {
   const router = useRouter();
   const [turned, turn] = useSheet(view.sheet, sheetOf, href);
   // What was measured is reckoned by the server: it is asked for, not turned up.
-  const sheet = view.sheet === 'measured' ? view.sheet : turned;
+  const sheet = RECKONED.has(view.sheet) ? view.sheet : turned;
   const head = (
     <>
       <TitleBlock>
@@ -43,7 +49,9 @@ export function ProofStation(view: ProofView) {
             current={sheet}
             sheets={SHEETS.map((id) => ({ id, name: SHEET_NAMES[id], href: href(id) }))}
             onTurn={(id) =>
-              id === 'measured' || sheet === 'measured' ? router.push(href(id)) : turn(id)
+              RECKONED.has(sheetOf(id)) || RECKONED.has(sheet)
+                ? router.push(href(id))
+                : turn(id)
             }
           />
           {sheet === 'rounds' && (
@@ -62,6 +70,7 @@ export function ProofStation(view: ProofView) {
     </>
   );
   if (sheet === 'measured') return <MeasuredSheet view={view} head={head} />;
+  if (sheet === 'photographed') return <PhotographedSheet view={view} head={head} />;
   if (sheet === 'rounds') return <RoundsSheet view={view} head={head} />;
   if (!master || !picture)
     return (

@@ -2,6 +2,7 @@
 import type { Answer } from '@/core/input';
 import { dayIn, noonOf } from '@/core/days';
 import { changedRecipe, nextRound, verdictFault } from '@/core/proof';
+import type { ProposedChange } from '@/core/proof';
 import {
   addProofCustomer,
   addProofReturn,
@@ -10,10 +11,12 @@ import {
   errandsOf,
   getPaper,
   getWork,
+  proofPhotographsOf,
   proofReadingsOf,
   proofsOf,
   routesNow,
 } from '@/data';
+import type { Proof } from '@/data';
 import { instrumentOver } from '@/standins';
 import {
   NO_STRIP,
@@ -22,13 +25,15 @@ import {
   isHere,
   keepReading,
   measuredProof,
+  photographedProof,
   printedStrip,
   refuse,
   roundOf,
   sizeFault,
   stripOfRound,
 } from '@/studio';
-import { backForm, customerForm, roundForm, sendForm } from './proofForms';
+import type { Studio } from '@/studio';
+import { backForm, changeForm, customerForm, roundForm, sendForm } from './proofForms';
 import { printedBy, promisedBack, sentFile } from './whatWasSent';
 import { changeWords } from './measured/words';
 
@@ -175,33 +180,64 @@ export async function readStrip(typed: unknown): Promise<Answer<null>> {
   });
 }
 
+/** The change that the strip of a round asks for; a sentence where there is none. */
+async function changeByStrip(
+  studio: Studio,
+  round: Proof,
+): Promise<ProposedChange | string> {
+  const db = studio.db.read;
+  const readings = await proofReadingsOf(db, round.workId);
+  const reading = readings.find((r) => r.roundId === round.id);
+  if (!reading) return 'There is no reading of this round. Have its strip read first.';
+  const found = await measuredProof(studio, db, round, reading);
+  return found?.change ?? 'The reading is not of this strip any more. Have it read again.';
+}
+
+/** The same by a photograph of it. */
+async function changeByPhotograph(
+  studio: Studio,
+  round: Proof,
+  photographId: number,
+): Promise<ProposedChange | string> {
+  const db = studio.db.read;
+  const photographs = await proofPhotographsOf(db, round.workId);
+  const photograph = photographs.find(
+    (p) => p.id === photographId && p.roundId === round.id,
+  );
+  if (!photograph) return 'This photograph is not there. Open the proof station anew.';
+  const found = await photographedProof(studio, db, round, photograph);
+  return (
+    found?.change ??
+    'This photograph does not tell enough for a change. Bring one with the white border in sight.'
+  );
+}
+
 /** Keeps the recipe of the next round: the one of this round with the change that was found for it. */
 export async function keepChange(typed: unknown): Promise<Answer<number>> {
-  return act(roundForm, typed, {}, async ({ workId, roundId }, { studio, write, at }) => {
+  return act(changeForm, typed, {}, async (v, { studio, write, at }) => {
+    const { workId, roundId, photographId } = v;
     const db = studio.db.read;
-    const [round, work, readings] = await Promise.all([
+    const [round, work] = await Promise.all([
       roundOf(studio, workId, roundId),
       getWork(db, workId),
-      proofReadingsOf(db, workId),
     ]);
-    const reading = readings.find((r) => r.roundId === roundId);
-    if (!round || !work || !reading)
-      return refuse('There is no reading of this round. Have its strip read first.');
+    if (!round || !work) return refuse(GONE);
     if (!round.recipe)
       return refuse(
         'This round does not say by which recipe it was made. Send one of a file or a sheet.',
       );
-    const found = await measuredProof(studio, db, round, reading);
-    if (!found)
-      return refuse('The reading is not of this strip any more. Have it read again.');
-    if (found.change.moved.length === 0)
+    const change = await (photographId === null
+      ? changeByStrip(studio, round)
+      : changeByPhotograph(studio, round, photographId));
+    if (typeof change === 'string') return refuse(change);
+    if (change.moved.length === 0)
       return refuse('There is nothing to change: the print is what it can be.');
-    const recipe = changedRecipe(round.recipe, found.change.steps);
+    const recipe = changedRecipe(round.recipe, change.steps);
     const row = await write((tx) =>
       addRecipe(tx, {
         name: `${work.title}, after round ${round.round}`.slice(0, 60),
         recipe,
-        remarks: changeWords(found.change).slice(0, 500),
+        remarks: changeWords(change).slice(0, 500),
         fromId: null,
         at,
       }),

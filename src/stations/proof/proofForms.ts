@@ -12,7 +12,8 @@ import {
 } from '@/core/input';
 import { INTENTS } from '@/core/prepare';
 import { EYE_ASPECTS, EYE_SCALE, PROOF_VERDICTS } from '@/core/proof';
-import type { ByEye } from '@/core/proof';
+import type { Place } from '@/core/capture/geometry';
+import type { ByEye, GreyCard } from '@/core/proof';
 
 const workId = rowNumber('Work');
 const roundId = rowNumber('Round');
@@ -90,3 +91,45 @@ export const customerForm = defineForm({
 
 /** A round of a work. */
 export const roundForm = defineForm({ workId, roundId });
+
+/** A round whose change is kept: by its strip, or by a photograph of it. */
+export const changeForm = defineForm({
+  workId,
+  roundId,
+  photographId: optional(rowNumber('Photograph')),
+});
+
+const pixel = { type: 'number', minimum: 0, maximum: 100_000 } as const;
+const place = (more: Record<string, object> = {}) =>
+  ({
+    type: 'object',
+    additionalProperties: false,
+    required: ['x', 'y', ...Object.keys(more)],
+    properties: { x: pixel, y: pixel, ...more },
+  }) as const;
+
+/** Where a print lies in a photograph. */
+export const placingForm = defineForm({
+  workId,
+  roundId,
+  photographId: rowNumber('Photograph'),
+  proofAt: choice('The proof lies', ['left', 'right']),
+  corners: {
+    ...json<Place[]>('Corners', {
+      type: 'array',
+      minItems: 4,
+      maxItems: 4,
+      items: place(),
+    }),
+    hidden: true,
+  },
+  card: {
+    ...json<GreyCard | null>('Grey card', {
+      anyOf: [
+        { type: 'null' },
+        place({ reflectance: { type: 'number', minimum: 0.02, maximum: 1 } }),
+      ],
+    }),
+    hidden: true,
+  },
+});

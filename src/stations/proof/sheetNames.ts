@@ -2,6 +2,7 @@ export const SHEET_NAMES = {
   paper: 'On paper',
   rounds: 'Rounds',
   measured: 'Measured',
+  photographed: 'Photographed',
 } as const;
 
 export type SheetId = keyof typeof SHEET_NAMES;

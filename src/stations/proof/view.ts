@@ -9,6 +9,7 @@ import {
   profilesInUse,
   profilesNow,
   proofCustomersOf,
+  proofPhotographsOf,
   proofReadingsOf,
   proofsOf,
   proofsOnPaper,
@@ -29,6 +30,7 @@ import {
 } from '@/studio';
 import type { MasterView } from '@/studio';
 import type { ProofPicture } from './paper/proofSource';
+import { photographedOf } from './photographed/view';
 import { measuredOf } from './measured/view';
 import { sheetOf } from './sheetNames';
 
@@ -59,6 +61,12 @@ export interface SendableFile {
 
 /** Of a round that is not looked at. */
 const NOT_LOOKED_AT = { reading: null, measured: null, against: null, strip: false };
+
+const NOT_PHOTOGRAPHED: Awaited<ReturnType<typeof photographedOf>> = {
+  photographs: [],
+  photograph: null,
+  photographable: false,
+};
 
 /** Rounds of a paper that are looked back at, of whatever work. */
 const LOOKED_BACK = 12;
@@ -114,6 +122,15 @@ export async function loadProof(id: string, query: Record<string, string | undef
   // What a sheet shows is reckoned where it is shown: it takes a moment.
   const measured =
     sheet === 'measured' ? await measuredOf(db, round, proofs, readings) : NOT_LOOKED_AT;
+  const photographed =
+    sheet === 'photographed'
+      ? await photographedOf(
+          db,
+          round,
+          await proofPhotographsOf(db, work.id),
+          Number(query.photograph) || 0,
+        )
+      : NOT_PHOTOGRAPHED;
   const paperId = Number(query.paper) || null;
   const atHand = papers.map(({ id: of, name, weight, surface, printerSetting }) => ({
     id: of,
@@ -158,6 +175,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
     /** The round that is looked at, what was read of it, and what that says. */
     round,
     ...measured,
+    ...photographed,
     read: [...new Set(readings.map((r) => r.roundId))],
     /** Sheets with a control strip on them. */
     withStrip: sheets.filter((s) => stripOn(s.content) !== null).map((s) => s.id),

@@ -42,6 +42,9 @@ export type NotFound =
   | { code: 'small'; side: number }
   | { code: 'other' };
 
+/** Places of a picture below which they may not be enough to know it by. */
+const FEW_PLACES = 150;
+
 /** A side of a photograph. */
 export type Side = 'left' | 'right';
 
@@ -198,6 +201,10 @@ class Search {
     return found && isThere(found.agreement) ? found : null;
   }
 
+  placesOf(picture: LightPlane): number {
+    return this.sighted(picture, SOUGHT[0]).points.count;
+  }
+
   /** By laying it everywhere; upright only. */
   bySearch(picture: LightPlane): Found | null {
     for (const { way } of likelyWays(picture, this.photograph)) {
@@ -249,12 +256,18 @@ export function findPicture(picture: LightPlane, photograph: LightPlane): Sighti
       beside: beside && quartersOf(beside.way, picture) === 0 ? beside : null,
     };
   }
+  if (isPlain(picture)) return { code: 'plain' };
   const mirror = mirrored(picture);
-  if (search.byPlaces(mirror) ?? search.bySearch(mirror)) return { code: 'mirrored' };
-  for (const quarters of [2, 1, 3] as const)
-    if (search.bySearch(quartered(picture, quarters))) return { code: 'turned', quarters };
-  if (search.bySearch(quartered(mirror, 2))) return { code: 'mirrored' };
-  return isPlain(picture) || isPlain(photograph) ? { code: 'plain' } : { code: 'other' };
+  if (search.byPlaces(mirror)) return { code: 'mirrored' };
+  // A picture of many places is known by them, whichever way it lies; of few it is laid every way.
+  if (search.placesOf(picture) < FEW_PLACES) {
+    if (search.bySearch(mirror)) return { code: 'mirrored' };
+    for (const quarters of [2, 1, 3] as const)
+      if (search.bySearch(quartered(picture, quarters)))
+        return { code: 'turned', quarters };
+    if (search.bySearch(quartered(mirror, 2))) return { code: 'mirrored' };
+  }
+  return { code: isPlain(photograph) ? 'plain' : 'other' };
 }
 
 /** Whether there is nothing in a picture to know it again by. */

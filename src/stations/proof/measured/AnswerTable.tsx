@@ -13,7 +13,8 @@ const signed = (v: number): string =>
 export function AnswerTable({
   drift,
   foretold,
-}: Pick<MeasuredProof, 'drift' | 'foretold'>) {
+  counted = 'patches',
+}: Pick<MeasuredProof, 'drift' | 'foretold'> & { counted?: string }) {
   const rows: [string, MeanShift | null, MeanShift | null][] = [
     ...TONES.map((t) => [t, drift.byTone[t], foretold?.byTone[t] ?? null] as const),
     ...(['neutral', ...HUES] as const).map(
@@ -25,13 +26,13 @@ export function AnswerTable({
       <thead>
         <tr>
           <th>where</th>
-          <th>patches</th>
+          <th>{counted}</th>
           <th>L*</th>
           <th>a*</th>
           <th>b*</th>
           <th>C*</th>
           <th>ΔE00</th>
-          <th>foretold</th>
+          {foretold && <th>foretold</th>}
           <th style={{ textAlign: 'left', paddingLeft: 18 }}>the print is</th>
         </tr>
       </thead>
@@ -47,7 +48,7 @@ export function AnswerTable({
                 <td>{signed(shift.yellow)}</td>
                 <td>{signed(shift.chroma)}</td>
                 <td>{shift.difference.toFixed(1)}</td>
-                <td>{paper ? paper.difference.toFixed(1) : '–'}</td>
+                {foretold && <td>{paper ? paper.difference.toFixed(1) : '–'}</td>}
                 <td className="wrap" style={{ textAlign: 'left', paddingLeft: 18 }}>
                   {shiftWords(shift) || 'as the master'}; {meansWords(shift.difference)}
                 </td>

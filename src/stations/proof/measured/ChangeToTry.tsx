@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import type { ProposedChange } from '@/core/proof';
 import { Button, ButtonLink, useAction } from '@/shell/actions';
 import { Problem } from '@/shell/said';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
@@ -8,16 +9,24 @@ import type { ProofView } from '../view';
 import { movesWords, outOfReachWords } from './words';
 
 /** The change to try, and what is made of it. */
-export function ChangeToTry({ view }: { view: ProofView }) {
-  const { work, round, measured, picked } = view;
+export function ChangeToTry({
+  view,
+  change,
+  of = {},
+}: {
+  view: ProofView;
+  change: ProposedChange;
+  /** By what it was found, where not by the strip. */
+  of?: Record<string, string>;
+}) {
+  const { work, round, picked } = view;
   const [kept, setKept] = useState<number | null>(null);
   const { run, sending, problem } = useAction(
     keepChange,
     'Kept as the next recipe.',
     setKept,
   );
-  if (!measured || !round) return null;
-  const { change } = measured;
+  if (!round) return null;
   const size = picked ? `&size=${encodeURIComponent(picked.key)}` : '';
   const out = outOfReachWords(change.colours);
   return (
@@ -38,7 +47,9 @@ export function ChangeToTry({ view }: { view: ProofView }) {
           {kept === null ? (
             <Button
               isDisabled={sending}
-              onPress={() => run({ workId: String(work.id), roundId: String(round.id) })}
+              onPress={() =>
+                run({ workId: String(work.id), roundId: String(round.id), ...of })
+              }
             >
               Make it the next recipe
             </Button>

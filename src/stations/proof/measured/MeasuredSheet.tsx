@@ -9,13 +9,14 @@ import { Sentence, Small } from '@/shell/words';
 import type { ProofView } from '../view';
 import { AnswerTable } from './AnswerTable';
 import { ChangeToTry } from './ChangeToTry';
+import { RoundLinks } from '../RoundLinks';
 import { ReadStrip } from './ReadStrip';
 import { StripDrawing } from './StripDrawing';
 import { meansWords } from './words';
 
 /** What came back, measured: the strip against the master, by tone and hue, and what to change. */
 export function MeasuredSheet({ view, head }: { view: ProofView; head: React.ReactNode }) {
-  const { work, round, rounds, reading, measured, against, picked, read } = view;
+  const { work, round, reading, measured, against, picked, read } = view;
   const format = useFormat();
   const size = picked ? `&size=${encodeURIComponent(picked.key)}` : '';
   return (
@@ -81,23 +82,11 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
               ? `${reading.source}, ${format.day(reading.at)}`
               : `${round.file ?? 'no file'}, sent ${format.day(round.sentAt)}`}
           </SlipSub>
-          {rounds.length > 1 && (
-            <Small>
-              {rounds.map((r, i) => (
-                <span key={r.id}>
-                  {i > 0 && ', '}
-                  {r.id === round.id ? (
-                    `round ${r.round}`
-                  ) : (
-                    <a href={`/works/${work.id}/proof?sheet=measured&round=${r.id}${size}`}>
-                      round {r.round}
-                      {read.includes(r.id) ? '' : ' (not read)'}
-                    </a>
-                  )}
-                </span>
-              ))}
-            </Small>
-          )}
+          <RoundLinks
+            view={view}
+            sheet="measured"
+            not={(id) => (read.includes(id) ? '' : ' (not read)')}
+          />
           {measured && (
             <>
               <Figures
@@ -133,7 +122,7 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
                     : `It does not pass: ${STRIP_LIMITS.mean} and ${STRIP_LIMITS.worst} are allowed.`}
                 </Sentence>
               )}
-              <ChangeToTry key={reading?.id} view={view} />
+              <ChangeToTry key={reading?.id} view={view} change={measured.change} />
               {reading && (
                 <Small>
                   <a href={`/api/proof-readings/${reading.id}`}>Readings as CGATS</a>,{' '}

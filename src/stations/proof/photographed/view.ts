@@ -1,0 +1,116 @@
+import { colourDifference } from '@/core/colour';
+import { PART_LIMITS } from '@/core/proof';
+import type { PlacedPhotograph, Proof, Reading } from '@/data';
+import { getMaster } from '@/data';
+import { photographedProof, studio } from '@/studio';
+import type { PhotographedProof } from '@/studio';
+import { basisWords } from '@/studio/words/photographWords';
+
+/** A photograph of a round, as it is listed. */
+export interface ListedPhotograph {
+  id: number;
+  name: string;
+  at: string;
+}
+
+/** A map of how much each part of a picture differs: grades by PART_LIMITS, -1 where nothing is told. */
+export interface DifferenceGrades {
+  columns: number;
+  rows: number;
+  grades: number[];
+}
+
+/** What lies in a photograph, and what that says. */
+export interface PhotographView extends ListedPhotograph {
+  width: number;
+  height: number;
+  placing: Pick<
+    PlacedPhotograph['placing'],
+    'proof' | 'original' | 'proofAt' | 'card' | 'byHand'
+  >;
+  /** Null: too little of the print lies in it, or its file is gone. */
+  said:
+    | (Pick<PhotographedProof, 'drift' | 'change'> & {
+        seen: Pick<
+          PhotographedProof['seen']['proof'],
+          'parts' | 'same' | 'alike' | 'off' | 'mostOff'
+        >;
+        white: PhotographedProof['regions']['white'];
+        falloff: number;
+        basis: string;
+        map: DifferenceGrades;
+      })
+    | null;
+}
+
+const gradeOf = (difference: number): number =>
+  PART_LIMITS.filter((limit) => difference >= limit).length;
+
+/** Parts along each side that are drawn as one. */
+const DRAWN = 2;
+
+function gradesOf({ regions }: PhotographedProof): DifferenceGrades {
+  const [columns, rows] = [regions.columns, regions.rows].map((n) => Math.ceil(n / DRAWN));
+  const sums = new Float64Array(columns! * rows!);
+  const counts = new Float64Array(columns! * rows!);
+  for (const { column, row, master, printed } of regions.regions) {
+    const at = Math.floor(row / DRAWN) * columns! + Math.floor(column / DRAWN);
+    sums[at]! += colourDifference(master, printed);
+    counts[at]! += 1;
+  }
+  const grades = Array.from(sums, (sum, i) =>
+    counts[i] === 0 ? -1 : gradeOf(sum / counts[i]!),
+  );
+  return { columns: columns!, rows: rows!, grades };
+}
+
+/** The photographs of a round, and what the one that is looked at says. */
+export async function photographedOf(
+  db: Reading,
+  round: Proof | null,
+  photographs: readonly PlacedPhotograph[],
+  asked: number,
+): Promise<{
+  photographs: ListedPhotograph[];
+  photograph: PhotographView | null;
+  photographable: boolean;
+}> {
+  const own = photographs.filter((p) => p.roundId === round?.id);
+  const listed = own.map(({ id, name, at }) => ({ id, name, at }));
+  const master = round?.masterId ? await getMaster(db, round.masterId) : undefined;
+  const picked = own.find((p) => p.id === asked) ?? own[0];
+  if (!round || !picked)
+    return { photographs: listed, photograph: null, photographable: Boolean(master) };
+  const { id, name, at, width, height, placing } = picked;
+  const found = await photographedProof(await studio(), db, round, picked).catch(
+    () => null,
+  );
+  return {
+    photographs: listed,
+    photographable: Boolean(master),
+    photograph: {
+      id,
+      name,
+      at,
+      width,
+      height,
+      placing: {
+        // Where the light fits best, near to where it was placed.
+        proof: found?.seen.proof.corners ?? placing.proof,
+        original: found?.seen.original?.corners ?? placing.original,
+        proofAt: placing.proofAt,
+        card: placing.card,
+        byHand: placing.byHand,
+      },
+      said: found && {
+        drift: found.drift,
+        change: found.change,
+        seen: found.seen.proof,
+        white: found.regions.white,
+        falloff: found.regions.falloff,
+        basis: basisWords(found.regions.white),
+        map: gradesOf(found),
+      },
+    },
+  };
+}
