@@ -15,6 +15,7 @@ import { crop, daysAgo, number, offer, price, printFile, proof } from './tradeSt
 import { mixedOrders, order } from './orderSteps';
 import type { Say } from './tradeSteps';
 import { measuredRound } from './measuredRound';
+import { photographedRound } from './photographedRound';
 import { bench, errand, opinions, proofSheet } from './printBook';
 import { CHANNELS, DELIVERIES, EDITIONS, OPEN_ORDERS } from './editions';
 import type { EditionPlan } from './editions';
@@ -82,6 +83,7 @@ export async function trade(
   await opinions(open);
   await proofSheet(open, of('saltPans'), ['metricFrames-50x70', 'metricFrames-70x100']);
   await measuredRound(open, of('saltPans'), paper(COTTON));
+  await photographedRound(open, of('saltPans'));
   await errand(open, ['featherWeed', 'coiledLines'].map(of), paper(COTTON));
   say('  a proof sheet written, files handed over, prints judged');
   const printed = EDITIONS.flatMap((e) => e.runs.map(([, n]) => n)).reduce((a, b) => a + b);

@@ -3,6 +3,7 @@ import { createReadStream, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
+import type { SpaceId } from '@/core/colour';
 import type { MasterFacts } from '@/core/image';
 import { addMaster, currentMaster } from '@/data';
 import { receive, startWorkersBy } from '@/engine';
@@ -73,9 +74,10 @@ export async function endRealWorkers(): Promise<void> {
 export async function takePicture(
   { open, workId }: InProcess,
   picture: { width: number; height: number; data: Uint16Array },
+  space: SpaceId = 'prophoto-rgb',
 ): Promise<number> {
   const path = join(open.home, 'slack.tif');
-  await writeSamples(path, picture);
+  await writeSamples(path, picture, space);
   const received = await receive(open.home, createReadStream(path), ANY_PICTURE);
   await takeMaster(open, received, workId, 'slack.tif');
   await idle(open);

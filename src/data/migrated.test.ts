@@ -18,6 +18,7 @@ import { routesNow } from './prepare/errands';
 import { paperNamed } from './paper/papers';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
 import { printFilesOf } from './prepare/printFiles';
+import { addProofPhotograph, proofPhotographsOf } from './proof/photographs';
 import { addProofReading, proofReadingsOf, proofsOf } from './proof/proofs';
 import { offeredSizes } from './size/sizes';
 import { undoStep } from './running/undo';
@@ -245,13 +246,15 @@ it('papers and profiles of before profiles were used by paper are as they were, 
   db.close();
 });
 
-it('proof rounds of before say what they said, and what their file says; readings are facts', async () => {
-  await before('0021_proofs_as_sent');
-  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
-  const at = '2026-10-01T10:00:00.000Z';
-  const sha = 'a'.repeat(64);
-  const recipe = JSON.stringify({ ...plainRecipe(300, 1), version: 3 });
-  await client.executeMultiple(`
+it.each(['0021_proofs_as_sent', '0023_photographs_of_proofs'])(
+  'proof rounds of before %s say what they said; readings and photographs are facts',
+  async (tag) => {
+    await before(tag);
+    const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+    const at = '2026-10-01T10:00:00.000Z';
+    const sha = 'a'.repeat(64);
+    const recipe = JSON.stringify({ ...plainRecipe(300, 1), version: 3 });
+    await client.executeMultiple(`
     INSERT INTO work (title, artist, year, kind, medium, width_mm, height_mm, price_minor, currency, created_at)
       VALUES ('Old Quay', 'Senna Quillfeather', 2024, 'painting', 'Oil', 300, 400, 100, 'EUR', '${at}');
     INSERT INTO file (sha256, bytes, format, width_px, height_px, bits, channels, colour_model, orientation, stored_at)
@@ -266,25 +269,45 @@ it('proof rounds of before say what they said, and what their file says; reading
     INSERT INTO proof_return (round_id, seen, to_change, verdict, back_at)
       VALUES (1, 'close', '', 'approved', '${at}');
   `);
-  client.close();
-  const db = await openDatabase(home);
-  const [round] = await proofsOf(db.read, 1);
-  expect(round).toMatchObject({
-    verdict: 'approved',
-    seen: 'close',
-    file: 'a3.tif',
-    masterId: 1,
-    recipe: plainRecipe(300, 1),
-    profileSha256: null,
-    intent: null,
-    light: null,
-    byEye: null,
-    dueOn: null,
-  });
-  const reading = { patches: [{ name: 'paper', lab: [96, 0, 2] }], source: 'by hand', at };
-  await db.write((tx) => addProofReading(tx, reading as never, round!));
-  expect(await proofReadingsOf(db.read, 1)).toMatchObject([reading]);
-  await expect(db.read.run("UPDATE proof_reading SET source = 'x'")).rejects.toThrow();
-  await expect(db.read.run("UPDATE proof_round SET lot = 'x'")).rejects.toThrow();
-  db.close();
-});
+    client.close();
+    const db = await openDatabase(home);
+    const [round] = await proofsOf(db.read, 1);
+    expect(round).toMatchObject({
+      verdict: 'approved',
+      seen: 'close',
+      file: 'a3.tif',
+      masterId: 1,
+      recipe: plainRecipe(300, 1),
+      profileSha256: null,
+      intent: null,
+      light: null,
+      byEye: null,
+      dueOn: null,
+    });
+    const reading = {
+      patches: [{ name: 'paper', lab: [96, 0, 2] }],
+      source: 'by hand',
+      at,
+    };
+    await db.write((tx) => addProofReading(tx, reading as never, round!));
+    expect(await proofReadingsOf(db.read, 1)).toMatchObject([reading]);
+    await expect(db.read.run("UPDATE proof_reading SET source = 'x'")).rejects.toThrow();
+    const corner = { x: 1, y: 1 };
+    const placing = {
+      proof: [corner, corner, corner, corner],
+      original: null,
+      proofAt: 'right',
+      card: null,
+      byHand: true,
+    } as const;
+    const photograph = { sha256: sha, name: 'print.jpg', width: 10, height: 10, at };
+    await db.write((tx) => addProofPhotograph(tx, photograph, placing as never, round!));
+    expect(await proofPhotographsOf(db.read, 1)).toMatchObject([
+      { ...photograph, placing },
+    ]);
+    await expect(db.read.run("UPDATE proof_photograph SET name = 'x'")).rejects.toThrow();
+    await expect(db.read.run('DELETE FROM proof_placing')).rejects.toThrow();
+    await expect(db.read.run("UPDATE proof_round SET lot = 'x'")).rejects.toThrow();
+    db.close();
+  },
+);

@@ -123,12 +123,12 @@ export const placingForm = defineForm({
     }),
     hidden: true,
   },
-  card: {
-    ...json<GreyCard | null>('Grey card', {
-      anyOf: [
-        { type: 'null' },
-        place({ reflectance: { type: 'number', minimum: 0.02, maximum: 1 } }),
-      ],
+  /** None, or one. */
+  cards: {
+    ...json<GreyCard[]>('Grey card', {
+      type: 'array',
+      maxItems: 1,
+      items: place({ reflectance: { type: 'number', minimum: 0.02, maximum: 1 } }),
     }),
     hidden: true,
   },

@@ -53,7 +53,7 @@ export const receiveProofPhotograph = (
       } catch (error) {
         if (!(error instanceof NoMaster)) throw error;
         return no(
-          `${name}: round ${of.round} does not say which master it was made from. Send the next round with its file.`,
+          `${name}: round ${of.round} ${error.message}. Send the next round with its file.`,
         );
       }
     }

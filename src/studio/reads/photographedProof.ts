@@ -14,6 +14,7 @@ import { getMaster, getProofPhotograph } from '@/data';
 import type { PlacedPhotograph, Proof, ProofPlacing, Reading } from '@/data';
 import { Kept, photographPreview, readMaster, runAtOnce, storePaths } from '@/engine';
 import type { ComparedPhotograph } from '@/engine';
+import { isThere } from '../jobs/picture';
 import { colourKept } from '../pixels/looks';
 import { studio } from '../open/open';
 import type { Studio } from '../running/studio';
@@ -27,7 +28,7 @@ export interface Placing {
   card: GreyCard | null;
 }
 
-/** The master of a round is not known, or not there any more. */
+/** The master of a round is not known, or its picture is gone; in a few words. */
 export class NoMaster extends Error {}
 
 const nobody = () => new AbortController().signal;
@@ -42,13 +43,15 @@ export async function heldAgainstMaster(
   { placed, proofAt, card }: Placing,
 ): Promise<ComparedPhotograph | NotFound> {
   const master = round.masterId === null ? null : await getMaster(db, round.masterId);
-  if (!master) throw new NoMaster();
-  const { facts, icc } = await readMaster(path, (await stat(path)).size);
+  if (!master) throw new NoMaster('does not say which master it was made from');
   const paths = storePaths(open.home);
+  if (!(await isThere(paths.pixels(master.picture))))
+    throw new NoMaster('cannot be compared: the picture of its master is gone');
+  const { facts, icc } = await readMaster(path, (await stat(path)).size);
   await mkdir(paths.tmp, { recursive: true });
   const target = paths.temporary('.v');
   try {
-    const decode = { path, facts, part: `${target}.part`, target };
+    const decode = { path, facts, part: `${target}.part.v`, target };
     await runAtOnce('decode', decode, silent, nobody());
     const work = {
       picture: {
@@ -64,7 +67,7 @@ export async function heldAgainstMaster(
     } as const;
     return await runAtOnce('comparePhotograph', work, silent, nobody());
   } finally {
-    await Promise.all([target, `${target}.part`].map((p) => rm(p, { force: true })));
+    await Promise.all([target, `${target}.part.v`].map((p) => rm(p, { force: true })));
   }
 }
 

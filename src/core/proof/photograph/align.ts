@@ -76,6 +76,7 @@ const templateFrom = (small: LightPlane): Template => {
   return { plane, ...evened(plane) };
 };
 
+/** A picture ready to be laid over a photograph, its longer side so many pixels at most. */
 export const templateOf = (picture: LightPlane, side: number): Template =>
   templateFrom(fitted(picture, side));
 

@@ -41,6 +41,7 @@ export interface Cell {
   lab: Vector;
 }
 
+/** CIELAB of linear light of the working space. */
 export const labOfLight = (light: Readonly<Vector>): Vector =>
   labOf(apply(WORKING_TO_XYZ, [...light] as Vector));
 
@@ -68,10 +69,18 @@ export function lightIn(
 
 /** The group of a colour: what a print makes of it, it makes of all in it. */
 export const GROUPS = 11 * (HUES.length + 1);
+/** @example groupOf([55, 0, 0]) // 45 */
 export function groupOf([l, a, b]: Vector): number {
   const hue = hueOf(a, b);
   const tone = min(10, max(0, floor(l / 10)));
   return tone * (HUES.length + 1) + (hue ? HUES.indexOf(hue) + 1 : 0);
+}
+
+/** @example groupName(groupOf([55, 40, 30])) // 'red, L* 55' */
+export function groupName(group: number): string {
+  const hue = group % (HUES.length + 1);
+  const tone = floor(group / (HUES.length + 1));
+  return `${hue === 0 ? 'neutral' : HUES[hue - 1]}, L* ${min(100, 10 * tone + 5)}`;
 }
 
 /** Columns and rows of parts of a picture. */

@@ -3,7 +3,7 @@ import type { Vector } from '../../colour';
 import type { PatchReading } from '../cgats';
 import { compareStrips } from '../compareStrips';
 import type { StripDrift } from '../compareStrips';
-import { groupOf } from './cells';
+import { groupName, groupOf } from './cells';
 import type { Region, Regions } from './regions';
 
 /** Differences, CIEDE2000, at which a part is seen to be another: rules of thumb. */
@@ -50,7 +50,7 @@ export function coloursOf({ regions }: Pick<Regions, 'regions'>): {
   return [...groups.entries()]
     .sort(([a], [b]) => a - b)
     .map(([group, list]) => ({
-      name: String(group),
+      name: groupName(group),
       master: mean(list, (r) => r.master),
       printed: mean(list, (r) => r.printed),
       share: list.length / told.length,

@@ -135,6 +135,7 @@ function quartersOf(way: Way, { width, height }: LightPlane): number {
 
 export type Sighting = { found: Found; beside: Found | null } | NotFound;
 
+/** Whether a picture was found at all. */
 export const isFound = (s: Sighting): s is { found: Found; beside: Found | null } =>
   'found' in s;
 

@@ -41,59 +41,72 @@ const medianOf = (values: number[]): number =>
  */
 export function lightField(samples: readonly LightSample[], groups: number): LightField {
   const rows = samples.map((s) => basis(s.x, s.y));
-  const size = rows[0]?.length ?? 0;
-  const weights = samples.map((s) => s.weight);
+  const size = basis(0, 0).length;
+  const weights = Float64Array.from(samples, (s) => s.weight);
+  const members: number[][] = Array.from({ length: groups }, () => []);
+  samples.forEach((s, i) => s.group !== null && members[s.group]!.push(i));
   const hasWhite = samples.some((s) => s.group === null);
   let field: number[] = Array.from({ length: size + 1 }, () => 0);
   if (samples.length === 0) return field;
   for (let round = 0; round < ROUNDS; round += 1) {
-    const sums = Array.from({ length: groups }, () => new Float64Array(size + 2));
-    samples.forEach((s, i) => {
-      if (s.group === null) return;
-      const sum = sums[s.group]!;
-      const w = weights[i]!;
-      rows[i]!.forEach((v, k) => (sum[k]! += w * v));
-      sum[size]! += w * s.value;
-      sum[size + 1]! += w;
-    });
-    const normal = Matrix.zeros(size + 1, size + 1);
-    const right = Matrix.zeros(size + 1, 1);
-    let total = 0;
-    samples.forEach((s, i) => {
-      const w = weights[i]!;
-      if (w === 0) return;
-      total += w;
-      const sum = s.group === null ? null : sums[s.group]!;
-      const all = sum ? sum[size + 1]! : 1;
-      const line = rows[i]!.map((v, k) => v - (sum ? sum[k]! / all : 0));
-      line.push(sum ? 0 : 1);
-      const value = s.value - (sum ? sum[size]! / all : 0);
-      for (let r = 0; r <= size; r += 1) {
-        right.set(r, 0, right.get(r, 0) + w * line[r]! * value);
-        for (let c = 0; c <= size; c += 1)
-          normal.set(r, c, normal.get(r, c) + w * line[r]! * line[c]!);
-      }
-    });
-    for (let k = 0; k <= size; k += 1)
-      normal.set(k, k, normal.get(k, k) + RIDGE * total + 1e-9);
-    const found = solve(normal, right).to1DArray();
-    field = [found[size]!, ...found.slice(0, size)];
+    field = solved(samples, rows, weights, members);
     // How far each is from its own group, and from the field.
-    const without = samples.map((s) => s.value - fieldAt([0, ...field.slice(1)], s.x, s.y));
-    const own = new Float64Array(groups);
-    for (let g = 0; g < groups; g += 1)
-      own[g] = medianOf(without.filter((_, i) => samples[i]!.group === g));
-    const off = samples.map((s, i) =>
-      s.group === null ? without[i]! - field[0]! : without[i]! - own[s.group]!,
-    );
+    const slopes = [0, ...field.slice(1)];
+    const off = Float64Array.from(samples, (s) => s.value - fieldAt(slopes, s.x, s.y));
+    const own = members.map((list) => medianOf(list.map((i) => off[i]!)));
+    samples.forEach((s, i) => (off[i]! -= s.group === null ? field[0]! : own[s.group]!));
     if (!hasWhite) field[0] = weighedMiddle(samples, own);
-    const usual = Math.max(0.004, medianOf(off.map(Math.abs))) * 1.5;
+    const usual = Math.max(0.004, medianOf(Array.from(off, Math.abs))) * 1.5;
     samples.forEach((s, i) => {
       const share = off[i]! / (TOLERATED * usual);
       weights[i] = s.weight * (Math.abs(share) < 1 ? (1 - share * share) ** 2 : 0);
     });
   }
   return field;
+}
+
+/** Least squares of one round: each group less its own mean, white as it is. */
+function solved(
+  samples: readonly LightSample[],
+  rows: readonly number[][],
+  weights: Float64Array,
+  members: readonly number[][],
+): number[] {
+  const size = rows[0]!.length;
+  const wide = size + 1;
+  const means = members.map((list) => {
+    const sum = new Float64Array(size + 2);
+    for (const i of list) {
+      const w = weights[i]!;
+      const row = rows[i]!;
+      for (let k = 0; k < size; k += 1) sum[k]! += w * row[k]!;
+      sum[size]! += w * samples[i]!.value;
+      sum[wide]! += w;
+    }
+    return sum.map((v) => v / Math.max(1e-12, sum[wide]!));
+  });
+  const normal = new Float64Array(wide * wide);
+  const right = new Float64Array(wide);
+  const line = new Float64Array(wide);
+  let total = 0;
+  samples.forEach((s, i) => {
+    const w = weights[i]!;
+    if (w === 0) return;
+    total += w;
+    const mean = s.group === null ? null : means[s.group]!;
+    const row = rows[i]!;
+    for (let k = 0; k < size; k += 1) line[k] = row[k]! - (mean ? mean[k]! : 0);
+    line[size] = mean ? 0 : 1;
+    const value = s.value - (mean ? mean[size]! : 0);
+    for (let r = 0; r < wide; r += 1) {
+      right[r]! += w * line[r]! * value;
+      for (let c = 0; c < wide; c += 1) normal[r * wide + c]! += w * line[r]! * line[c]!;
+    }
+  });
+  const sums = Matrix.from1DArray(wide, wide, Array.from(normal));
+  for (let k = 0; k < wide; k += 1) sums.set(k, k, sums.get(k, k) + RIDGE * total + 1e-9);
+  const found = solve(sums, Matrix.columnVector(Array.from(right))).to1DArray();
+  return [found[size]!, ...found.slice(0, size)];
 }
 
 /** What the groups are off by in the middle, by the weight of their samples. */

@@ -29,6 +29,7 @@ export const after = (then: Way, first: Way): Way => {
   return out.map((v) => v / out[8]!);
 };
 
+/** The way back: places of the photograph to those of the picture. */
 export const back = (way: Way): Way => {
   const out = inverse(matrix(way)).to1DArray();
   return out.map((v) => v / out[8]!);
@@ -78,6 +79,7 @@ const twiceArea = (corners: Corners): number =>
     return sum + p.x * q.y - q.x * p.y;
   }, 0);
 
+/** The area of a quadrilateral, square pixels; above 0 where its corners go clockwise as seen. */
 export const areaOf = (corners: Corners): number => twiceArea(corners) / 2;
 
 /** Whether four corners are those of a picture seen from in front: convex, clockwise, no side a multiple of the other. */

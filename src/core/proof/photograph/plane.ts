@@ -5,6 +5,7 @@ export interface LightPlane {
   data: Float32Array;
 }
 
+/** A plane without light. */
 export const planeOf = (width: number, height: number): LightPlane => ({
   width,
   height,

@@ -3,8 +3,8 @@ import { PART_LIMITS } from '@/core/proof';
 import { Plate } from '@/shell/drawing';
 import type { DifferenceGrades } from './view';
 
-const WIDTH = 440;
-const MOST = 360;
+const WIDTH = 366;
+const MOST = 274;
 /** From hardly to plainly different: dark enough to be read in black and white, too. */
 const SHADES = ['none', '#f1d9a8', '#e0a24a', '#b05a1e', '#5e1709'] as const;
 const FOOT = 26;
@@ -50,7 +50,7 @@ export function DifferencePlate({ map, preview, width, height }: DifferencePlate
     <Plate
       name="Where it differs"
       fixed
-      width={Math.max(wide, 380)}
+      width={WIDTH}
       height={high + FOOT}
       said={`Map of differences over the picture: ${rows.map(([n, s]) => `${s} % ${n} ΔE00`).join(', ')}`}
       figures={{ heads: ['ΔE00', '% of what is told'], rows }}
@@ -70,10 +70,11 @@ export function DifferencePlate({ map, preview, width, height }: DifferencePlate
           key={`${x} ${y}`}
           x={x * cw}
           y={y * ch}
-          width={length * cw + 0.3}
-          height={ch + 0.3}
+          width={length * cw}
+          height={ch}
           fill={SHADES[grade]}
           fillOpacity={0.82}
+          shapeRendering="crispEdges"
         />
       ))}
       <rect
@@ -92,7 +93,7 @@ export function DifferencePlate({ map, preview, width, height }: DifferencePlate
       >
         <text x={0}>ΔE00</text>
         {names.map((name, i) => (
-          <g key={name} transform={`translate(${42 + i * 68} 0)`}>
+          <g key={name} transform={`translate(${38 + i * 66} 0)`}>
             <rect
               x={0}
               y={-9}

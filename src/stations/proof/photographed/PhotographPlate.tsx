@@ -5,8 +5,8 @@ import type { Corners, Place } from '@/core/capture/geometry';
 import { Plate } from '@/shell/drawing';
 import type { PhotographView } from './view';
 
-const WIDTH = 440;
-const MOST = 400;
+const WIDTH = 372;
+const MOST = 300;
 /** Pixels of the photograph that an arrow key moves a corner by; with Shift ten times as many. */
 const STEP = 1;
 const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const;

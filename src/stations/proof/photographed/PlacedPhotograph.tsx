@@ -52,7 +52,7 @@ export function PlacedPhotograph({ view, photograph, round }: PlacedPhotographPr
       photographId: String(photograph.id),
       proofAt,
       corners: JSON.stringify(corners),
-      card: JSON.stringify(card),
+      cards: JSON.stringify(card ? [card] : []),
     });
   const { master } = view;
   return (

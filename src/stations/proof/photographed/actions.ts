@@ -19,9 +19,7 @@ export async function placePhotograph(typed: unknown): Promise<Answer<null>> {
     const [a, b, c, d] = v.corners;
     if (!a || !b || !c || !d)
       return refuse('Corners: there are four. Reload and place them again.');
-    if (
-      [...v.corners, ...(v.card ? [v.card] : [])].some((p) => p.x > width || p.y > height)
-    )
+    if ([...v.corners, ...v.cards].some((p) => p.x > width || p.y > height))
       return refuse('Corners: one lies beside the photograph. Move it back into it.');
     const proof: typeof placing.proof = [a, b, c, d];
     if (!isSeen(proof))
@@ -41,7 +39,7 @@ export async function placePhotograph(typed: unknown): Promise<Answer<null>> {
         {
           ...where,
           proofAt: v.proofAt,
-          card: v.card,
+          card: v.cards[0] ?? null,
           byHand: placing.byHand || moved,
           at,
         },

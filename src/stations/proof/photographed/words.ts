@@ -14,5 +14,5 @@ export function sureWords(
   const fits = `${same} of ${parts} parts are the master’s`;
   return same < parts / 2
     ? `${placed}, and it does not fit: only ${fits}. Move the corners onto those of the picture.`
-    : `${placed}: ${fits} (correlation ${format.number(alike, 2)}), ${format.number(off, 1)} px off in the middle, of a picture of 2000.`;
+    : `${placed}: ${fits} (correlation ${format.number(alike, 2)}), ${off < 0.1 ? 'under 0.1' : format.number(off, 1)} px off in the middle, of a picture of 2000.`;
 }
