@@ -9,3 +9,4 @@ export * from './rasterPdf';
 export * from './logBookPdf';
 export * from './csvText';
 export * from './calendar';
+export * from './proofReport';

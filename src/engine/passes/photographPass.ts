@@ -2,7 +2,14 @@ import { rm } from 'node:fs/promises';
 import { WORKING_LUMINANCE, lightnessOf } from '@/core/colour';
 import type { Corners } from '@/core/capture/geometry';
 import type { PixelRect } from '@/core/prepare';
-import { findPicture, isFound, placedPicture, planeOf, regionsOf } from '@/core/proof';
+import {
+  findPicture,
+  isElse,
+  isFound,
+  placedPicture,
+  planeOf,
+  regionsOf,
+} from '@/core/proof';
 import type {
   Found,
   GreyCard,
@@ -57,7 +64,9 @@ export interface ComparedPhotograph {
   proof: SeenPicture;
   original: SeenPicture | null;
   byHand: boolean;
-  /** Null: too little of the picture is in the photograph. */
+  /** Whether what lies there is the picture, as far as can be told. */
+  fits: boolean;
+  /** Null: it does not fit, or too little of the picture is in the photograph. */
   regions: Regions | null;
 }
 
@@ -172,16 +181,21 @@ export async function comparePhotograph(
   }
   progress('comparing', 0.8);
   const { card } = work;
-  const regions = regionsOf(picture.light, photograph.light, found, {
-    original: beside,
-    card: card && { ...card, x: card.x * by, y: card.y * by },
-  });
+  // Of what is not the picture nothing is told, wherever it was placed.
+  const fits = [found, beside].every((f) => !f || !isElse(f.agreement));
+  const regions = fits
+    ? regionsOf(picture.light, photograph.light, found, {
+        original: beside,
+        card: card && { ...card, x: card.x * by, y: card.y * by },
+      })
+    : null;
   const size = await pixelSize(pixels);
   return {
     ...size,
     proof: seenOf(found, photograph.factor),
     original: beside && seenOf(beside, photograph.factor),
     byHand: placed !== null,
+    fits,
     regions,
   };
 }

@@ -49,8 +49,8 @@ it.each(LINES)(
   'lines one in %d of %d rows, and as many columns, are the same picture when they are reduced',
   async (period, length) => {
     const [wide, high] = [
-      { width: 320, height: length },
-      { width: length, height: 320 },
+      { width: 192, height: length },
+      { width: length, height: 192 },
     ];
     const down = await difference(wide, 0.25, (_, y) => (y % period === 0 ? 2000 : 62000));
     const across = await difference(high, 0.25, (x) => (x % period === 0 ? 2000 : 62000));

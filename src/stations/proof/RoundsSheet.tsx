@@ -1,5 +1,5 @@
 'use client';
-import { ButtonLink } from '@/shell/actions';
+import { ButtonLink, DownloadLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { PrintOnSheet } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
@@ -118,6 +118,15 @@ export function RoundsSheet({ view, head }: { view: ProofView; head: React.React
           )}
           {!out && last && <CustomerSaid view={view} roundId={last.id} />}
           <Small>Changing paper, printer, profile or size re-opens the question.</Small>
+          {rounds.length > 0 && (
+            <DownloadLink
+              $small
+              $plain
+              href={`/api/proof-reports/${work.id}?size=${encodeURIComponent(picked.key)}`}
+            >
+              Report of these rounds (PDF)
+            </DownloadLink>
+          )}
         </Slip>
       )}
     </Bench>

@@ -207,7 +207,7 @@ async function changeByPhotograph(
   if (!photograph) return 'This photograph is not there. Open the proof station anew.';
   const found = await photographedProof(studio, db, round, photograph);
   return (
-    found?.change ??
+    found.told?.change ??
     'This photograph does not tell enough for a change. Bring one with the white border in sight.'
   );
 }

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -21,6 +22,7 @@ import { photographFaultWords } from '@/studio/words/photographWords';
 import { keepChange } from './actions';
 import { placePhotograph } from './photographed/actions';
 import { sureWords } from './photographed/words';
+import { proofReportDocument } from './report';
 import { loadProof } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -92,7 +94,7 @@ it('what is no photograph of this print is refused in words, and nothing of it k
 it('a photograph is kept with where the print lies, says what came, and asks for a change', async () => {
   expect(await bring(jpeg)).toEqual({ ok: true, name: 'print.jpg' });
   const view = await shown();
-  const { said, placing } = view;
+  const { said, seen, placing } = view;
   placing.proof.forEach((p, i) => {
     expect(Math.abs(p.x - photo.corners[0]![i]!.x)).toBeLessThan(1);
     expect(Math.abs(p.y - photo.corners[0]![i]!.y)).toBeLessThan(1);
@@ -102,7 +104,7 @@ it('a photograph is kept with where the print lies, says what came, and asks for
   expect(said!.drift.byTone.midtones!.lightness).toBeLessThan(-2);
   expect(Math.max(...said!.map.grades)).toBeGreaterThan(1);
   const format = { number: (v: number) => v.toFixed(1) };
-  expect(sureWords(said!.seen, false, format as never)).toMatch(/^Found by itself: \d+ of/);
+  expect(sureWords(seen!, false, format as never)).toMatch(/^Found by itself: \d+ of/);
   const [photograph] = await kept();
   const id = { workId: '1', roundId: '1', photographId: String(photograph!.id) };
   expect(await keepChange(id)).toMatchObject({ ok: true });
@@ -142,10 +144,11 @@ it('corners are placed by hand, and every placing stays', async () => {
 it('a photograph that is not found can be kept to be placed, and says that it does not fit', async () => {
   const other = await asJpeg(taken(original('causeway', 400), { seed: 8 }));
   expect(await bring(other, { byHand: true })).toMatchObject({ ok: true });
-  const { said, placing } = await shown();
+  const { said, seen, placing } = await shown();
+  expect(said).toBeNull();
   expect(placing.byHand).toBe(true);
   const format = { number: (v: number) => v.toFixed(1) };
-  expect(sureWords(said!.seen, true, format as never)).toMatch(/it does not fit/);
+  expect(sureWords(seen!, true, format as never)).toMatch(/it does not fit/);
 });
 
 it('a round that does not say its master, or whose master is gone, cannot be photographed', async () => {
@@ -158,6 +161,27 @@ it('a round that does not say its master, or whose master is gone, cannot be pho
   expect(await bring(jpeg, { round: String(gone) })).toMatchObject({
     message: expect.stringMatching(/picture of its master is gone/),
   });
+});
+
+it('a report has a page for each round, with what was sent, seen and measured', async () => {
+  const made = (await proofReportDocument('1', SIZE))!;
+  expect(made.name).toBe('slack-water_30-40-cm_proofs.pdf');
+  writeFileSync(at(made.name), made.bytes);
+  const pages = execFileSync('pdftotext', ['-layout', at(made.name), '-'], {
+    encoding: 'utf8',
+  }).split('\f');
+  expect(pages.slice(0, -1)).toHaveLength(3);
+  // The last photograph does not show this print: of it nothing is said.
+  expect(pages[0]).toMatch(/Slack Water[\s\S]*Round 1, Linen 300/);
+  expect(pages[0]).not.toMatch(/Photograph/);
+  expect(await bring(jpeg)).toMatchObject({ ok: true });
+  writeFileSync(at(made.name), (await proofReportDocument('1', SIZE))!.bytes);
+  const [first] = execFileSync('pdftotext', ['-layout', at(made.name), '-'], {
+    encoding: 'utf8',
+  }).split('\f');
+  expect(first).toMatch(/Photograph print.jpg[\s\S]*midtones .* yellower/);
+  expect(pages[1]).toMatch(/Round 2, .*: out/);
+  expect(await proofReportDocument('1', 'isoA-A2')).toBeNull();
 });
 
 it('says the same from the command line, and refuses in words', async () => {

@@ -32,10 +32,13 @@ const registered = ({ off, mostOff, parts, same, alike }: SeenPicture) => ({
 });
 
 /** What the command line says of a photograph of a print. The keys are documented and stay as they are. */
-export function photographReport(found: ComparedPhotograph, name: string) {
+export function photographReport(found: ComparedPhotograph, name: string, of: string) {
   const drift = found.regions && differencesOf(found.regions);
   if (!found.regions || !drift)
-    throw new NotThatPicture('little', photographFaultWords(name, '', { code: 'little' }));
+    throw new NotThatPicture(
+      found.fits ? 'little' : 'other',
+      photographFaultWords(name, of, { code: found.fits ? 'little' : 'other' }),
+    );
   const { regions } = found;
   return {
     width: found.width,
@@ -117,7 +120,7 @@ export async function comparePhotographFile(
       throw new NotThatPicture(found.code, words);
     }
     return {
-      ...photographReport(found, basename(photo)),
+      ...photographReport(found, basename(photo), basename(master)),
       assumed: {
         master: picture.untagged ? ('srgb' as const) : null,
         photograph: photograph.untagged ? ('srgb' as const) : null,

@@ -72,15 +72,20 @@ export async function heldAgainstMaster(
 }
 
 /** What a photograph of a round says. */
-export interface PhotographedProof {
-  seen: ComparedPhotograph;
+export interface ToldByPhotograph {
   regions: Regions;
   drift: StripDrift;
   /** Null where the photograph says only how parts differ from each other. */
   change: ProposedChange | null;
 }
 
-const answers = new Kept<PhotographedProof | null>(20);
+/** Where a round lies in a photograph; null where nothing can be told of it. */
+export interface PhotographedProof {
+  seen: ComparedPhotograph;
+  told: ToldByPhotograph | null;
+}
+
+const answers = new Kept<PhotographedProof>(20);
 
 /** Main colours with how much each counts: by the root of its share, so that small areas are heard. */
 const weighed = (regions: Regions): PrintedColour[] =>
@@ -91,25 +96,25 @@ const weighed = (regions: Regions): PrintedColour[] =>
     weight: Math.sqrt(share * 100),
   }));
 
-/** What a photograph of a round says; null where too little of the print lies in it. */
+/** What a photograph of a round says. Throws NoMaster and FileRefusal. */
 export const photographedProof = (
   open: Studio,
   db: Reading,
   round: Proof,
   { sha256, placing }: PlacedPhotograph,
-): Promise<PhotographedProof | null> =>
+): Promise<PhotographedProof> =>
   answers.of(`${open.home} ${placing.id}`, async () => {
     const { proof, original, proofAt, card } = placing;
     const path = storePaths(open.home).file(sha256);
     const placed = { proof, original };
     const seen = await heldAgainstMaster(open, db, round, path, { placed, proofAt, card });
-    if ('code' in seen || !seen.regions) return null;
+    if ('code' in seen) throw new Error(`placed, and not found: ${seen.code}`);
     const { regions } = seen;
-    const drift = differencesOf(regions);
-    if (!drift) return null;
+    const drift = regions && differencesOf(regions);
+    if (!drift) return { seen, told: null };
     const change =
       regions.white === 'none' ? null : await changeOf(open, round, weighed(regions));
-    return { seen, regions, drift, change };
+    return { seen, told: { regions, drift, change } };
   });
 
 const shown = new Kept<Uint8Array>(12);

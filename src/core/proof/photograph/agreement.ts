@@ -170,6 +170,10 @@ export function agreementOf(template: Template, photograph: Halves, way: Way): A
 const LEAST_TOLD = 4;
 const LEAST_SAME = 0.5;
 
+/** Whether what lies there is plainly something else; where too little can be told it may be the picture. */
+export const isElse = (agreement: Agreement): boolean =>
+  agreement.told >= LEAST_TOLD && !isThere(agreement);
+
 /** Whether what lies there is the picture. */
 export const isThere = ({ told, same, alike }: Agreement): boolean =>
   told >= LEAST_TOLD && same >= LEAST_SAME * told && alike >= SAME;

@@ -1,6 +1,7 @@
 export { isSeen } from './perspective';
 export { planeOf } from './plane';
 export type { LightPlane } from './plane';
+export { isElse } from './agreement';
 export type { Agreement } from './agreement';
 export * from './findPicture';
 export type { LinearPicture, Placed } from './cells';

@@ -137,10 +137,6 @@ export function fitted(plane: LightPlane, most: number): LightPlane {
   return resized(plane, side(plane.width), side(plane.height));
 }
 
-/** How a picture can lie in a photograph beside lying upright. */
-export const TURNS = ['upright', 'upsideDown', 'onItsSide', 'onItsOtherSide'] as const;
-export type Turn = (typeof TURNS)[number];
-
 /** A plane turned clockwise by so many quarters. */
 export function quartered(plane: LightPlane, quarters: number): LightPlane {
   if (quarters === 0) return plane;

@@ -57,10 +57,11 @@ export function outOfReachWords(colours: readonly ChangedColour[]): string {
       c.name !== 'black' &&
       // Deep neutrals are the black of the paper, and are said by it.
       !c.name.startsWith('grey') &&
+      !c.name.startsWith('neutral') &&
       c.name !== 'darkest',
   );
   if (out.length === 0) return '';
   const worst = out.reduce((a, b) => (a.outOfReach >= b.outOfReach ? a : b));
-  const many = out.length > 1 ? `${out.length} patches are` : 'One patch is';
+  const many = out.length > 1 ? `${out.length} colours are` : 'One colour is';
   return `${many} out of reach of this paper: no change brings “${worst.name}” nearer than ΔE00 ${worst.outOfReach.toFixed(1)}.`;
 }

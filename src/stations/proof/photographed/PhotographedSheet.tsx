@@ -94,9 +94,13 @@ export function PhotographedSheet({ view, head }: SheetProps) {
           )}
           {photograph && !said && (
             <Sentence $tone="stop">
-              Nothing can be told: too little of the print lies within the corners, or the
-              file of the photograph is gone. Move the corners, or bring it again.
+              {photograph.seen
+                ? 'Nothing can be told: what lies within the corners is not this picture, or too little of it.'
+                : 'Nothing can be told: the file of this photograph, or of its master, is gone. Bring it again.'}
             </Sentence>
+          )}
+          {photograph?.seen && (
+            <Small>{sureWords(photograph.seen, photograph.placing.byHand, format)}</Small>
           )}
           {said && (
             <>
@@ -118,7 +122,6 @@ export function PhotographedSheet({ view, head }: SheetProps) {
               <Sentence $tone={said.drift.mean < 2 ? 'plain' : 'caution'}>
                 In the mean {meansWords(said.drift.mean)} (rule of thumb). {said.basis}
               </Sentence>
-              <Small>{sureWords(said.seen, photograph!.placing.byHand, format)}</Small>
               {said.change && (
                 <ChangeToTry
                   key={photograph!.id}

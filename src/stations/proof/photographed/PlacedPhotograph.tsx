@@ -82,8 +82,8 @@ export function PlacedPhotograph({ view, photograph, round }: PlacedPhotographPr
             value={proofAt}
             onChange={(side) => setProofAt(side === 'left' ? 'left' : 'right')}
             options={[
-              ['left', 'left'],
-              ['right', 'right'],
+              ['left', 'The proof lies left'],
+              ['right', 'The proof lies right'],
             ]}
           />
         )}

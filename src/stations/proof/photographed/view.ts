@@ -2,8 +2,9 @@ import { colourDifference } from '@/core/colour';
 import { PART_LIMITS } from '@/core/proof';
 import type { PlacedPhotograph, Proof, Reading } from '@/data';
 import { getMaster } from '@/data';
+import type { SeenPicture } from '@/engine';
 import { photographedProof, studio } from '@/studio';
-import type { PhotographedProof } from '@/studio';
+import type { ToldByPhotograph } from '@/studio';
 import { basisWords } from '@/studio/words/photographWords';
 
 /** A photograph of a round, as it is listed. */
@@ -28,14 +29,12 @@ export interface PhotographView extends ListedPhotograph {
     PlacedPhotograph['placing'],
     'proof' | 'original' | 'proofAt' | 'card' | 'byHand'
   >;
-  /** Null: too little of the print lies in it, or its file is gone. */
+  /** How well it lies there; null: its file, or the master, is gone. */
+  seen: Pick<SeenPicture, 'parts' | 'same' | 'alike' | 'off' | 'mostOff'> | null;
+  /** Null: nothing can be told. */
   said:
-    | (Pick<PhotographedProof, 'drift' | 'change'> & {
-        seen: Pick<
-          PhotographedProof['seen']['proof'],
-          'parts' | 'same' | 'alike' | 'off' | 'mostOff'
-        >;
-        white: PhotographedProof['regions']['white'];
+    | (Pick<ToldByPhotograph, 'drift' | 'change'> & {
+        white: ToldByPhotograph['regions']['white'];
         falloff: number;
         basis: string;
         map: DifferenceGrades;
@@ -49,7 +48,7 @@ const gradeOf = (difference: number): number =>
 /** Parts along each side that are drawn as one. */
 const DRAWN = 2;
 
-function gradesOf({ regions }: PhotographedProof): DifferenceGrades {
+function gradesOf({ regions }: ToldByPhotograph): DifferenceGrades {
   const [columns, rows] = [regions.columns, regions.rows].map((n) => Math.ceil(n / DRAWN));
   const sums = new Float64Array(columns! * rows!);
   const counts = new Float64Array(columns! * rows!);
@@ -85,6 +84,7 @@ export async function photographedOf(
   const found = await photographedProof(await studio(), db, round, picked).catch(
     () => null,
   );
+  const told = found?.told ?? null;
   return {
     photographs: listed,
     photographable: Boolean(master),
@@ -102,14 +102,14 @@ export async function photographedOf(
         card: placing.card,
         byHand: placing.byHand,
       },
-      said: found && {
-        drift: found.drift,
-        change: found.change,
-        seen: found.seen.proof,
-        white: found.regions.white,
-        falloff: found.regions.falloff,
-        basis: basisWords(found.regions.white),
-        map: gradesOf(found),
+      seen: found && found.seen.proof,
+      said: told && {
+        drift: told.drift,
+        change: told.change,
+        white: told.regions.white,
+        falloff: told.regions.falloff,
+        basis: basisWords(told.regions.white),
+        map: gradesOf(told),
       },
     },
   };

@@ -1,7 +1,7 @@
 import type { Format } from '@/shell/figures';
 import type { PhotographView } from './view';
 
-type Seen = NonNullable<PhotographView['said']>['seen'];
+type Seen = NonNullable<PhotographView['seen']>;
 
 /** How sure it is that the print lies where it is said to. */
 export function sureWords(
