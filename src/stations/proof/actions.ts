@@ -25,6 +25,7 @@ import {
   isHere,
   keepReading,
   measuredProof,
+  orGone,
   photographedProof,
   printedStrip,
   refuse,
@@ -168,7 +169,8 @@ export async function readStrip(typed: unknown): Promise<Answer<null>> {
     if (!round) return refuse(GONE);
     const strip = await stripOfRound(studio.db.read, round);
     if (!strip) return refuse(NO_STRIP);
-    const printed = await printedStrip(studio, round, strip);
+    const printed = await orGone(printedStrip(studio, round, strip));
+    if (typeof printed === 'string') return refuse(printed);
     const instrument = instrumentOver(printed, {
       paper: round.paperId,
       reading: Date.parse(at),
@@ -226,9 +228,11 @@ export async function keepChange(typed: unknown): Promise<Answer<number>> {
       return refuse(
         'This round does not say by which recipe it was made. Send one of a file or a sheet.',
       );
-    const change = await (photographId === null
-      ? changeByStrip(studio, round)
-      : changeByPhotograph(studio, round, photographId));
+    const change = await orGone(
+      photographId === null
+        ? changeByStrip(studio, round)
+        : changeByPhotograph(studio, round, photographId),
+    );
     if (typeof change === 'string') return refuse(change);
     if (change.moved.length === 0)
       return refuse('There is nothing to change: the print is what it can be.');

@@ -1,3 +1,4 @@
+import { rmSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { OFFSET, paperProfile } from '../../../demo/profiles/profiles';
 import {
@@ -14,6 +15,7 @@ import { colourDifference } from '@/core/colour';
 import { plainRecipe, ruleOf, stepIn } from '@/core/prepare';
 import { chooseStrip, writeCgats } from '@/core/proof';
 import { getRecipe, proofsOf, sheetFilesOf, takeProfile } from '@/data';
+import { storePaths } from '@/engine';
 import { orderPrintFiles } from '@/stations/prepare/actions';
 import { orderProofSheet } from '@/stations/prepare/proofActions';
 import { readingFile, receiveProfile, receiveReading } from '@/studio';
@@ -222,5 +224,36 @@ it('nothing is read of what carries no strip', async () => {
   expect(await readStrip(id)).toMatchObject({
     ok: false,
     message: expect.stringContaining('There is no control strip on what was sent'),
+  });
+});
+
+it('a reference whose file is gone, and a reading whose profile is, say so in words', async () => {
+  const { reading, round } = await loadProof('1', {
+    sheet: 'measured',
+    size: SIZE,
+    round: '1',
+  });
+  const text = new TextDecoder().decode(
+    (await readingFile(String(reading!.id), 'cgats'))!.bytes,
+  );
+  const gone = async (sql: string) => {
+    const [row] = await here.rows<{ sha256: string }>(sql);
+    rmSync(storePaths(here.open.home).file(row!.sha256));
+  };
+  const before = await loadProof('1', { sheet: 'rounds', size: SIZE });
+  expect(before.standing).toMatchObject({ round: 1, gone: null });
+  await gone('SELECT sha256 FROM sheet_file');
+  await gone(
+    'SELECT sha256 FROM profile WHERE sha256 IN (SELECT profile_sha256 FROM proof_round WHERE id = 1)',
+  );
+  const after = await loadProof('1', { sheet: 'rounds', size: SIZE });
+  expect(after.standing!.gone).toMatch(/proof_/);
+  expect(await bring(text, round!.id)).toMatchObject({ ok: true });
+  const view = await loadProof('1', { sheet: 'measured', size: SIZE, round: '1' });
+  expect(view.measured).toBeNull();
+  expect(view.fault).toMatch(/^The profile .* is not in the store any more/);
+  expect(await readStrip({ workId: '1', roundId: '1' })).toMatchObject({
+    ok: false,
+    message: expect.stringMatching(/is not in the store any more/),
   });
 });

@@ -44,7 +44,9 @@ export function standing(view: ProofView): string {
   if (out)
     return `Round ${out.round} on ${out.paper} is out. Say what you see when it is back.`;
   if (held && held.reasons.length === 0)
-    return `Round ${held.round} on ${held.paper} is the reference: every later impression is held against it.`;
+    return held.gone
+      ? `Round ${held.round} on ${held.paper} is the reference, but its file ${held.gone} is gone from the store: it cannot be printed again as it was. Restore it from a backup, or proof anew.`
+      : `Round ${held.round} on ${held.paper} is the reference: every later impression is held against it.`;
   if (held)
     return `Round ${held.round} on ${held.paper} was approved, and holds no more${held.printOn ? ` for ${held.printOn}` : ''}: ${listed(held.reasons.map((r) => STALE_WORDS[r]))} ${held.reasons.length === 1 ? 'is' : 'are'} another. Proof it again.`;
   return rounds.length === 0

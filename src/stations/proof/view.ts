@@ -22,6 +22,7 @@ import { sheetKind, stripOn } from '@/core/prepare';
 import { TILE, readyAtOnce } from '@/engine';
 import {
   OWN_PRINTER,
+  fileGone,
   isHere,
   loadWorkPage,
   offeredRungs,
@@ -60,7 +61,13 @@ export interface SendableFile {
 }
 
 /** Of a round that is not looked at. */
-const NOT_LOOKED_AT = { reading: null, measured: null, against: null, strip: false };
+const NOT_LOOKED_AT = {
+  reading: null,
+  measured: null,
+  against: null,
+  strip: false,
+  fault: null,
+};
 
 const NOT_PHOTOGRAPHED: Awaited<ReturnType<typeof photographedOf>> = {
   photographs: [],
@@ -151,6 +158,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
       })
     : null;
   const standing = reference?.standing ?? null;
+  const gone = standing && (await fileGone(page.studio, db, standing.round));
   const before = printOn?.id ?? round?.paperId ?? held?.paperId ?? atHand[0]?.id;
   return {
     work,
@@ -209,6 +217,8 @@ export async function loadProof(id: string, query: Record<string, string | undef
       size: nominalSize(standing.round.sizeKey)?.label ?? '',
       reasons: standing.reasons,
       printOn: printOn?.name ?? null,
+      /** The file that it was printed from, where that is gone. */
+      gone,
     },
     reference:
       standing && standing.reasons.length === 0 && standing.round.sizeKey === picked?.key

@@ -11,6 +11,16 @@ import type { Studio } from '../running/studio';
 const profileOf = (target: TargetId): string | null =>
   target.startsWith('icc:') ? target.slice(4) : null;
 
+/** The bytes of a profile are not in the store any more; said in words. */
+export class ProfileGone extends Error {}
+
+/** What was asked for, or the sentence of a profile that is gone. */
+export const orGone = <T>(asked: Promise<T>): Promise<T | string> =>
+  asked.catch((error: unknown) => {
+    if (error instanceof ProfileGone) return error.message;
+    throw error;
+  });
+
 /** The colours that a target stands for. Throws, in words, where it is not known or its profile is gone. */
 export async function targetFor(
   open: Pick<Studio, 'db' | 'home'>,
@@ -26,7 +36,7 @@ export async function targetFor(
   const bytes =
     row && (await readFile(storePaths(open.home).file(sha256)).catch(() => null));
   if (!row || !bytes)
-    throw new Error(
+    throw new ProfileGone(
       `The profile ${row?.name ?? 'of the recipe'} is not in the store any more. Bring it again at Prepare, then order anew.`,
     );
   return {

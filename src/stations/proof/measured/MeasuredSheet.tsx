@@ -42,6 +42,10 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
               Write a proof sheet
             </ButtonLink>
           </Empty>
+        ) : view.fault !== null ? (
+          <Empty title={`The reading of round ${round.round} says nothing`}>
+            <p>{view.fault}</p>
+          </Empty>
         ) : !measured ? (
           <Empty title={`Round ${round.round} on ${round.paper} is not measured yet`}>
             <p>

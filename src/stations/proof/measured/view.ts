@@ -1,6 +1,6 @@
 import { driftSince } from '@/core/proof';
 import type { Proof, ProofReading, Reading } from '@/data';
-import { measuredProof, stripOfRound, studio } from '@/studio';
+import { measuredProof, orGone, stripOfRound, studio } from '@/studio';
 
 /** What was read of a round, what that says, and how far it is from the approved one. */
 export async function measuredOf(
@@ -17,6 +17,7 @@ export async function measuredOf(
       measured: null,
       against: null,
       strip: round !== null && (await stripOfRound(db, round)) !== null,
+      fault: null,
     };
   const approved = proofs.findLast(
     (p) =>
@@ -27,9 +28,12 @@ export async function measuredOf(
       of(p),
   );
   const drift = approved && driftSince(reading.patches, of(approved)!.patches);
+  const found = await orGone(measuredProof(await studio(), db, round, reading));
   return {
     reading: { id: reading.id, source: reading.source, at: reading.at },
-    measured: await measuredProof(await studio(), db, round, reading),
+    measured: typeof found === 'string' ? null : found,
+    /** Why a reading that is there says nothing. */
+    fault: typeof found === 'string' ? found : null,
     /** Drift since the approved round of the same size and paper; null: there is none to hold it against. */
     against: drift && ('code' in drift ? null : { round: approved.round, ...drift }),
     strip: true,
