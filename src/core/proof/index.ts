@@ -2,6 +2,7 @@ export * from './rounds';
 export * from './byEye';
 export * from './reference';
 export * from './light';
+export * from './rules';
 export * from './cost';
 export * from './merged';
 export * from './gather';

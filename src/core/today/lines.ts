@@ -100,12 +100,15 @@ export interface TodayRules {
   nearlyClosedShare: number;
   /** A backup is due when something was written and the last one is so many days old. */
   backupAfterDays: number;
+  /** Days that the calibration of a screen lasts. */
+  calibrationDays: number;
 }
 
 export const TODAY_RULES: TodayRules = {
   dueWithinDays: 2,
   nearlyClosedShare: 0.1,
   backupAfterDays: 7,
+  calibrationDays: LIGHT_RULES.calibrationDays,
 };
 
 /** Clocks of one house may differ by so much. */
@@ -118,12 +121,14 @@ function clockLine({ kept: { last }, now }: TodayFacts): TodayLine[] {
 }
 
 /** A reminder when the screen is to be calibrated again. */
-function calibrationLine({ calibratedOn }: TodayFacts, today: string): TodayLine[] {
+function calibrationLine(
+  { calibratedOn }: TodayFacts,
+  today: string,
+  { calibrationDays }: TodayRules,
+): TodayLine[] {
   if (calibratedOn === null) return [];
   const days = -daysUntil(calibratedOn, today);
-  return days > LIGHT_RULES.calibrationDays
-    ? [{ what: 'calibration', urgency: 'low', days }]
-    : [];
+  return days > calibrationDays ? [{ what: 'calibration', urgency: 'low', days }] : [];
 }
 
 /** A reminder when what was written since the last backup has waited too long. */
@@ -181,7 +186,7 @@ export function todayLines(
     })),
     ...clockLine(facts),
     ...backupLine(facts, today, rules),
-    ...calibrationLine(facts, today),
+    ...calibrationLine(facts, today, rules),
     ...facts.editions
       .filter((e) => e.left <= e.of * rules.nearlyClosedShare)
       .map((e): TodayLine => ({ what: 'edition', urgency: 'low', ...e })),

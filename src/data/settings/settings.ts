@@ -5,6 +5,8 @@ import type { PackRules } from '@/core/pack';
 import { PACK_RULES } from '@/core/pack';
 import type { SizeRules } from '@/core/size';
 import { SIZE_RULES } from '@/core/size';
+import type { ProofRules } from '@/core/proof';
+import { PROOF_RULES } from '@/core/proof';
 import type { TodayRules } from '@/core/today';
 import { TODAY_RULES } from '@/core/today';
 import { minor } from '@/core/units';
@@ -43,6 +45,7 @@ export interface BenchSettings {
   size: SizeRules;
   pack: PackRules;
   today: TodayRules;
+  proof: ProofRules;
 }
 
 export const DEFAULT_SETTINGS: BenchSettings = {
@@ -73,6 +76,7 @@ export const DEFAULT_SETTINGS: BenchSettings = {
   size: SIZE_RULES,
   pack: PACK_RULES,
   today: TODAY_RULES,
+  proof: PROOF_RULES,
 };
 
 /** The settings, defaults where nothing was chosen. */
@@ -88,6 +92,7 @@ export async function readSettings(db: Reading): Promise<BenchSettings> {
     size: { ...SIZE_RULES, ...chosen.size },
     pack: { ...PACK_RULES, ...chosen.pack },
     today: { ...TODAY_RULES, ...chosen.today },
+    proof: { ...PROOF_RULES, ...chosen.proof },
   };
 }
 

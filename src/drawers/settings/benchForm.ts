@@ -47,11 +47,18 @@ const CAPTURE = {
   bleedMm: mmRule('Bleed of a canvas', { min: 0, max: 50 }),
 };
 
+const PROOF = {
+  driftMean: decimal('Drift passes, mean', { above: 0, max: 20 }, 'ΔE00'),
+  driftWorst: decimal('Drift passes, any patch', { above: 0, max: 40 }, 'ΔE00'),
+  sizeFactor: decimal('Reference holds for sizes up to', { min: 1, max: 10 }, '×'),
+};
+
 const STUDIO = {
   ...PLACE_FIELDS,
   closedDays: closedField,
   handlingDays: whole('Orders leave within', { min: 0, max: 60 }, 'working days'),
   backupAfterDays: whole('Remind of a backup after', { min: 1, max: 365 }, 'days'),
+  calibrationDays: whole('Calibrate the screen every', { min: 1, max: 365 }, 'days'),
 };
 
 const PACKING = {
@@ -65,6 +72,7 @@ export const benchForm = defineForm({
   ...ON_THE_WALL,
   ...SIZE,
   ...CAPTURE,
+  ...PROOF,
   seen: formSeen,
 });
 
@@ -72,7 +80,8 @@ type Asked = ValueOf<typeof STUDIO> &
   ValueOf<typeof PACKING> &
   ValueOf<typeof ON_THE_WALL> &
   ValueOf<typeof SIZE> &
-  ValueOf<typeof CAPTURE>;
+  ValueOf<typeof CAPTURE> &
+  ValueOf<typeof PROOF>;
 
 /** The form as it lies on the bench: three columns of headed groups. */
 export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly string[]])[])[] =
@@ -82,19 +91,21 @@ export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly strin
     [
       ['Rules of thumb: capture', Object.keys(CAPTURE)],
       ['Rules of thumb: sheet and wall', Object.keys(ON_THE_WALL)],
+      ['Rules of thumb: proof', Object.keys(PROOF)],
       ['Rules of thumb: packing', Object.keys(PACKING)],
     ],
   ];
 
 /** The bench's settings as they stand in their form. */
 export function benchWritten(settings: BenchSettings): Typed {
-  const { size, pack, today, capture } = settings;
-  const all = { ...settings, ...size, ...capture };
+  const { size, pack, today, capture, proof } = settings;
+  const all = { ...settings, ...size, ...capture, ...proof };
   const { seen: _, ...typed } = benchForm.write(
     {
       ...all,
       scaleTolerance: grams(pack.scaleTolerance),
       backupAfterDays: today.backupAfterDays,
+      calibrationDays: today.calibrationDays,
     },
     settings,
   );
@@ -121,6 +132,11 @@ export const benchAsked = (
   handlingDays: asked.handlingDays,
   size: { ...settings.size, ...picked(asked, SIZE), ...picked(asked, ON_THE_WALL) },
   capture: { ...settings.capture, ...picked(asked, CAPTURE) },
+  proof: { ...settings.proof, ...picked(asked, PROOF) },
   pack: { ...settings.pack, scaleTolerance: asked.scaleTolerance },
-  today: { ...settings.today, backupAfterDays: asked.backupAfterDays },
+  today: {
+    ...settings.today,
+    backupAfterDays: asked.backupAfterDays,
+    calibrationDays: asked.calibrationDays,
+  },
 });

@@ -8,17 +8,16 @@ import type { SheetProps } from './sheetProps';
 
 /** What speaks against the approved proof for a file of this recipe; empty where it holds, or none is there. */
 export function referenceAgainst(
-  { approved }: Pick<SheetProps['view'], 'approved'>,
+  { approved, sizeFactor }: Pick<SheetProps['view'], 'approved' | 'sizeFactor'>,
   { picked, master }: Pick<SheetProps, 'picked' | 'master'>,
   recipe: Recipe,
 ): string {
   const { width, height } = picked.fit.sheet;
-  const standing = standingReference(approved, {
-    sizeKey: picked.key,
-    area: width * height,
-    masterId: master.id,
-    recipe,
-  });
+  const standing = standingReference(
+    approved,
+    { sizeKey: picked.key, area: width * height, masterId: master.id, recipe },
+    sizeFactor,
+  );
   return standing ? referenceWords({ ...standing.round, reasons: standing.reasons }) : '';
 }
 

@@ -84,8 +84,9 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     sheets,
     /** A recipe that is to be taken, as the address asks. */
     take: Number(query.recipe) || null,
-    /** Approved proofs: what is written is held against them. */
+    /** Approved proofs: what is written is held against them, sizes up to a factor. */
     approved,
+    sizeFactor: settings.proof.sizeFactor,
     /** What the log book is asked by. */
     made: { source, detail },
     routes: routes.map((r) => ({ ...r, drop: dropFolder(studio.home, r) })),

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { HUES, TONES } from '@/core/colour';
-import { EYE_ASPECTS, STRIP_LIMITS } from '@/core/proof';
+import { EYE_ASPECTS } from '@/core/proof';
 import type { MeanShift, StripDrift } from '@/core/proof';
 import { slug } from '@/core/prepare';
 import { nominalSize } from '@/core/size';
@@ -64,13 +64,20 @@ function rowsOf(drift: StripDrift, locale: string): string[][] {
 
 async function tablesOf(db: Reading, known: Known, round: Proof): Promise<ReportTable[]> {
   const { page, proofs, readings, photographs } = known;
-  const { locale } = page.settings;
+  const { locale, proof } = page.settings;
+  const limits = { mean: proof.driftMean, worst: proof.driftWorst };
   const of = (v: number) => figure(v, locale);
   const tables: ReportTable[] = [];
-  const { measured, reading, against } = await measuredOf(db, round, proofs, readings);
+  const { measured, reading, against } = await measuredOf(
+    db,
+    round,
+    proofs,
+    readings,
+    limits,
+  );
   if (measured && reading) {
     const since = against
-      ? ` Since the approved round ${against.round}: ${of(against.mean)} in the mean, ${of(against.worst.difference)} at most; it ${against.passes ? 'passes' : 'does not pass'} (${STRIP_LIMITS.mean} and ${STRIP_LIMITS.worst}).`
+      ? ` Since the approved round ${against.round}: ${of(against.mean)} in the mean, ${of(against.worst.difference)} at most; it ${against.passes ? 'passes' : 'does not pass'} (${limits.mean} and ${limits.worst}).`
       : '';
     tables.push({
       title: `Control strip, ${reading.source}`,

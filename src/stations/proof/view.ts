@@ -126,9 +126,13 @@ export async function loadProof(id: string, query: Record<string, string | undef
   const sheet = sheetOf(query.sheet);
   const round =
     proofs.find((p) => p.id === Number(query.round)) ?? out ?? own.at(-1) ?? null;
+  const { driftMean, driftWorst } = page.settings.proof;
+  const limits = { mean: driftMean, worst: driftWorst };
   // What a sheet shows is reckoned where it is shown: it takes a moment.
   const measured =
-    sheet === 'measured' ? await measuredOf(db, round, proofs, readings) : NOT_LOOKED_AT;
+    sheet === 'measured'
+      ? await measuredOf(db, round, proofs, readings, limits)
+      : NOT_LOOKED_AT;
   const photographed =
     sheet === 'photographed'
       ? await photographedOf(
@@ -183,6 +187,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
     /** The round that is looked at, what was read of it, and what that says. */
     round,
     ...measured,
+    limits,
     ...photographed,
     read: [...new Set(readings.map((r) => r.roundId))],
     /** Sheets with a control strip on them. */

@@ -1,7 +1,14 @@
 import { standingReference } from '@/core/proof';
 import type { PrintMadeOf, ReferenceStanding } from '@/core/proof';
 import { nominalSize } from '@/core/size';
-import { currentMaster, printFilesOf, profilesInUse, proofsOf, routesNow } from '@/data';
+import {
+  currentMaster,
+  printFilesOf,
+  profilesInUse,
+  proofsOf,
+  readSettings,
+  routesNow,
+} from '@/data';
 import type { Proof, Reading } from '@/data';
 import { referenceWords } from '../words/proofWords';
 import { profileFor } from './profileFor';
@@ -41,18 +48,23 @@ export async function referenceOf(
   workId: number,
   print: PrintMadeOf,
 ): Promise<ReferenceOf> {
-  const [rounds, files, master] = await Promise.all([
+  const [rounds, files, master, { proof }] = await Promise.all([
     approvedRounds(db, workId),
     'recipe' in print ? [] : printFilesOf(db, workId),
     currentMaster(db, workId),
+    readSettings(db),
   ]);
   const nominal = nominalSize(print.sizeKey);
-  const standing = standingReference(rounds, {
-    area: nominal ? nominal.width * nominal.height : null,
-    masterId: master?.id ?? null,
-    recipe: files.find((f) => f.sizeKey === print.sizeKey)?.recipe ?? null,
-    ...print,
-  });
+  const standing = standingReference(
+    rounds,
+    {
+      area: nominal ? nominal.width * nominal.height : null,
+      masterId: master?.id ?? null,
+      recipe: files.find((f) => f.sizeKey === print.sizeKey)?.recipe ?? null,
+      ...print,
+    },
+    proof.sizeFactor,
+  );
   return {
     standing,
     why: referenceWords(standing && { ...standing.round, reasons: standing.reasons }),

@@ -18,7 +18,7 @@ const typed = (v: number | null | undefined) =>
   v === null || v === undefined ? '' : String(v);
 
 /** Screen and light: how they are set up where prints are judged, and what is to be put right. */
-export function LightDesk({ light, today }: LightView) {
+export function LightDesk({ light, today, rules }: LightView) {
   const format = useFormat();
   const form = useActionForm(
     keepLight,
@@ -38,7 +38,7 @@ export function LightDesk({ light, today }: LightView) {
     form.form.setValue('lux', String(read.lux), { shouldDirty: true });
     form.form.setValue('lightKelvin', String(read.kelvin), { shouldDirty: true });
   });
-  const found = now ? judgeLight(now, today) : [];
+  const found = now ? judgeLight(now, today, rules) : [];
   return (
     <>
       <DrawerHead title="Screen and light" sum="where proofs are judged">
@@ -57,7 +57,7 @@ export function LightDesk({ light, today }: LightView) {
           ))}
           <Small>
             Limits are rules of thumb: 375 to 625 lx, 5000 K, whites within 300 K, luminance
-            within 10 %, a calibration lasts about a month.
+            within 10 %; a calibration lasts {rules.calibrationDays} days (Settings).
           </Small>
         </Surface>
         <Slip label="Screen and light">

@@ -1,3 +1,4 @@
+import { LIGHT_RULES } from '@/core/proof';
 import { lightNow, readSettings } from '@/data';
 import { studio, todayOf } from '@/studio';
 
@@ -5,7 +6,11 @@ import { studio, todayOf } from '@/studio';
 export async function loadLight() {
   const db = (await studio()).db.read;
   const [light, settings] = await Promise.all([lightNow(db), readSettings(db)]);
-  return { light: light ?? null, today: todayOf(settings) };
+  return {
+    light: light ?? null,
+    today: todayOf(settings),
+    rules: { ...LIGHT_RULES, calibrationDays: settings.today.calibrationDays },
+  };
 }
 
 export type LightView = Awaited<ReturnType<typeof loadLight>>;

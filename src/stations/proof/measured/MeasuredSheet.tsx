@@ -1,5 +1,4 @@
 'use client';
-import { STRIP_LIMITS } from '@/core/proof';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
@@ -123,7 +122,7 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
                   {against.worst.name}”.{' '}
                   {against.passes
                     ? 'It passes.'
-                    : `It does not pass: ${STRIP_LIMITS.mean} and ${STRIP_LIMITS.worst} are allowed.`}
+                    : `It does not pass: ${view.limits.mean} and ${view.limits.worst} are allowed.`}
                 </Sentence>
               )}
               <ChangeToTry key={reading?.id} view={view} change={measured.change} />

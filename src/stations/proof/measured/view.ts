@@ -1,4 +1,5 @@
 import { driftSince } from '@/core/proof';
+import type { StripLimits } from '@/core/proof';
 import type { Proof, ProofReading, Reading } from '@/data';
 import { measuredProof, orGone, stripOfRound, studio } from '@/studio';
 
@@ -8,6 +9,7 @@ export async function measuredOf(
   round: Proof | null,
   proofs: readonly Proof[],
   readings: readonly ProofReading[],
+  limits: StripLimits,
 ) {
   const of = (p: Pick<Proof, 'id'>) => readings.find((r) => r.roundId === p.id);
   const reading = round && of(round);
@@ -27,7 +29,7 @@ export async function measuredOf(
       p.paperId === round.paperId &&
       of(p),
   );
-  const drift = approved && driftSince(reading.patches, of(approved)!.patches);
+  const drift = approved && driftSince(reading.patches, of(approved)!.patches, limits);
   const found = await orGone(measuredProof(await studio(), db, round, reading));
   return {
     reading: { id: reading.id, source: reading.source, at: reading.at },
