@@ -160,4 +160,8 @@ it('reminds of a calibration a month after it was done, and not where none was e
   expect(of(null)).toEqual([]);
   expect(of('2026-10-24')).toEqual([]);
   expect(of('2026-10-23')).toEqual([{ what: 'calibration', urgency: 'low', days: 31 }]);
+  const seldom = { ...TODAY_RULES, calibrationDays: 60 };
+  expect(todayLines({ ...none, calibratedOn: '2026-10-23' }, '2026-11-23', seldom)).toEqual(
+    [],
+  );
 });

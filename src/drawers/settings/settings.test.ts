@@ -2,7 +2,9 @@ import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { readSettings } from '@/data';
 import { undo } from '@/drawers/undo/actions';
+import { loadLight } from '../proofs/light/view';
 import { loadPrepare } from '@/stations/prepare/view';
+import { loadProof } from '@/stations/proof/view';
 import { saveBench, setSwitches } from './actions';
 import { BENCH_COLUMNS, benchWritten } from './benchForm';
 
@@ -32,6 +34,12 @@ it('a rule of thumb that is changed is the one in force, until it is taken back'
   expect(await save({ printPpi: '360', standingFactor: '2' })).toMatchObject({ ok: true });
   expect((await loadPrepare('1', { size: SIZE })).settings.printPpi).toBe(360);
   expect(await undo({})).toMatchObject({ ok: true, value: 'the change of settings' });
+  const proofing = { sizeFactor: '1.2', driftMean: '1', driftWorst: '3' };
+  expect(await save({ ...proofing, calibrationDays: '14' })).toMatchObject({ ok: true });
+  expect((await loadPrepare('1', { size: SIZE })).sizeFactor).toBe(1.2);
+  expect((await loadProof('1', { size: SIZE })).limits).toEqual({ mean: 1, worst: 3 });
+  expect((await loadLight()).rules.calibrationDays).toBe(14);
+  await undo({});
   expect((await loadPrepare('1', { size: SIZE })).settings.printPpi).toBe(300);
   expect((await form()).standingFactor).toBe('1.5');
 });
