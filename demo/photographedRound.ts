@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import sharp from 'sharp';
+import { RGB_SPACES, decoded, encodedLight } from '@/core/colour';
 import { getMaster, proofsOf } from '@/data';
 import { storePaths } from '@/engine';
 import { receiveProofPhotograph } from '@/studio/bring/bringPhotograph';
@@ -9,6 +10,14 @@ import { photographOf } from './capture/photographed';
 
 /** How this print came out beside its picture, by channel: a little dark, a little yellow. */
 const PRINTED = [0.975, 0.965, 0.925];
+/** Light that the deepest black of this paper throws back. */
+const BLACK = 0.02;
+
+const { curve } = RGB_SPACES.srgb;
+const ON_PAPER = Float64Array.from(
+  { length: 256 },
+  (_, v) => 255 * encodedLight(curve, BLACK + (1 - BLACK) * decoded(curve, v / 255)),
+);
 
 /** The last round of a work, photographed on the table. */
 export async function photographedRound(open: Studio, workId: number) {
@@ -19,7 +28,7 @@ export async function photographedRound(open: Studio, workId: number) {
   const picture = {
     width: info.width,
     height: info.height,
-    data: Uint8Array.from(data, (v, i) => v * PRINTED[i % 3]!),
+    data: Uint8Array.from(data, (v, i) => ON_PAPER[v]! * PRINTED[i % 3]!),
   };
   const how = {
     width: 2000,

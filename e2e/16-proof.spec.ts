@@ -1,11 +1,13 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import sharp from 'sharp';
 import { plainRecipe } from '@/core/prepare';
 import { scratch, writeMaster } from './fixtures';
 import { serious } from './support/axe';
 import { choose } from './support/choose';
 import { opened } from './support/opened';
+import { asJpeg, original, printedOff, taken } from './support/photographs';
 import { stripDesk } from './support/proofs';
 import { seedStudio } from './support/seedStudio';
 import { StudioServer } from './support/studioServer';
@@ -197,4 +199,51 @@ test('a round is sent, its strip read, the change taken; the next is approved, a
   await expect(
     page.getByText(/holds no more for Chalkline Baryta: the paper is another/),
   ).toBeVisible();
+});
+
+test('a round is photographed: found by itself, its corners moved by the keyboard, compared anew', async ({
+  page,
+}) => {
+  // A picture with something in it to be known again by.
+  const picture = original('twoJugs', 700);
+  const { width, height } = picture;
+  const png = sharp(picture.data, { raw: { width, height, channels: 3 } }).png();
+  const taking = await fetch(`${server.url}/api/masters?work=1&name=jugs.png`, {
+    method: 'PUT',
+    body: await png.withIccProfile('srgb').toBuffer(),
+  });
+  expect(taking.status).toBe(201);
+  await writeSheet(plainRecipe(100, 1));
+  await opened(page, rounds);
+  await page.getByRole('button', { name: 'Note it as sent' }).click();
+  await expect(page.getByRole('heading', { name: 'Linen 300: out' })).toBeVisible();
+  const print = printedOff(picture, () => [-2, 0, 4]);
+  await opened(page, `${server.url}/works/1/proof?sheet=photographed&size=${SIZE}`);
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'print.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await asJpeg(taken(print)),
+  });
+  const slip = page.getByRole('complementary', { name: 'Photographed' });
+  await expect(slip).toContainText('Found by itself', { timeout: 60_000 });
+  await expect(slip).toContainText('Beside the white border of the print');
+  await expect(page.getByRole('row', { name: /^neutral|^midtones/ }).first()).toContainText(
+    'yellower',
+  );
+  await expect(
+    page.getByRole('img', { name: /Map of differences over the picture/ }),
+  ).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+  const corner = page.getByRole('slider', { name: /^Corner top left/ });
+  const before = Number(await corner.getAttribute('aria-valuenow'));
+  await corner.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(corner).toHaveAttribute('aria-valuenow', String(before + 2));
+  await page.getByRole('button', { name: 'Compare anew' }).click();
+  await expect(slip).toContainText('Placed by hand', { timeout: 60_000 });
+  expect(await server.rows('SELECT by_hand FROM proof_placing ORDER BY id')).toMatchObject([
+    { by_hand: 0 },
+    { by_hand: 1 },
+  ]);
 });
