@@ -50,7 +50,7 @@ const CAPTURE = {
 const PROOF = {
   driftMean: decimal('Drift passes, mean', { above: 0, max: 20 }, 'ΔE00'),
   driftWorst: decimal('Drift passes, any patch', { above: 0, max: 40 }, 'ΔE00'),
-  sizeFactor: decimal('Reference holds for sizes up to', { min: 1, max: 10 }, '×'),
+  sizeFactor: decimal('Reference: sizes to', { min: 1, max: 10 }, '×'),
 };
 
 const STUDIO = {
@@ -86,12 +86,14 @@ type Asked = ValueOf<typeof STUDIO> &
 /** The form as it lies on the bench: three columns of headed groups. */
 export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly string[]])[])[] =
   [
-    [['The studio', Object.keys(STUDIO)]],
+    [
+      ['The studio', Object.keys(STUDIO)],
+      ['Rules of thumb: proof', Object.keys(PROOF)],
+    ],
     [['Rules of thumb: size', Object.keys(SIZE)]],
     [
       ['Rules of thumb: capture', Object.keys(CAPTURE)],
       ['Rules of thumb: sheet and wall', Object.keys(ON_THE_WALL)],
-      ['Rules of thumb: proof', Object.keys(PROOF)],
       ['Rules of thumb: packing', Object.keys(PACKING)],
     ],
   ];
