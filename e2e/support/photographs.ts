@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { photographOf } from '../../demo/capture/photographed';
-import type { Photographing, Rgb8 } from '../../demo/capture/photographed';
+import type { Corner, Photographing, Rgb8 } from '../../demo/capture/photographed';
 import { ORIGINALS } from '../../demo/originals';
 import {
   RGB_SPACES,
@@ -17,7 +17,12 @@ import {
 } from '@/core/colour';
 import type { Vector } from '@/core/colour';
 import { planeOf } from '@/core/proof';
-import type { LightPlane, LinearPicture } from '@/core/proof';
+import type { Found, LightPlane, LinearPicture } from '@/core/proof';
+import {
+  back,
+  fitPerspective,
+  perspectivePoint,
+} from '@/core/proof/photograph/perspective';
 
 const TO_XYZ = rgbToXyzD50(RGB_SPACES.srgb);
 const FROM_XYZ = invert(TO_XYZ);
@@ -77,7 +82,7 @@ export function printedOff(picture: Rgb8, off: (lab: Vector) => Vector): Rgb8 {
 /** A small photograph of a print. */
 export const taken = (picture: Rgb8, how: Partial<Photographing> = {}) =>
   photographOf([
-    { picture, how: { width: 800, height: 640, seed: 3, share: 0.8, ...how } },
+    { picture, how: { width: 640, height: 512, seed: 3, share: 0.8, ...how } },
   ]);
 
 /** A photograph as a file. */
@@ -86,3 +91,30 @@ export const asJpeg = ({ width, height, data }: Rgb8): Promise<Buffer> =>
     .withIccProfile('srgb')
     .jpeg({ quality: 94 })
     .toBuffer();
+
+/** How far off a picture is found, in the mean, pixels of a picture of 2000. */
+export function meanError(
+  found: Found,
+  corners: readonly Corner[],
+  size: { width: number; height: number },
+) {
+  const { width, height } = size;
+  const home = back(found.way);
+  const edges = [
+    [0, 0],
+    [width, 0],
+    [width, height],
+    [0, height],
+  ] as const;
+  const truth = fitPerspective(
+    edges.map(([x, y], i) => ({ x, y, toX: corners[i]!.x, toY: corners[i]!.y })),
+  )!;
+  let sum = 0;
+  for (let i = 0; i < 121; i += 1) {
+    const [x, y] = [((i % 11) * width) / 10, (Math.floor(i / 11) * height) / 10];
+    const there = perspectivePoint(truth, x, y);
+    const again = perspectivePoint(home, there.x, there.y);
+    sum += Math.hypot(again.x - x, again.y - y);
+  }
+  return (sum / 121) * (2000 / Math.max(width, height));
+}

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { endRealWorkers, startRealWorkers } from './inProcess';
+import { unpackArchive } from '@/engine/store/archive';
 import { restoreBackup } from '@/studio/safekeeping/restore';
 
 const AT = 'e2e/fixtures/studio-before-lines';
@@ -33,13 +34,22 @@ export const SAID_BEFORE = JSON.parse(readFileSync(`${AT}.json`, 'utf8')) as {
   documents: { number: string; kind: string; sha256: string }[];
 };
 
-/** A backup that was made when an order was of one impression, restored into a folder that is not there yet. */
-export async function restoreBefore(home: string): Promise<void> {
+/** The backup as a file, for the while. */
+async function withBackup<T>(use: (archive: string) => Promise<T>): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'before-'));
   const archive = join(folder, 'before.zip');
   writeFileSync(archive, gunzipSync(readFileSync(`${AT}.zip.gz`)));
-  startRealWorkers();
-  await restoreBackup(archive, home);
-  await endRealWorkers();
+  await use(archive);
   rmSync(folder, { recursive: true });
+}
+
+/** What is in the backup as it was, unpacked and nothing more, into a folder. */
+export const unpackBefore = (home: string): Promise<void> =>
+  withBackup((archive) => unpackArchive({ archive, folder: home }, () => undefined));
+
+/** A backup that was made when an order was of one impression, restored into a folder that is not there yet. */
+export async function restoreBefore(home: string): Promise<void> {
+  startRealWorkers();
+  await withBackup((archive) => restoreBackup(archive, home));
+  await endRealWorkers();
 }

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { fillLargeStudio } from '../../bench/largeStudio';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
-import { restoreBefore } from '../../e2e/support/studioBefore';
+import { unpackBefore } from '../../e2e/support/studioBefore';
 import { openDatabase } from './database';
 import type { OpenDatabase } from './database';
 
@@ -127,7 +127,7 @@ it('starts from what a studio of the version before had sold, to the cent', asyn
     '0014_sums_that_keep_up',
     join(home, '../migrations'),
     async () => {
-      await restoreBefore(home);
+      await unpackBefore(home);
       (await openDatabase(home)).close();
     },
   );

@@ -28,7 +28,7 @@ import { loadProof } from './view';
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
 let here: InProcess;
-const picture = original('twoJugs', 500);
+const picture = original('twoJugs', 420);
 const folder = mkdtempSync(join(tmpdir(), 'photographed-'));
 const at = (name: string) => join(folder, name);
 const photo = taken(printedOff(picture, () => [-3, 0, 5]));
