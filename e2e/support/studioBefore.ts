@@ -35,11 +35,11 @@ export const SAID_BEFORE = JSON.parse(readFileSync(`${AT}.json`, 'utf8')) as {
 };
 
 /** The backup as a file, for the while. */
-async function withBackup<T>(use: (archive: string) => Promise<T>): Promise<void> {
+async function withBackup<T>(run: (archive: string) => Promise<T>): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'before-'));
   const archive = join(folder, 'before.zip');
   writeFileSync(archive, gunzipSync(readFileSync(`${AT}.zip.gz`)));
-  await use(archive);
+  await run(archive);
   rmSync(folder, { recursive: true });
 }
 
