@@ -1,6 +1,7 @@
 import { HUES, WORKING_TO_XYZ, apply, hueOf, labOf } from '../../colour';
 import type { Vector } from '../../colour';
-import type { Agreement } from './agreement';
+import { SAME } from './agreement';
+import type { Agreement, Part } from './agreement';
 import { perspectivePoint } from './perspective';
 import type { Way } from './perspective';
 
@@ -92,6 +93,27 @@ export function gridOf({ width, height }: LinearPicture): {
   return { columns: max(1, round(width / size)), rows: max(1, round(height / size)) };
 }
 
+/**
+ * Parts that are not seen to be the picture: something else, or plain ones outside of all that are the
+ * picture, where a print may have been cut off. Where nothing can be told at all, none.
+ */
+function elsewhere({ parts, columns }: Agreement): Set<number> {
+  const told = parts.filter((p) => !p.plain);
+  const same = told.filter((p) => p.alike >= SAME);
+  if (same.length === 0) return new Set();
+  const [rows, across] = [same.map((p) => p.row), same.map((p) => p.column)];
+  const outside = (p: Part) =>
+    p.row < min(...rows) ||
+    p.row > max(...rows) ||
+    p.column < min(...across) ||
+    p.column > max(...across);
+  return new Set(
+    parts
+      .filter((p) => (!p.plain && p.alike < SAME) || outside(p))
+      .map((p) => p.row * columns + p.column),
+  );
+}
+
 /** The parts of a picture that lie in a photograph, and are it there. */
 export function cellsOf(
   picture: LinearPicture,
@@ -99,11 +121,7 @@ export function cellsOf(
   { way, agreement }: Placed,
 ): Cell[] {
   const { columns, rows } = gridOf(picture);
-  const wrong = new Set(
-    agreement.parts
-      .filter((p) => !p.plain && p.alike < 0.3)
-      .map((p) => p.row * agreement.columns + p.column),
-  );
+  const wrong = elsewhere(agreement);
   const cells: Cell[] = [];
   const seen: Vector = [0, 0, 0];
   for (let row = MARGIN; row < rows - MARGIN; row += 1)

@@ -97,6 +97,19 @@ it('a cast of one tone comes back by the white border, and the others stay', () 
   }
 });
 
+it('of what was cut off the print nothing is told', () => {
+  const rows = Math.round(jugs.height / 4);
+  const part = {
+    width: jugs.width,
+    height: jugs.height - rows,
+    data: jugs.data.subarray(3 * jugs.width * rows),
+  };
+  const photo = seenAs(taken(part));
+  const seen = found(findPicture(jugsSeen.plane, photo.plane));
+  const regions = regionsOf(jugsSeen.light, photo.light, seen)!;
+  expect(differencesOf(regions)!.p95).toBeLessThan(2);
+});
+
 it('without white it claims no lightness and no tint of the whole, only what differs', () => {
   const { regions, drift } = said(() => [-5, 0, 4], { border: 0 });
   expect(regions.white).toBe('none');

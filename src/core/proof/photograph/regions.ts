@@ -48,6 +48,13 @@ const NOT_WHITE = { darker: 18, lighter: 9, colour: 14, over: 1.5 };
 /** Share of the parts that may be lighter yet: glare. */
 const LIGHTEST = 0.01;
 
+/** Lightness from which paper is bare, and up to which a picture cannot have come out so. */
+const BARE = { paper: 96, picture: 88 };
+
+/** Whether bare paper lies where a picture has a colour: the print was cut off there. */
+const isBare = (printed: Vector, master: Vector): boolean =>
+  printed[0] > BARE.paper && master[0] < BARE.picture;
+
 /** How far all of a print is off in the middle; by it a border that is not white is known. */
 function couldBeWhite(cells: readonly Cell[], fields: readonly LightField[]): boolean {
   const middle = (c: 0 | 1 | 2) => {
@@ -87,8 +94,9 @@ export function regionsOf(
   let fields = fieldsOf(pictures, border);
   const white = known && (given.card ? true : couldBeWhite(cells, fields));
   if (known && !white) fields = fieldsOf(pictures, [[], [], []]);
+  const printed = cells.filter((cell) => !isBare(printedOf(cell, fields), cell.lab));
   const originals = new Map(beside.map((c) => [`${c.column} ${c.row}`, c]));
-  const regions = cells.flatMap((cell): Region[] => {
+  const regions = printed.flatMap((cell): Region[] => {
     const seen = printedOf(cell, fields);
     const { column, row, lab, even } = cell;
     if (beside.length === 0) return [{ column, row, master: lab, printed: seen, even }];
