@@ -1,4 +1,5 @@
 import type { Corners } from '@/core/capture/geometry';
+import { isSeen } from '@/core/proof';
 import type { Side } from '@/core/proof';
 import { fileFaultWords } from '@/studio/reads/inspectFiles';
 import { NotThatPicture, comparePhotographFile } from '@/studio/reads/photographFiles';
@@ -18,7 +19,10 @@ function numbersOf(typed: string, count: number, what: string): number[] {
 function cornersOf(flag: Flags[string]): Corners | null {
   if (typeof flag !== 'string') return null;
   const n = numbersOf(flag, 8, HOW_CORNERS);
-  return [0, 2, 4, 6].map((i) => ({ x: n[i]!, y: n[i + 1]! })) as Corners;
+  const corners = [0, 2, 4, 6].map((i) => ({ x: n[i]!, y: n[i + 1]! })) as Corners;
+  if (!isSeen(corners))
+    throw new Stop(`“${flag}” are not four corners of a picture: ${HOW_CORNERS}.`);
+  return corners;
 }
 
 function cardOf(flag: Flags[string]) {

@@ -26,7 +26,7 @@ import {
   keepReading,
   measuredProof,
   orGone,
-  photographedProof,
+  photographedOrGone,
   printedStrip,
   refuse,
   roundOf,
@@ -207,9 +207,9 @@ async function changeByPhotograph(
     (p) => p.id === photographId && p.roundId === round.id,
   );
   if (!photograph) return 'This photograph is not there. Open the proof station anew.';
-  const found = await photographedProof(studio, db, round, photograph);
+  const found = await photographedOrGone(studio, db, round, photograph);
   return (
-    found.told?.change ??
+    found?.told?.change ??
     'This photograph does not tell enough for a change. Bring one with the white border in sight.'
   );
 }

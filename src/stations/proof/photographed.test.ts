@@ -125,11 +125,17 @@ it('corners are placed by hand, and every placing stays', async () => {
       corners: JSON.stringify(corners),
       cards: JSON.stringify(card),
     });
+  // A grey card that is said moves no corner.
+  const shownAt = (await shown()).placing.proof;
+  expect(await place(shownAt, [{ x: 4, y: 4, reflectance: 0.18 }])).toMatchObject({
+    ok: true,
+  });
+  expect((await kept())[0]!.placing).toMatchObject({ byHand: false });
   const moved = proof.map((p) => ({ x: p.x + 2, y: p.y - 1 }));
   expect(await place(moved)).toEqual({ ok: true, value: null });
   expect((await kept())[0]!.placing).toMatchObject({ byHand: true, proof: moved });
   expect((await shown()).said!.drift.byTone.midtones!.yellow).toBeGreaterThan(4);
-  expect(await here.rows('SELECT * FROM proof_placing')).toHaveLength(2);
+  expect(await here.rows('SELECT * FROM proof_placing')).toHaveLength(3);
   const [a, b, c, d] = proof;
   expect(await place([a, c, b, d])).toMatchObject({
     message: expect.stringMatching(/not four corners of a picture/),
@@ -192,12 +198,12 @@ it('says the same from the command line, and refuses in words', async () => {
     .withIccProfile('srgb')
     .png()
     .toFile(at('master.png'));
-  const given = { corners: null, proofAt: 'right', card: null } as const;
-  const compare = (photograph: string) =>
+  const plain = { corners: null, proofAt: 'right', card: null } as const;
+  const compare = (photograph: string, over: object = {}) =>
     comparePhotographFile(
       at('master.png'),
       at(photograph),
-      given,
+      { ...plain, ...over },
       () => undefined,
       new AbortController().signal,
     );
@@ -212,6 +218,10 @@ it('says the same from the command line, and refuses in words', async () => {
   expect(report.byTone.midtones).toMatchObject({
     words: expect.stringMatching(/yellower/),
   });
+  const card = { x: 5, y: 9000, reflectance: 0.18 };
+  await expect(compare('photo.jpg', { card })).rejects.toThrow(
+    /lies beside the photograph/,
+  );
   await sharp(jpeg).rotate(90).jpeg().toFile(at('turned.jpg'));
   await expect(compare('turned.jpg')).rejects.toThrow(NotThatPicture);
 });

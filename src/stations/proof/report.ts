@@ -10,7 +10,7 @@ import type { PlacedPhotograph, Proof, ProofCustomer, ProofReading, Reading } fr
 import { printable, proofReportPdf } from '@/documents';
 import type { ReportRound, ReportTable } from '@/documents';
 import { storePaths } from '@/engine';
-import { loadWorkPage, now, photographedProof } from '@/studio';
+import { loadWorkPage, now, photographedOrGone } from '@/studio';
 import type { WorkPage } from '@/studio';
 import { INTENT_NAMES } from '@/studio/words/recipeWords';
 import { shiftWords } from '@/studio/words/stripWords';
@@ -87,9 +87,7 @@ async function tablesOf(db: Reading, known: Known, round: Proof): Promise<Report
     });
   }
   const photograph = photographs.find((p) => p.roundId === round.id);
-  const seen =
-    photograph &&
-    (await photographedProof(page.studio, db, round, photograph).catch(() => null));
+  const seen = photograph && (await photographedOrGone(page.studio, db, round, photograph));
   if (photograph && seen?.told)
     tables.push({
       title: `Photograph ${photograph.name}`,

@@ -4,8 +4,9 @@ import { extname, join } from 'node:path';
 import { adviseTags, readingCautions } from '@/core/capture';
 import type { MasterCaution } from '@/core/capture';
 import type { MasterFacts } from '@/core/image';
-import { FileRefusal, inspect, readMaster, runInWorker } from '@/engine';
+import { FileRefusal, inspect } from '@/engine';
 import type { Progress } from '@/engine';
+import { decodedFile } from './decodedFile';
 import { faultWords } from '../words/faults';
 import { refusalWords } from '../words/refusalWords';
 
@@ -56,15 +57,7 @@ export async function inspectFile(
   const folder = await mkdtemp(join(tmpdir(), 'glassine-'));
   const pixels = join(folder, 'pixels.v');
   try {
-    const { size } = await stat(file);
-    const { facts } = await readMaster(file, size);
-    const part = join(folder, 'part.v');
-    await runInWorker(
-      'decode',
-      { path: file, facts, part, target: pixels },
-      progress,
-      signal,
-    );
+    const { facts } = await decodedFile(file, pixels, progress, signal);
     const { reading } = await inspect(pixels, progress, signal);
     const { detail, specks, tone, noise, geometry } = reading;
     const judged = {

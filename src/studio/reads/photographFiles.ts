@@ -1,12 +1,13 @@
-import { mkdtemp, rm, stat } from 'node:fs/promises';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import type { Corners } from '@/core/capture/geometry';
 import { differencesOf, worstRegions } from '@/core/proof';
 import type { GreyCard, Side } from '@/core/proof';
-import { readMaster, runInWorker } from '@/engine';
-import type { ComparedPhotograph, ColouredPixels, Progress, SeenPicture } from '@/engine';
+import { runInWorker } from '@/engine';
+import type { ComparedPhotograph, Progress, SeenPicture } from '@/engine';
 import { basisWords, photographFaultWords } from '../words/photographWords';
+import { decodedFile } from './decodedFile';
 import { groupReport } from './stripFiles';
 
 /** A sentence instead of an answer: the photograph is none of the picture, or cannot be compared. */
@@ -66,20 +67,6 @@ export function photographReport(found: ComparedPhotograph, name: string, of: st
   };
 }
 
-async function decoded(
-  path: string,
-  folder: string,
-  as: string,
-  signal: AbortSignal,
-): Promise<ColouredPixels & { untagged: boolean }> {
-  const { size } = await stat(path);
-  const { facts, icc } = await readMaster(path, size);
-  const pixels = join(folder, `${as}.v`);
-  const decode = { path, facts, part: join(folder, `${as}.part.v`), target: pixels };
-  await runInWorker('decode', decode, () => undefined, signal);
-  return { pixels, colour: { icc, assumedSpace: icc ? null : 'srgb' }, untagged: !icc };
-}
-
 /**
  * Holds a photograph of a print against the picture of a file. Throws NotThatPicture, in words, and
  * FileRefusal.
@@ -98,18 +85,27 @@ export async function comparePhotographFile(
 ) {
   const folder = await mkdtemp(join(tmpdir(), 'glassine-'));
   try {
+    const nothing = () => undefined;
     reading(master);
-    const picture = await decoded(master, folder, 'picture', signal);
+    const picture = await decodedFile(master, join(folder, 'picture.v'), nothing, signal);
     reading(photo);
-    const photograph = await decoded(photo, folder, 'photograph', signal);
+    const photograph = await decodedFile(photo, join(folder, 'photo.v'), nothing, signal);
+    const { width, height } = photograph.facts;
+    const { corners, card, proofAt } = given;
+    const places = [...(corners ?? []), ...(card ? [card] : [])];
+    if (places.some(({ x, y }) => x < 0 || y < 0 || x > width || y > height))
+      throw new NotThatPicture(
+        'beside',
+        photographFaultWords(basename(photo), basename(master), { code: 'beside' }),
+      );
     const found = await runInWorker(
       'comparePhotograph',
       {
         picture: { ...picture, part: null },
         photograph,
-        placed: given.corners && { proof: given.corners, original: null },
-        proofAt: given.proofAt,
-        card: given.card,
+        placed: corners && { proof: corners, original: null },
+        proofAt,
+        card,
         target: join(folder, 'small.v'),
       },
       progress,
@@ -122,8 +118,8 @@ export async function comparePhotographFile(
     return {
       ...photographReport(found, basename(photo), basename(master)),
       assumed: {
-        master: picture.untagged ? ('srgb' as const) : null,
-        photograph: photograph.untagged ? ('srgb' as const) : null,
+        master: picture.colour.assumedSpace,
+        photograph: photograph.colour.assumedSpace,
       },
     };
   } finally {

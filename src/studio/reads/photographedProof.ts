@@ -1,4 +1,4 @@
-import { mkdir, rm, stat } from 'node:fs/promises';
+import { mkdir, rm } from 'node:fs/promises';
 import type { Vector } from '@/core/colour';
 import { coloursOf, differencesOf } from '@/core/proof';
 import type {
@@ -12,13 +12,14 @@ import type {
 } from '@/core/proof';
 import { getMaster, getProofPhotograph } from '@/data';
 import type { PlacedPhotograph, Proof, ProofPlacing, Reading } from '@/data';
-import { Kept, photographPreview, readMaster, runAtOnce, storePaths } from '@/engine';
+import { FileRefusal, Kept, photographPreview, runAtOnce, storePaths } from '@/engine';
 import type { ComparedPhotograph } from '@/engine';
 import { isThere } from '../jobs/picture';
 import { colourKept } from '../pixels/looks';
 import { studio } from '../open/open';
 import type { Studio } from '../running/studio';
 import { rowId } from '../wayIn/rowId';
+import { decodedFile } from './decodedFile';
 import { changeOf } from './measuredProof';
 
 /** Where a proof lies in a photograph, as far as it was said. */
@@ -47,24 +48,20 @@ export async function heldAgainstMaster(
   const paths = storePaths(open.home);
   if (!(await isThere(paths.pixels(master.picture))))
     throw new NoMaster('cannot be compared: the picture of its master is gone');
-  const { facts, icc } = await readMaster(path, (await stat(path)).size);
   await mkdir(paths.tmp, { recursive: true });
   const target = paths.temporary('.v');
   try {
-    const decode = { path, facts, part: `${target}.part.v`, target };
-    await runAtOnce('decode', decode, silent, nobody());
+    const photograph = await decodedFile(path, target, silent, nobody(), runAtOnce);
+    const pixels = paths.pixels(master.picture);
+    const colour = await colourKept(open, master);
     const work = {
-      picture: {
-        pixels: paths.pixels(master.picture),
-        colour: await colourKept(open, master),
-        part: null,
-      },
-      photograph: { pixels: target, colour: { icc, assumedSpace: icc ? null : 'srgb' } },
+      picture: { pixels, colour, part: null },
+      photograph,
       placed,
       proofAt,
       card,
       target: `${target}.small`,
-    } as const;
+    };
     return await runAtOnce('comparePhotograph', work, silent, nobody());
   } finally {
     await Promise.all([target, `${target}.part.v`].map((p) => rm(p, { force: true })));
@@ -115,6 +112,17 @@ export const photographedProof = (
     const change =
       regions.white === 'none' ? null : await changeOf(open, round, weighed(regions));
     return { seen, told: { regions, drift, change } };
+  });
+
+/** The same; null where the photograph's file, or the master of the round, is gone. */
+export const photographedOrGone = (
+  ...asked: Parameters<typeof photographedProof>
+): Promise<PhotographedProof | null> =>
+  photographedProof(...asked).catch((error: unknown) => {
+    const { code } = error as NodeJS.ErrnoException;
+    if (error instanceof NoMaster || error instanceof FileRefusal || code === 'ENOENT')
+      return null;
+    throw error;
   });
 
 const shown = new Kept<Uint8Array>(12);

@@ -1,13 +1,14 @@
-import { mkdtemp, readFile, rm, stat } from 'node:fs/promises';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import type { SpaceId } from '@/core/colour';
 import type { Intent } from '@/core/prepare';
 import { WEIGHED_INTENTS } from '@/core/proof';
 import type { WeighedIntent } from '@/core/proof';
-import { fillSoftProof, measureProof, readMaster, runInWorker } from '@/engine';
+import { fillSoftProof, measureProof, runInWorker } from '@/engine';
 import type { IntentFigures, PrintTarget, ProofFigures, Progress } from '@/engine';
 import { becauseWords } from '../words/proofWords';
+import { decodedFile } from './decodedFile';
 import { usableProfile } from './usableProfile';
 
 /** A sentence instead of an answer. */
@@ -125,12 +126,7 @@ export async function softProofFile(
   const folder = await mkdtemp(join(tmpdir(), 'glassine-'));
   const pixels = join(folder, 'pixels.v');
   try {
-    const { size } = await stat(file);
-    const { facts, icc } = await readMaster(file, size);
-    const decode = { path: file, facts, part: join(folder, 'part.v'), target: pixels };
-    await runInWorker('decode', decode, progress, signal);
-    const assumed = icc ? null : 'srgb';
-    const colour = { icc, assumedSpace: assumed } as const;
+    const { facts, colour } = await decodedFile(file, pixels, progress, signal);
     const { width, height, colourModel, ppiTag } = facts;
     const measured = measureProof(
       { pixels, colour, profile, blackPoint },
@@ -159,7 +155,7 @@ export async function softProofFile(
         throw error;
       }
     }
-    return proofReport(await measured, assumed);
+    return proofReport(await measured, colour.assumedSpace);
   } finally {
     await rm(folder, { recursive: true, force: true });
   }

@@ -1,7 +1,7 @@
 import type { NotFound, WhiteFrom } from '@/core/proof';
 
 /** Why a photograph of a print cannot be compared. */
-export type PhotographFault = NotFound | { code: 'little' };
+export type PhotographFault = NotFound | { code: 'little' | 'beside' };
 
 const TURNED: Record<1 | 2 | 3, string> = {
   1: 'lies on its side, a quarter turn clockwise. Turn the photograph a quarter turn back',
@@ -26,6 +26,8 @@ export function photographFaultWords(
       return `${name}: ${of} is only ${Math.round(fault.side)} pixels long in it. Go nearer: 1000 or more are needed to compare well, 150 to compare at all.`;
     case 'other':
       return `${name}: this is not ${of}, or too little of it shows. Bring a photograph of this proof, or place its four corners by hand.`;
+    case 'beside':
+      return `${name}: a corner or the grey card lies beside the photograph. Places are pixels from its top left.`;
     case 'little':
       return `${name}: too little of the print lies within the photograph to compare. Photograph all of it, with its white border.`;
   }
@@ -37,7 +39,7 @@ const BASIS: Record<WhiteFrom, string> = {
   card: 'Beside the grey card, by the camera’s own colours: a camera without a chart does not know colour, so read the strip for what must be certain.',
   original:
     'Beside the original in the same photograph: what the camera and the light did, they did to both.',
-  none: 'No white was found: only how parts differ from each other is told, not whether all of it is lighter, darker or tinted.',
+  none: 'No white was found (nor is a grey card where one was pointed out): only how parts differ from each other is told, not whether all of it is lighter, darker or tinted.',
 };
 
 /** What differences in a photograph are measured against. */

@@ -137,6 +137,10 @@ it('a grey card stands for the border', () => {
   const { midtones } = differencesOf(regions)!.byTone;
   expect(Math.abs(midtones!.yellow - 4)).toBeLessThan(1);
   expect(Math.abs(midtones!.lightness)).toBeLessThan(1);
+  // What lies on the ground beside it and is much darker is no such card.
+  const wrong = { ...card, reflectance: 0.9 };
+  const not = regionsOf(jugsSeen.light, seen.light, at, { card: wrong })!;
+  expect(not.white).toBe('none');
 });
 
 it('beside its original, what camera and light do to both falls out', () => {

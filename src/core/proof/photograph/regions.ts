@@ -92,13 +92,13 @@ export function regionsOf(
     : borderOf(picture, photograph, proof.way);
   const known = border[1]!.length > 0;
   let fields = fieldsOf(pictures, border);
-  const white = known && (given.card ? true : couldBeWhite(cells, fields));
+  const white = known && couldBeWhite(cells, fields);
   if (known && !white) fields = fieldsOf(pictures, [[], [], []]);
-  const printed = cells.filter((cell) => !isBare(printedOf(cell, fields), cell.lab));
   const originals = new Map(beside.map((c) => [`${c.column} ${c.row}`, c]));
-  const regions = printed.flatMap((cell): Region[] => {
+  const regions = cells.flatMap((cell): Region[] => {
     const seen = printedOf(cell, fields);
     const { column, row, lab, even } = cell;
+    if (isBare(seen, lab)) return [];
     if (beside.length === 0) return [{ column, row, master: lab, printed: seen, even }];
     const other = originals.get(`${column} ${row}`);
     if (!other) return [];

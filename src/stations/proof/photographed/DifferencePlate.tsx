@@ -12,7 +12,7 @@ const FOOT = 26;
 interface DifferencePlateProps {
   map: DifferenceGrades;
   /** The picture under it, and its proportion. */
-  preview: string | null;
+  preview: string;
   width: number;
   height: number;
 }
@@ -55,16 +55,14 @@ export function DifferencePlate({ map, preview, width, height }: DifferencePlate
       said={`Map of differences over the picture: ${rows.map(([n, s]) => `${s} % ${n} ΔE00`).join(', ')}`}
       figures={{ heads: ['ΔE00', '% of what is told'], rows }}
     >
-      {preview && (
-        <image
-          href={preview}
-          width={wide}
-          height={high}
-          preserveAspectRatio="none"
-          opacity={0.45}
-          style={{ filter: 'grayscale(1)' }}
-        />
-      )}
+      <image
+        href={preview}
+        width={wide}
+        height={high}
+        preserveAspectRatio="none"
+        opacity={0.45}
+        style={{ filter: 'grayscale(1)' }}
+      />
       {runsOf(map).map(({ grade, x, y, length }) => (
         <rect
           key={`${x} ${y}`}

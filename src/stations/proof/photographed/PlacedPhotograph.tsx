@@ -38,7 +38,7 @@ interface PlacedPhotographProps {
 
 /** The photograph beside the map of differences; the corners can be moved, and what is beside it said. */
 export function PlacedPhotograph({ view, photograph, round }: PlacedPhotographProps) {
-  const { placing, width, height, said } = photograph;
+  const { placing, width, height, said, master } = photograph;
   const [corners, setCorners] = useState<Corners>(placing.proof);
   const [card, setCard] = useState<GreyCard | null>(placing.card);
   const [proofAt, setProofAt] = useState(placing.proofAt);
@@ -54,7 +54,6 @@ export function PlacedPhotograph({ view, photograph, round }: PlacedPhotographPr
       corners: JSON.stringify(corners),
       cards: JSON.stringify(card ? [card] : []),
     });
-  const { master } = view;
   return (
     <>
       <Side>
@@ -66,14 +65,7 @@ export function PlacedPhotograph({ view, photograph, round }: PlacedPhotographPr
           onCard={(at) => setCard(card && { ...card, ...at })}
           round={round.round}
         />
-        {said && master && (
-          <DifferencePlate
-            map={said.map}
-            preview={master.preview}
-            width={master.facts.width}
-            height={master.facts.height}
-          />
-        )}
+        {said && master && <DifferencePlate map={said.map} {...master} />}
       </Side>
       <Row>
         {placing.original && (

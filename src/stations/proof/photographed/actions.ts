@@ -5,6 +5,9 @@ import { addProofPlacing, proofPhotographsOf } from '@/data';
 import { act, refuse, roundOf } from '@/studio';
 import { placingForm } from '../proofForms';
 
+/** Pixels that a corner is moved by, at least, by a hand. */
+const STILL = 0.75;
+
 /** Notes where the print lies in a photograph: corners, a grey card, on which side of the original. */
 export async function placePhotograph(typed: unknown): Promise<Answer<null>> {
   return act(placingForm, typed, {}, async (v, { studio, write, at }) => {
@@ -29,9 +32,13 @@ export async function placePhotograph(typed: unknown): Promise<Answer<null>> {
     // On the other side of the original lies what was taken for it.
     const swapped = placing.original !== null && v.proofAt !== placing.proofAt;
     const where = swapped
-      ? { proof: placing.original!, original: placing.proof }
+      ? { proof: placing.original!, original: proof }
       : { proof, original: placing.original };
-    const moved = !swapped && JSON.stringify(proof) !== JSON.stringify(placing.proof);
+    // What is shown lies where the light fits best, a little beside where it was placed.
+    const moved = proof.some((p, i) => {
+      const was = placing.proof[i]!;
+      return Math.hypot(p.x - was.x, p.y - was.y) > STILL;
+    });
     await write((tx) =>
       addProofPlacing(
         tx,

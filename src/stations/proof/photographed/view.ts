@@ -3,7 +3,7 @@ import { PART_LIMITS } from '@/core/proof';
 import type { PlacedPhotograph, Proof, Reading } from '@/data';
 import { getMaster } from '@/data';
 import type { SeenPicture } from '@/engine';
-import { photographedProof, studio } from '@/studio';
+import { photographedOrGone, studio } from '@/studio';
 import type { ToldByPhotograph } from '@/studio';
 import { basisWords } from '@/studio/words/photographWords';
 
@@ -25,6 +25,8 @@ export interface DifferenceGrades {
 export interface PhotographView extends ListedPhotograph {
   width: number;
   height: number;
+  /** The picture that it is held against. */
+  master: { preview: string; width: number; height: number } | null;
   placing: Pick<
     PlacedPhotograph['placing'],
     'proof' | 'original' | 'proofAt' | 'card' | 'byHand'
@@ -81,9 +83,7 @@ export async function photographedOf(
   if (!round || !picked)
     return { photographs: listed, photograph: null, photographable: Boolean(master) };
   const { id, name, at, width, height, placing } = picked;
-  const found = await photographedProof(await studio(), db, round, picked).catch(
-    () => null,
-  );
+  const found = await photographedOrGone(await studio(), db, round, picked);
   const told = found?.told ?? null;
   return {
     photographs: listed,
@@ -94,6 +94,13 @@ export async function photographedOf(
       at,
       width,
       height,
+      master: master
+        ? {
+            preview: `/api/previews/${master.picture}`,
+            width: master.facts.width,
+            height: master.facts.height,
+          }
+        : null,
       placing: {
         // Where the light fits best, near to where it was placed.
         proof: found?.seen.proof.corners ?? placing.proof,
