@@ -28,4 +28,4 @@ it.each([
 ])('reads %j as no code of ours', (text) => expect(readCertificateCode(text)).toBeNull());
 
 it('leaves no thin space for fonts that have none', () =>
-  expect(printable('30\u202fcm')).toBe('30\u00a0cm'));
+  expect(printable('30\u202fcm, ΔE00')).toBe('30\u00a0cm, dE00'));

@@ -1,2 +1,3 @@
-/** The families have no glyph for the thin space of the screen; a no-break space stands in. */
-export const printable = (text: string) => text.replace(/\u202f/g, '\u00a0');
+/** The families have no glyphs for the thin space and the delta of the screen; a no-break space and a d stand in. */
+export const printable = (text: string) =>
+  text.replace(/\u202f/g, '\u00a0').replace(/Δ/g, 'd');

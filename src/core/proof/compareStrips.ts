@@ -6,6 +6,16 @@ import type { PatchReading } from './cgats';
 export const STRIP_LIMITS = { mean: 2, worst: 5 } as const;
 export type StripLimits = { readonly mean: number; readonly worst: number };
 
+/** Differences, CIEDE2000, from which more of them is seen: rules of thumb. */
+export const SEEN_LIMITS = [1, 2, 3.5, 5] as const;
+
+/**
+ * How much of a difference is seen, 0 (nothing) to 4 (plainly wrong).
+ * @example seenGrade(2.4) // 2
+ */
+export const seenGrade = (difference: number): number =>
+  SEEN_LIMITS.filter((limit) => difference >= limit).length;
+
 /** How one colour differs from another: lighter, redder, yellower, more colourful where above 0. */
 export interface Shift {
   lightness: number;
@@ -36,6 +46,15 @@ export interface StripDrift {
   byTone: Record<Tone, MeanShift | null>;
   byHue: Record<Hue | 'neutral', MeanShift | null>;
 }
+
+/** The shifts of a drift by their names, tones first, then what is neutral and each hue; what there is none of is left out. */
+export const shiftsOf = (
+  drift: Pick<StripDrift, 'byTone' | 'byHue'>,
+): [name: Tone | Hue | 'neutral', shift: MeanShift][] =>
+  [
+    ...TONES.map((t) => [t, drift.byTone[t]] as const),
+    ...(['neutral', ...HUES] as const).map((h) => [h, drift.byHue[h]] as const),
+  ].flatMap(([name, shift]) => (shift ? [[name, shift]] : []));
 
 /** Why two strips cannot be held against each other. */
 export type StripFault =

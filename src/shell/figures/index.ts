@@ -1,2 +1,3 @@
 export * from './BenchContext';
+export { formatOf } from './format';
 export type { Format } from './format';

@@ -1,22 +1,21 @@
 import { readFile } from 'node:fs/promises';
-import { HUES, TONES } from '@/core/colour';
-import { EYE_ASPECTS } from '@/core/proof';
-import type { MeanShift, StripDrift } from '@/core/proof';
+import { EYE_ASPECTS, shiftsOf } from '@/core/proof';
+import type { StripDrift } from '@/core/proof';
 import { slug } from '@/core/prepare';
 import { nominalSize } from '@/core/size';
-import { formatDay, formatMoney } from '@/core/units';
 import { proofCustomersOf, proofPhotographsOf, proofReadingsOf, proofsOf } from '@/data';
 import type { PlacedPhotograph, Proof, ProofCustomer, ProofReading, Reading } from '@/data';
 import { printable, proofReportPdf } from '@/documents';
 import type { ReportRound, ReportTable } from '@/documents';
 import { storePaths } from '@/engine';
+import { formatOf } from '@/shell/figures';
+import type { Format } from '@/shell/figures';
 import { loadWorkPage, now, photographedOrGone } from '@/studio';
 import type { WorkPage } from '@/studio';
 import { INTENT_NAMES } from '@/studio/words/recipeWords';
-import { shiftWords } from '@/studio/words/stripWords';
 import { basisWords } from '@/studio/words/photographWords';
 import { measuredOf } from './measured/view';
-import { changeWords, meansWords } from './measured/words';
+import { cameWords, changeWords, signedFigure } from './measured/words';
 import { VERDICTS, eyeWords } from './words';
 
 /** What is known of a work's rounds. */
@@ -28,45 +27,36 @@ interface Known {
   photographs: PlacedPhotograph[];
 }
 
-const HEADS = ['where', 'L*', 'a*', 'b*', 'C*', 'dE00', 'the print is'];
+const HEADS = ['where', 'L*', 'a*', 'b*', 'C*', 'ΔE00', 'the print is'];
 
-const figure = (v: number, locale: string): string =>
-  printable(
-    v.toLocaleString(locale, {
-      minimumFractionDigits: 1,
-      maximumFractionDigits: 1,
-      signDisplay: 'negative',
-    }),
-  );
-
-/** Tones and hues of what was measured, a row each. */
-function rowsOf(drift: StripDrift, locale: string): string[][] {
-  const said: [string, MeanShift | null][] = [
-    ...TONES.map((t) => [t, drift.byTone[t]] as [string, MeanShift | null]),
-    ...(['neutral', ...HUES] as const).map(
-      (h) => [h, drift.byHue[h]] as [string, MeanShift | null],
-    ),
-  ];
-  return said.flatMap(([name, shift]) => {
-    if (!shift) return [];
-    const { lightness, red, yellow, chroma, difference } = shift;
-    const figures = [lightness, red, yellow, chroma, difference];
-    const words = shiftWords(shift) || 'as the master';
-    return [
-      [
-        name,
-        ...figures.map((v) => figure(v, locale)),
-        `${words}; ${meansWords(difference)}`,
-      ],
-    ];
-  });
-}
+/** A table of what was measured, tones and hues, a row each. */
+const tableOf = (
+  title: string,
+  drift: StripDrift,
+  foot: string,
+  format: Format,
+): ReportTable => ({
+  title,
+  heads: HEADS.map(printable),
+  rows: shiftsOf(drift).map(([name, shift]) =>
+    [
+      name,
+      ...[shift.lightness, shift.red, shift.yellow, shift.chroma].map((v) =>
+        signedFigure(v, format),
+      ),
+      format.number(shift.difference, 1),
+      cameWords(shift),
+    ].map(printable),
+  ),
+  foot: printable(foot),
+});
 
 async function tablesOf(db: Reading, known: Known, round: Proof): Promise<ReportTable[]> {
   const { page, proofs, readings, photographs } = known;
-  const { locale, proof } = page.settings;
+  const { proof } = page.settings;
+  const format = formatOf(page.settings);
   const limits = { mean: proof.driftMean, worst: proof.driftWorst };
-  const of = (v: number) => figure(v, locale);
+  const of = (v: number) => format.number(v, 1);
   const tables: ReportTable[] = [];
   const { measured, reading, against } = await measuredOf(
     db,
@@ -79,28 +69,31 @@ async function tablesOf(db: Reading, known: Known, round: Proof): Promise<Report
     const since = against
       ? ` Since the approved round ${against.round}: ${of(against.mean)} in the mean, ${of(against.worst.difference)} at most; it ${against.passes ? 'passes' : 'does not pass'} (${limits.mean} and ${limits.worst}).`
       : '';
-    tables.push({
-      title: `Control strip, ${reading.source}`,
-      heads: HEADS,
-      rows: rowsOf(measured.drift, locale),
-      foot: `Against the master, over the white of the paper: dE00 ${of(measured.drift.mean)} in the mean.${since} To try: ${changeWords(measured.change).replaceAll('Δ', 'd')}`,
-    });
+    tables.push(
+      tableOf(
+        `Control strip, ${reading.source}`,
+        measured.drift,
+        `Against the master, over the white of the paper: ΔE00 ${of(measured.drift.mean)} in the mean.${since} To try: ${changeWords(measured.change)}`,
+        format,
+      ),
+    );
   }
   const photograph = photographs.find((p) => p.roundId === round.id);
   const seen = photograph && (await photographedOrGone(page.studio, db, round, photograph));
   if (photograph && seen?.told)
-    tables.push({
-      title: `Photograph ${photograph.name}`,
-      heads: HEADS,
-      rows: rowsOf(seen.told.drift, locale),
-      foot: `${basisWords(seen.told.regions.white)}${seen.told.change ? ` To try: ${changeWords(seen.told.change).replaceAll('Δ', 'd')}` : ''}`,
-    });
+    tables.push(
+      tableOf(
+        `Photograph ${photograph.name}`,
+        seen.told.drift,
+        `${basisWords(seen.told.regions.white)}${seen.told.change ? ` To try: ${changeWords(seen.told.change)}` : ''}`,
+        format,
+      ),
+    );
   return tables;
 }
 
 function factsOf(round: Proof, { page, customers }: Known): [string, string][] {
-  const { locale, timeZone } = page.settings;
-  const day = (at: string) => formatDay(at, locale, timeZone);
+  const { day, money } = formatOf(page.settings);
   const { light, byEye } = round;
   const eye = EYE_ASPECTS.flatMap((a) =>
     byEye?.[a] === undefined ? [] : [eyeWords(a, byEye[a])],
@@ -117,7 +110,7 @@ function factsOf(round: Proof, { page, customers }: Known): [string, string][] {
     ],
     ['Media setting', round.setting],
     ['Paper', `${round.paper}${round.lot ? `, lot ${round.lot}` : ''}`],
-    ['Cost', formatMoney(round.cost, round.currency, locale)],
+    ['Cost', money(round.cost, round.currency)],
     ['What it tried', round.remarks],
     ['Back', round.backAt && day(round.backAt)],
     [
@@ -166,12 +159,11 @@ export async function proofReportDocument(id: string, sizeKey: string | null) {
     (await readFile(storePaths(page.studio.home).preview(master.picture)).catch(
       () => null,
     ));
-  const { locale, timeZone } = settings;
   const bytes = await proofReportPdf({
     studio: settings.studio,
     title: work.title,
     by: `${work.artist}, ${work.year}`,
-    made: `Proof rounds, as of ${formatDay(now(), locale, timeZone)}`,
+    made: `Proof rounds, as of ${formatOf(settings).day(now())}`,
     picture,
     proportion: master ? master.facts.width / master.facts.height : 1,
     rounds,

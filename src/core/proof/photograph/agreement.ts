@@ -1,7 +1,8 @@
+import { medianOf } from '../../capture/medianOf';
 import type { Box } from '../../image/rows';
 import { PLAIN, evened, seenThrough } from './align';
 import type { Halves, Template } from './align';
-import { blurred } from './plane';
+import { blurred, meanSlope } from './plane';
 import type { Way } from './perspective';
 
 /** Parts that the longer side of a picture is cut into, to see whether each is there. */
@@ -90,9 +91,8 @@ function sumsOf(
       if (inside[i] === 0) continue;
       const a = own[i]!;
       const b = seen[i]!;
-      const gx = (own[i + 1]! - own[i - 1]! + seen[i + 1]! - seen[i - 1]!) / 4;
-      const gy =
-        (own[i + width]! - own[i - width]! + seen[i + width]! - seen[i - width]!) / 4;
+      const gx = meanSlope(own, seen, i, 1);
+      const gy = meanSlope(own, seen, i, width);
       const off = a - b;
       sums[0]! += 1;
       sums[1]! += a;
@@ -152,7 +152,6 @@ export function agreementOf(template: Template, photograph: Halves, way: Way): A
     }
   const told = parts.filter((p) => !p.plain);
   const same = told.filter((p) => p.alike >= SAME);
-  const alike = told.map((p) => p.alike).sort((a, b) => a - b);
   const off = same.map((p) => p.off).sort((a, b) => a - b);
   return {
     columns,
@@ -160,8 +159,8 @@ export function agreementOf(template: Template, photograph: Halves, way: Way): A
     parts,
     told: told.length,
     same: same.length,
-    alike: alike[alike.length >> 1] ?? 0,
-    off: off[off.length >> 1] ?? Infinity,
+    alike: medianOf(told.map((p) => p.alike)),
+    off: off.length === 0 ? Infinity : medianOf(off),
     mostOff: off[Math.floor(off.length * 0.9)] ?? Infinity,
   };
 }

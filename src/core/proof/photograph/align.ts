@@ -1,7 +1,7 @@
 import { Matrix, solve } from 'ml-matrix';
 import { perspectivePoint, after } from './perspective';
 import type { Way } from './perspective';
-import { blurred, fitted, halved, lightAt, longSide, planeOf } from './plane';
+import { blurred, fitted, halved, lightAt, longSide, meanSlope, planeOf } from './plane';
 import type { LightPlane } from './plane';
 
 /** A plane beside its halves, the whole one first. */
@@ -142,9 +142,8 @@ function normalOf(
     for (let x = 1; x < width - 1; x += 1) {
       const i = y * width + x;
       if (inside[i] === 0) continue;
-      const gx = (own[i + 1]! - own[i - 1]! + seen[i + 1]! - seen[i - 1]!) / 4;
-      const gy =
-        (own[i + width]! - own[i - width]! + seen[i + width]! - seen[i - width]!) / 4;
+      const gx = meanSlope(own, seen, i, 1);
+      const gy = meanSlope(own, seen, i, width);
       const off = own[i]! - seen[i]!;
       const far = off / (2 * usual);
       const weight = 1 / (1 + far * far);

@@ -6,9 +6,6 @@ import type { StripDrift } from '../compareStrips';
 import { groupName, groupOf } from './cells';
 import type { Region, Regions } from './regions';
 
-/** Differences, CIEDE2000, at which a part is seen to be another: rules of thumb. */
-export const PART_LIMITS = [1, 2, 3.5, 5] as const;
-
 const named = ({ column, row }: Region, lab: Vector): PatchReading => ({
   name: `${column} ${row}`,
   lab,

@@ -3,7 +3,7 @@ import { agreementOf, isThere } from './agreement';
 import type { Agreement } from './agreement';
 import { aligned, halvesOf, templateOf, templatesOf } from './align';
 import type { Halves, Template } from './align';
-import { keypointsOf } from './keypoints';
+import { keypointsOf, pointsWhere } from './keypoints';
 import type { Keypoints } from './keypoints';
 import { agreedWay, matchesOf } from './matching';
 import {
@@ -107,22 +107,8 @@ const inPolygon = (corners: Corners, { x, y }: Place): boolean =>
   });
 
 /** Places of a photograph without those that lie in a picture that was found. */
-function without(points: Keypoints, corners: Corners, by: number): Keypoints {
-  const keep = points.x.flatMap((x, i) =>
-    inPolygon(corners, { x: x / by, y: points.y[i]! / by }) ? [] : [i],
-  );
-  const pick = (of: number[]) => keep.map((i) => of[i]!);
-  const looks = new Float32Array(keep.length * 128);
-  keep.forEach((i, k) => looks.set(points.looks.subarray(i * 128, (i + 1) * 128), k * 128));
-  return {
-    count: keep.length,
-    x: pick(points.x),
-    y: pick(points.y),
-    size: pick(points.size),
-    angle: pick(points.angle),
-    looks,
-  };
-}
+const without = (points: Keypoints, corners: Corners, by: number): Keypoints =>
+  pointsWhere(points, (x, y) => !inPolygon(corners, { x: x / by, y: y / by }));
 
 /** Quarters clockwise that a picture is turned by in a photograph. */
 function quartersOf(way: Way, { width, height }: LightPlane): number {

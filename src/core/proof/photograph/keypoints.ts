@@ -45,14 +45,14 @@ const between = (before: number, at: number, after: number): number => {
 
 function extremesOf(planes: readonly LightPlane[], step: number): Found[] {
   const { width, height } = planes[0]!;
-  const between2 = planes.slice(1).map((p, i) => {
+  const differences = planes.slice(1).map((p, i) => {
     const out = new Float32Array(p.data.length);
     for (let k = 0; k < out.length; k += 1) out[k] = p.data[k]! - planes[i]!.data[k]!;
     return out;
   });
   const found: Found[] = [];
-  for (let s = 1; s + 1 < between2.length; s += 1) {
-    const [under, own, over] = [between2[s - 1]!, between2[s]!, between2[s + 1]!];
+  for (let s = 1; s + 1 < differences.length; s += 1) {
+    const [under, own, over] = [differences[s - 1]!, differences[s]!, differences[s + 1]!];
     for (let y = 6; y < height - 6; y += 1)
       for (let x = 6; x < width - 6; x += 1) {
         const at = y * width + x;
@@ -222,6 +222,27 @@ export function keypointsOf(plane: LightPlane, most = 1500): Keypoints {
     y: kept.map((k) => k.f.y),
     size: kept.map((k) => k.f.size),
     angle: kept.map((k) => k.angle),
+    looks,
+  };
+}
+
+/** Those of some places that lie where they are wanted. */
+export function pointsWhere(
+  points: Keypoints,
+  wanted: (x: number, y: number) => boolean,
+): Keypoints {
+  const keep = points.x.flatMap((x, i) => (wanted(x, points.y[i]!) ? [i] : []));
+  const pick = (of: number[]) => keep.map((i) => of[i]!);
+  const looks = new Float32Array(keep.length * LOOK);
+  keep.forEach((i, k) =>
+    looks.set(points.looks.subarray(i * LOOK, (i + 1) * LOOK), k * LOOK),
+  );
+  return {
+    count: keep.length,
+    x: pick(points.x),
+    y: pick(points.y),
+    size: pick(points.size),
+    angle: pick(points.angle),
     looks,
   };
 }

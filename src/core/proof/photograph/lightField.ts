@@ -1,4 +1,5 @@
 import { Matrix, solve } from 'ml-matrix';
+import { medianOf } from '../../capture/medianOf';
 
 /**
  * Logarithms of light of one channel at a place of a photograph, -1..1 each way: over the light that is
@@ -30,9 +31,6 @@ const ROUNDS = 4;
 const TOLERATED = 3;
 /** Bends cost a little, so that nothing is made of noise. */
 const RIDGE = 1e-4;
-
-const medianOf = (values: number[]): number =>
-  values.sort((a, b) => a - b)[values.length >> 1] ?? 0;
 
 /**
  * The fall of light over a photograph, by what is known to be white and by parts of a picture that have

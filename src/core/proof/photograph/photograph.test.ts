@@ -8,7 +8,7 @@ import {
   taken,
 } from '../../../../e2e/support/photographs';
 import { chance } from '../../image';
-import { toneOf } from '../../colour';
+import { hueOf, toneOf } from '../../colour';
 import { differencesOf, findPicture, isFound, placedPicture, regionsOf } from '.';
 import type { Found } from '.';
 import { fieldAt, lightField } from './lightField';
@@ -95,6 +95,16 @@ it('a cast of one tone comes back by the white border, and the others stay', () 
     expect(Math.abs(other.lightness)).toBeLessThan(0.5);
     expect(Math.abs(other.yellow)).toBeLessThan(0.5);
   }
+});
+
+it('a cast of one hue comes back, and the others stay', () => {
+  const { drift } = said(([, a, b]) => (hueOf(a, b) === 'orange' ? [2, -4, 0] : [0, 0, 0]));
+  const { orange, ...others } = drift.byHue;
+  expect(Math.abs(orange!.lightness - 2)).toBeLessThan(0.5);
+  expect(Math.abs(orange!.red + 4)).toBeLessThan(0.5);
+  const large = Object.values(others).filter((s) => s && s.patches > 150);
+  expect(large.length).toBeGreaterThan(1);
+  for (const other of large) expect(Math.abs(other!.red)).toBeLessThan(0.5);
 });
 
 it('of what was cut off the print nothing is told', () => {

@@ -81,6 +81,15 @@ export function blurred(plane: LightPlane, sigma: number): LightPlane {
   return { width, height, data: from };
 }
 
+/** How the light of two planes rises along a step of so many places, in the mean of both. */
+export const meanSlope = (
+  one: Float32Array,
+  other: Float32Array,
+  at: number,
+  step: number,
+): number =>
+  (one[at + step]! - one[at - step]! + other[at + step]! - other[at - step]!) / 4;
+
 /** Every second pixel of a plane, each the mean of four. */
 export function halved({ width, height, data }: LightPlane): LightPlane {
   const half = planeOf(Math.max(1, width >> 1), Math.max(1, height >> 1));

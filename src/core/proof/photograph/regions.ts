@@ -1,3 +1,4 @@
+import { medianOf } from '../../capture/medianOf';
 import type { Vector } from '../../colour';
 import { cellsOf, gridOf, labOfLight } from './cells';
 import type { Cell, LinearPicture, Placed } from './cells';
@@ -57,12 +58,11 @@ const isBare = (printed: Vector, master: Vector): boolean =>
 
 /** How far all of a print is off in the middle; by it a border that is not white is known. */
 function couldBeWhite(cells: readonly Cell[], fields: readonly LightField[]): boolean {
-  const middle = (c: 0 | 1 | 2) => {
-    const off = cells.map((cell) => printedOf(cell, fields)[c] - cell.lab[c]);
-    return off.sort((a, b) => a - b)[off.length >> 1]!;
-  };
+  const printed = cells.map((cell) => printedOf(cell, fields));
+  const middle = (c: 0 | 1 | 2) =>
+    medianOf(cells.map(({ lab }, i) => printed[i]![c] - lab[c]));
   const lightness = middle(0);
-  const lightest = cells.map((cell) => printedOf(cell, fields)[0]).sort((a, b) => b - a);
+  const lightest = printed.map(([l]) => l).sort((a, b) => b - a);
   return (
     // Nothing printed is lighter than the paper.
     lightest[floor(cells.length * LIGHTEST)]! < 100 + NOT_WHITE.over &&

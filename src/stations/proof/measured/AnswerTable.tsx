@@ -1,13 +1,9 @@
 'use client';
-import { HUES, TONES } from '@/core/colour';
-import type { MeanShift } from '@/core/proof';
+import { shiftsOf } from '@/core/proof';
+import { useFormat } from '@/shell/figures';
 import { SlipTable } from '@/shell/table';
 import type { MeasuredProof } from '@/studio';
-import { shiftWords } from '@/studio/words/stripWords';
-import { meansWords } from './words';
-
-const signed = (v: number): string =>
-  `${v < -0.049 ? '−' : v > 0.049 ? '+' : ''}${Math.abs(v).toFixed(1)}`;
+import { cameWords, signedFigure } from './words';
 
 /** What came back, by tone and by hue: in figures, in words, and what that means to the eye. */
 export function AnswerTable({
@@ -15,12 +11,9 @@ export function AnswerTable({
   foretold,
   counted = 'patches',
 }: Pick<MeasuredProof, 'drift' | 'foretold'> & { counted?: string }) {
-  const rows: [string, MeanShift | null, MeanShift | null][] = [
-    ...TONES.map((t) => [t, drift.byTone[t], foretold?.byTone[t] ?? null] as const),
-    ...(['neutral', ...HUES] as const).map(
-      (h) => [h, drift.byHue[h], foretold?.byHue[h] ?? null] as const,
-    ),
-  ].map(([name, shift, paper]) => [name, shift, paper]);
+  const format = useFormat();
+  const signed = (v: number) => signedFigure(v, format);
+  const paper = new Map(foretold ? shiftsOf(foretold) : []);
   return (
     <SlipTable aria-label="The print against the master">
       <thead>
@@ -37,24 +30,24 @@ export function AnswerTable({
         </tr>
       </thead>
       <tbody>
-        {rows.map(
-          ([name, shift, paper]) =>
-            shift && (
-              <tr key={name}>
-                <td>{name}</td>
-                <td>{shift.patches}</td>
-                <td>{signed(shift.lightness)}</td>
-                <td>{signed(shift.red)}</td>
-                <td>{signed(shift.yellow)}</td>
-                <td>{signed(shift.chroma)}</td>
-                <td>{shift.difference.toFixed(1)}</td>
-                {foretold && <td>{paper ? paper.difference.toFixed(1) : '–'}</td>}
-                <td className="wrap" style={{ textAlign: 'left', paddingLeft: 18 }}>
-                  {shiftWords(shift) || 'as the master'}; {meansWords(shift.difference)}
-                </td>
-              </tr>
-            ),
-        )}
+        {shiftsOf(drift).map(([name, shift]) => {
+          const own = paper.get(name);
+          return (
+            <tr key={name}>
+              <td>{name}</td>
+              <td>{shift.patches}</td>
+              <td>{signed(shift.lightness)}</td>
+              <td>{signed(shift.red)}</td>
+              <td>{signed(shift.yellow)}</td>
+              <td>{signed(shift.chroma)}</td>
+              <td>{format.number(shift.difference, 1)}</td>
+              {foretold && <td>{own ? format.number(own.difference, 1) : '–'}</td>}
+              <td className="wrap" style={{ textAlign: 'left', paddingLeft: 18 }}>
+                {cameWords(shift)}
+              </td>
+            </tr>
+          );
+        })}
       </tbody>
     </SlipTable>
   );

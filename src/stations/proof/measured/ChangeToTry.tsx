@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import type { ProposedChange } from '@/core/proof';
 import { Button, ButtonLink, useAction } from '@/shell/actions';
+import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { keepChange } from '../actions';
@@ -20,6 +21,7 @@ export function ChangeToTry({
   of?: Record<string, string>;
 }) {
   const { work, round, picked } = view;
+  const format = useFormat();
   const [kept, setKept] = useState<number | null>(null);
   const { run, sending, problem } = useAction(
     keepChange,
@@ -40,9 +42,10 @@ export function ChangeToTry({
         <>
           <Sentence>{movesWords(change.moved)}.</Sentence>
           <Small>
-            Expected to leave ΔE00 {change.left.toFixed(1)} of {change.before.toFixed(1)} to
-            a good print on this paper, {change.toMaster.left.toFixed(1)} of{' '}
-            {change.toMaster.before.toFixed(1)} to the original.
+            Expected to leave ΔE00 {format.number(change.left, 1)} of{' '}
+            {format.number(change.before, 1)} to a good print on this paper,{' '}
+            {format.number(change.toMaster.left, 1)} of{' '}
+            {format.number(change.toMaster.before, 1)} to the original.
           </Small>
           {kept === null ? (
             <Button

@@ -94,9 +94,13 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
             <>
               <Figures
                 figures={[
-                  { value: measured.drift.mean.toFixed(1), unit: '', label: 'mean ΔE00' },
                   {
-                    value: measured.drift.worst.difference.toFixed(1),
+                    value: format.number(measured.drift.mean, 1),
+                    unit: '',
+                    label: 'mean ΔE00',
+                  },
+                  {
+                    value: format.number(measured.drift.worst.difference, 1),
                     unit: '',
                     label: measured.drift.worst.name,
                   },
@@ -104,7 +108,7 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
                     ? []
                     : [
                         {
-                          value: measured.foretold.mean.toFixed(1),
+                          value: format.number(measured.foretold.mean, 1),
                           unit: '',
                           label: 'was foretold',
                         },
@@ -113,13 +117,14 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
               />
               <Sentence $tone={measured.drift.mean < 2 ? 'plain' : 'caution'}>
                 In the mean {meansWords(measured.drift.mean)} (rule of thumb); paper L*{' '}
-                {measured.paper[0].toFixed(1)}, b* {measured.paper[2].toFixed(1)}.
+                {format.number(measured.paper[0], 1)}, b*{' '}
+                {format.number(measured.paper[2], 1)}.
               </Sentence>
               {against && (
                 <Sentence $tone={against.passes ? 'plain' : 'stop'}>
-                  Since the approved round {against.round}: ΔE00 {against.mean.toFixed(1)}{' '}
-                  in the mean, {against.worst.difference.toFixed(1)} at “
-                  {against.worst.name}”.{' '}
+                  Since the approved round {against.round}: ΔE00{' '}
+                  {format.number(against.mean, 1)} in the mean,{' '}
+                  {format.number(against.worst.difference, 1)} at “{against.worst.name}”.{' '}
                   {against.passes
                     ? 'It passes.'
                     : `It does not pass: ${view.limits.mean} and ${view.limits.worst} are allowed.`}

@@ -1,6 +1,8 @@
 import { CURVE_AT, HUES, TONES } from '@/core/colour';
-import { OUT_OF_REACH } from '@/core/proof';
-import type { ChangedColour, NumberMoved, ProposedChange } from '@/core/proof';
+import { OUT_OF_REACH, seenGrade } from '@/core/proof';
+import type { ChangedColour, MeanShift, NumberMoved, ProposedChange } from '@/core/proof';
+import type { Format } from '@/shell/figures';
+import { shiftWords } from '@/studio/words/stripWords';
 
 const signed = (v: number): string => `${v > 0 ? '+' : '−'}${Math.abs(v)}`;
 const WAYS = ['L*', 'a*', 'b*'] as const;
@@ -37,17 +39,25 @@ export const changeWords = ({ moved, before, left }: ProposedChange): string =>
     ? 'Nothing to change.'
     : `Expected to leave ΔE00 ${left.toFixed(1)} of ${before.toFixed(1)} of what this paper holds: ${movesWords(moved)}.`;
 
+/** A figure of one decimal with its sign; none before nought. */
+export const signedFigure = (v: number, { number }: Pick<Format, 'number'>): string =>
+  `${v < -0.049 ? '−' : v > 0.049 ? '+' : ''}${number(Math.abs(v), 1)}`;
+
+const TO_THE_EYE = [
+  'not to be seen',
+  'close',
+  'seen side by side',
+  'clearly seen',
+  'plainly wrong',
+] as const;
+
 /** What a difference means to the eye: rules of thumb. */
 export const meansWords = (difference: number): string =>
-  difference < 1
-    ? 'not to be seen'
-    : difference < 2
-      ? 'close'
-      : difference < 3.5
-        ? 'seen side by side'
-        : difference < 5
-          ? 'clearly seen'
-          : 'plainly wrong';
+  TO_THE_EYE[seenGrade(difference)]!;
+
+/** How a print came, in words, and what that means to the eye. */
+export const cameWords = (shift: MeanShift): string =>
+  `${shiftWords(shift) || 'as the master'}; ${meansWords(shift.difference)}`;
 
 /** Colours that this paper cannot hold, in words; empty where it holds them all. */
 export function outOfReachWords(colours: readonly ChangedColour[]): string {

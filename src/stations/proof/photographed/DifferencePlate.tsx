@@ -1,5 +1,5 @@
 'use client';
-import { PART_LIMITS } from '@/core/proof';
+import { SEEN_LIMITS } from '@/core/proof';
 import { Plate } from '@/shell/drawing';
 import type { DifferenceGrades } from './view';
 
@@ -40,9 +40,9 @@ export function DifferencePlate({ map, preview, width, height }: DifferencePlate
   const share = (grade: number) =>
     Math.round((100 * map.grades.filter((g) => g === grade).length) / Math.max(1, told));
   const names = [
-    `under ${PART_LIMITS[0]}`,
-    ...PART_LIMITS.map((from, i) =>
-      i + 1 < PART_LIMITS.length ? `${from} to ${PART_LIMITS[i + 1]}` : `over ${from}`,
+    `under ${SEEN_LIMITS[0]}`,
+    ...SEEN_LIMITS.map((from, i) =>
+      i + 1 < SEEN_LIMITS.length ? `${from} to ${SEEN_LIMITS[i + 1]}` : `over ${from}`,
     ),
   ];
   const rows = names.map((name, grade) => [name, share(grade)]);

@@ -1,5 +1,5 @@
 import { colourDifference } from '@/core/colour';
-import { PART_LIMITS } from '@/core/proof';
+import { seenGrade } from '@/core/proof';
 import type { PlacedPhotograph, Proof, Reading } from '@/data';
 import { getMaster } from '@/data';
 import type { SeenPicture } from '@/engine';
@@ -14,7 +14,7 @@ export interface ListedPhotograph {
   at: string;
 }
 
-/** A map of how much each part of a picture differs: grades by PART_LIMITS, -1 where nothing is told. */
+/** A map of how much each part of a picture differs: grades as of `seenGrade`, -1 where nothing is told. */
 export interface DifferenceGrades {
   columns: number;
   rows: number;
@@ -44,9 +44,6 @@ export interface PhotographView extends ListedPhotograph {
     | null;
 }
 
-const gradeOf = (difference: number): number =>
-  PART_LIMITS.filter((limit) => difference >= limit).length;
-
 /** Parts along each side that are drawn as one. */
 const DRAWN = 2;
 
@@ -60,7 +57,7 @@ function gradesOf({ regions }: ToldByPhotograph): DifferenceGrades {
     counts[at]! += 1;
   }
   const grades = Array.from(sums, (sum, i) =>
-    counts[i] === 0 ? -1 : gradeOf(sum / counts[i]!),
+    counts[i] === 0 ? -1 : seenGrade(sum / counts[i]!),
   );
   return { columns: columns!, rows: rows!, grades };
 }
