@@ -3,6 +3,7 @@ import { EYE_ASPECTS } from '@/core/proof';
 import { useFormat } from '@/shell/figures';
 import { Small } from '@/shell/words';
 import { INTENT_NAMES } from '@/studio/words/recipeWords';
+import type { SheetId } from './sheetNames';
 import type { ProofView } from './view';
 import { VERDICTS, eyeWords } from './words';
 
@@ -27,6 +28,8 @@ export function RoundLine({ round: r, view }: { round: Round; view: ProofView })
   const eye = EYE_ASPECTS.filter((a) => r.byEye?.[a] !== undefined);
   const by = madeBy(r);
   const measurable = r.sheetId !== null && view.withStrip.includes(r.sheetId);
+  const href = (sheet: SheetId) =>
+    `/works/${work.id}/proof?sheet=${sheet}&round=${r.id}${size}`;
   return (
     <li>
       <strong>
@@ -63,11 +66,15 @@ export function RoundLine({ round: r, view }: { round: Round; view: ProofView })
             {c.said && `, “${c.said}”`}
           </p>
         ))}
-        {measurable && (
+        {(measurable || r.masterId !== null) && (
           <Small>
-            <a href={`/works/${work.id}/proof?sheet=measured&round=${r.id}${size}`}>
-              {read.includes(r.id) ? 'What was measured' : 'Measure it'}
-            </a>
+            {measurable && (
+              <a href={href('measured')}>
+                {read.includes(r.id) ? 'What was measured' : 'Measure it'}
+              </a>
+            )}
+            {measurable && r.masterId !== null && ', '}
+            {r.masterId !== null && <a href={href('photographed')}>Photographs of it</a>}
           </Small>
         )}
       </div>

@@ -3,12 +3,12 @@ import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { Empty } from '@/shell/said';
-import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Figures } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import type { ProofView } from '../view';
 import { AnswerTable } from './AnswerTable';
 import { ChangeToTry } from './ChangeToTry';
-import { RoundLinks } from '../RoundLinks';
+import { RoundSlip } from '../RoundSlip';
 import { ReadStrip } from './ReadStrip';
 import { StripDrawing } from './StripDrawing';
 import { meansWords } from './words';
@@ -66,30 +66,15 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
         )}
       </Surface>
       {round && (
-        <Slip
+        <RoundSlip
+          view={view}
+          round={round}
           label="Measured"
-          actions={
-            <ButtonLink
-              $plain={Boolean(measured?.change.moved.length)}
-              href={`/works/${work.id}/proof?sheet=rounds${size}`}
-            >
-              Go to the rounds
-            </ButtonLink>
-          }
+          sheet="measured"
+          by={reading && { name: reading.source, at: reading.at }}
+          not={(id) => (read.includes(id) ? '' : ' (not read)')}
+          plain={Boolean(measured?.change.moved.length)}
         >
-          <SlipTitle>
-            Round {round.round}, {round.paper}
-          </SlipTitle>
-          <SlipSub>
-            {reading
-              ? `${reading.source}, ${format.day(reading.at)}`
-              : `${round.file ?? 'no file'}, sent ${format.day(round.sentAt)}`}
-          </SlipSub>
-          <RoundLinks
-            view={view}
-            sheet="measured"
-            not={(id) => (read.includes(id) ? '' : ' (not read)')}
-          />
           {measured && (
             <>
               <Figures
@@ -140,7 +125,7 @@ export function MeasuredSheet({ view, head }: { view: ProofView; head: React.Rea
             </>
           )}
           {view.strip && <ReadStrip view={view} />}
-        </Slip>
+        </RoundSlip>
       )}
     </Bench>
   );

@@ -6,12 +6,12 @@ import { Bench, Surface } from '@/shell/bench';
 import { Tick, Upload } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Empty } from '@/shell/said';
-import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Figures } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { AnswerTable } from '../measured/AnswerTable';
 import { ChangeToTry } from '../measured/ChangeToTry';
 import { meansWords } from '../measured/words';
-import { RoundLinks } from '../RoundLinks';
+import { RoundSlip } from '../RoundSlip';
 import type { ProofView } from '../view';
 import { PlacedPhotograph } from './PlacedPhotograph';
 import { sureWords } from './words';
@@ -64,16 +64,14 @@ export function PhotographedSheet({ view, head }: SheetProps) {
         {said && <AnswerTable drift={said.drift} foretold={null} counted="parts" />}
       </Surface>
       {round && photographable && (
-        <Slip label="Photographed" actions={rounds}>
-          <SlipTitle>
-            Round {round.round}, {round.paper}
-          </SlipTitle>
-          <SlipSub>
-            {photograph
-              ? `${photograph.name}, ${format.day(photograph.at)}`
-              : `${round.file ?? 'no file'}, sent ${format.day(round.sentAt)}`}
-          </SlipSub>
-          <RoundLinks view={view} sheet="photographed" />
+        <RoundSlip
+          view={view}
+          round={round}
+          label="Photographed"
+          sheet="photographed"
+          by={photograph}
+          plain
+        >
           {photographs.length > 1 && (
             <Small>
               {photographs.map((p, i) => (
@@ -133,7 +131,7 @@ export function PhotographedSheet({ view, head }: SheetProps) {
             </>
           )}
           <BringPhotograph view={view} roundId={round.id} />
-        </Slip>
+        </RoundSlip>
       )}
     </Bench>
   );
