@@ -105,8 +105,10 @@ export async function bench(open: Studio, photographs: number[]): Promise<void> 
   ];
   const at = daysAgo(350, 9);
   await open.db.write(async (tx) => {
-    for (const [name, kind, asks] of routes)
-      await addRoute(tx, { name, kind, folder: '', wants: asks, at });
+    for (const [name, kind, asks] of routes) {
+      const inkSet = kind === 'ownPrinter' ? 'Quayside, eight pigments' : '';
+      await addRoute(tx, { name, kind, folder: '', inkSet, wants: asks, at });
+    }
     for (const [name, recipe, remarks] of recipes)
       await addRecipe(tx, { name, recipe, remarks, fromId: null, at });
     const deviceId = await addDevice(

@@ -7,6 +7,7 @@ export async function register(): Promise<void> {
   const { studio } = await import('@/studio/open/open');
   const { remakeMissing } = await import('@/studio/open/remake');
   const { fallingShort } = await import('@/studio/reads/fallingShort');
+  const { lapsedNow } = await import('@/studio/reads/lapsedReferences');
   const { readSettings } = await import('@/data');
   const open = await studio();
   await remakeMissing(open);
@@ -15,5 +16,8 @@ export async function register(): Promise<void> {
   // What goes wrong here is said when the table asks.
   void fallingShort(open.db.read)
     .upTo(open.db.read, settings)
+    .catch(() => undefined);
+  void lapsedNow(open.db.read)
+    .upTo(open.db.read, null)
     .catch(() => undefined);
 }

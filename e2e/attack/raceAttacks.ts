@@ -139,6 +139,7 @@ export const raceAttacks: Attack[] = [
         name: 'Tidewrack Print Rooms',
         kind: 'onlineLab',
         folder: '',
+        inkSet: '',
         leastPpi: '72',
         target: 'srgb',
         press: '',

@@ -32,6 +32,7 @@ export * from './proof/proofs';
 export * from './proof/light';
 export * from './proof/photographs';
 export * from './proof/proofsPage';
+export * from './proof/referenceMark';
 export * from './edition/editions';
 export * from './edition/checkLedger';
 export * from './edition/editionsPage';

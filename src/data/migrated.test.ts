@@ -246,7 +246,7 @@ it('papers and profiles of before profiles were used by paper are as they were, 
   db.close();
 });
 
-it.each(['0021_proofs_as_sent', '0023_photographs_of_proofs'])(
+it.each(['0021_proofs_as_sent', '0023_photographs_of_proofs', '0024_ink_sets'])(
   'proof rounds of before %s say what they said; readings and photographs are facts',
   async (tag) => {
     await before(tag);
@@ -268,6 +268,8 @@ it.each(['0021_proofs_as_sent', '0023_photographs_of_proofs'])(
       VALUES (1, 'isoA-A3', 1, 1, 'own printer', 1, 1200, 'EUR', '', '${at}');
     INSERT INTO proof_return (round_id, seen, to_change, verdict, back_at)
       VALUES (1, 'close', '', 'approved', '${at}');
+    INSERT INTO route (name, kind, folder, wants, at)
+      VALUES ('own printer', 'ownPrinter', '', '{}', '${at}');
   `);
     client.close();
     const db = await openDatabase(home);
@@ -279,11 +281,13 @@ it.each(['0021_proofs_as_sent', '0023_photographs_of_proofs'])(
       masterId: 1,
       recipe: plainRecipe(300, 1),
       profileSha256: null,
+      inkSet: null,
       intent: null,
       light: null,
       byEye: null,
       dueOn: null,
     });
+    expect(await routesNow(db.read)).toMatchObject([{ inkSet: '' }]);
     const reading = {
       patches: [{ name: 'paper', lab: [96, 0, 2] }],
       source: 'by hand',

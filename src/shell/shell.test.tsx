@@ -10,6 +10,7 @@ import { Dimension } from './drawing/Dimension';
 import { JobLine } from './running';
 import { PrintOnSheet } from './drawing/PrintOnSheet';
 import { Rule } from './frame/Rule';
+import { markReasons } from '@/studio/words/markWords';
 import { StationMark } from './drawing/marks';
 import { splitUnit } from './slip/Figures';
 import type { JobView } from './running';
@@ -153,6 +154,7 @@ const FACTS: WorkFacts = {
   printFilesFailed: 0,
   proofsOut: 0,
   proofsApproved: 0,
+  referencesLapsed: 0,
   editions: 0,
   numbersLeft: 0,
   priced: 0,
@@ -163,10 +165,11 @@ const FACTS: WorkFacts = {
 };
 
 it('the rule shows all stations, where one is, and each mark in a word', () => {
-  const markup = page(<Rule workId={3} marks={markStations(FACTS)} />);
+  const why = markReasons(FACTS, []);
+  const markup = page(<Rule workId={3} marks={markStations(FACTS)} why={why} />);
   for (const station of STATIONS) expect(markup).toContain(`href="/works/3/${station}"`);
   expect(markup.match(/aria-current="step"/g)).toHaveLength(1);
-  expect(words(markup)).toMatch(/Capture done.*Size needs attention.*Prepare not yet/i);
+  expect(words(markup)).toMatch(/Capture done.*Size needs attention: 1 size falls short.*Prepare not yet/i);
 });
 
 it.each([

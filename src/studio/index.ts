@@ -45,6 +45,7 @@ export * from './reads/measuredProof';
 export * from './reads/photographedProof';
 export * from './reads/readingFile';
 export * from './reads/referenceOf';
+export * from './reads/lapsedReferences';
 export * from './reads/fileOfRound';
 export * from './reads/profileFor';
 export * from './bring/bringReading';

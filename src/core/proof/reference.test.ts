@@ -14,18 +14,21 @@ const approved: ProofMadeOf & { verdict: string; id: number } = {
   profileSha256: 'a',
   masterId: 4,
   recipe,
+  inkSet: 'eight pigments',
 };
 
 it('holds while nothing it was approved for is another; what is not said is not held against it', () => {
   expect(staleReasons(approved, approved)).toEqual([]);
   expect(staleReasons(approved, { sizeKey: 'isoA-A3' })).toEqual([]);
-  const early = { ...approved, profileSha256: null, masterId: null, recipe: null };
-  expect(staleReasons(early, { ...approved, profileSha256: 'b', masterId: 5 })).toEqual([]);
+  const unsaid = { profileSha256: null, masterId: null, recipe: null, inkSet: null };
+  const print = { ...approved, profileSha256: 'b', masterId: 5, inkSet: 'ten pigments' };
+  expect(staleReasons({ ...approved, ...unsaid }, print)).toEqual([]);
 });
 
 it.each([
   ['paper', { paperId: 2 }],
   ['printer', { route: 'lab' }],
+  ['ink', { inkSet: 'ten pigments' }],
   ['profile', { profileSha256: 'b' }],
   ['master', { masterId: 5 }],
   [
@@ -53,6 +56,14 @@ it('covers other sizes up to a factor, pixels an inch and the form of the file',
   expect(staleReasons(approved, { ...approved, recipe: deep })).toEqual([]);
 });
 
+it('is held against the inks and the profile that its printer has by now', () => {
+  const print = { sizeKey: approved.sizeKey };
+  const now = (over: Partial<ProofMadeOf>) => staleReasons({ ...approved, ...over }, print);
+  expect(now({ inkSetNow: 'eight pigments', profileNow: 'a' })).toEqual([]);
+  expect(now({ inkSetNow: 'ten pigments' })).toEqual(['ink']);
+  expect(now({ profileNow: 'b', inkSetNow: null })).toEqual(['profile']);
+});
+
 it('of several approved the one with the least against it stands, and of these the newest', () => {
   const other = { ...approved, id: 2, paperId: 2 };
   const newer = { ...approved, id: 3 };
@@ -63,4 +74,9 @@ it('of several approved the one with the least against it stands, and of these t
   expect(of(2)).toMatchObject({ round: { id: 2 }, reasons: [] });
   expect(of(7)).toMatchObject({ reasons: ['paper'] });
   expect(standingReference([open], approved)).toBeNull();
+  const byRound = standingReference([approved, newer], (r) => ({
+    ...approved,
+    masterId: r.id === 1 ? 4 : 5,
+  }));
+  expect(byRound).toMatchObject({ round: { id: 1 }, reasons: [] });
 });

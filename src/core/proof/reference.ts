@@ -11,8 +11,12 @@ export interface ProofMadeOf {
   profileSha256: string | null;
   masterId: number | null;
   recipe: Pick<Recipe, 'rule' | 'steps' | 'convert'> | null;
+  /** The inks it was printed with. */
+  inkSet: string | null;
   /** The profile that its paper and printer are printed with by now, where that is known. */
   profileNow?: string | null;
+  /** The inks that its printer prints with by now, likewise. */
+  inkSetNow?: string | null;
 }
 
 /** What a print is about to be made of; what is not known is left out, and not held against it. */
@@ -23,6 +27,7 @@ export const STALE_REASONS = [
   'size',
   'paper',
   'printer',
+  'ink',
   'profile',
   'master',
   'recipe',
@@ -66,6 +71,7 @@ export function staleReasons(
     size: otherSize,
     paper: differs(approved.paperId, print.paperId),
     printer: differs(approved.route, print.route),
+    ink: differs(approved.inkSet, print.inkSet ?? approved.inkSetNow),
     profile: differs(approved.profileSha256, print.profileSha256 ?? approved.profileNow),
     master: differs(approved.masterId, print.masterId),
     recipe: differs(
@@ -84,17 +90,19 @@ export interface ReferenceStanding<R> {
 
 /**
  * The reference that a print is to be held against: of all approved rounds the one with the least
- * against it, and of these the newest. `rounds`: oldest first.
+ * against it, and of these the newest. `rounds`: oldest first. `print` may depend on the round: a file
+ * in ink is held against a proof in ink.
  */
 export function standingReference<R extends ProofMadeOf & { verdict: string | null }>(
   rounds: readonly R[],
-  print: PrintMadeOf,
+  print: PrintMadeOf | ((round: R) => PrintMadeOf),
   factor: number = SIZE_FACTOR,
 ): ReferenceStanding<R> | null {
   let best: ReferenceStanding<R> | null = null;
   for (const round of rounds) {
     if (round.verdict !== 'approved') continue;
-    const reasons = staleReasons(round, print, factor);
+    const of = typeof print === 'function' ? print(round) : print;
+    const reasons = staleReasons(round, of, factor);
     if (!best || reasons.length <= best.reasons.length) best = { round, reasons };
   }
   return best;

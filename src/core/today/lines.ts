@@ -48,6 +48,8 @@ export type TodayLine = { urgency: Urgency } & (
       left: number;
       of: number;
     }
+  /** A size on offer whose approved proof is no reference any more; `why` in words. */
+  | { what: 'reference'; workId: number; work: string; sizeKey: string; why: string }
   | { what: 'untagged'; workId: number; work: string }
   | { what: 'noMaster'; workId: number; work: string }
   | { what: 'noSizes'; workId: number; work: string }
@@ -79,6 +81,7 @@ export interface TodayFacts {
     discontinuedAt: string | null;
   }[];
   editions: { workId: number; work: string; size: string; left: number; of: number }[];
+  references: { workId: number; work: string; sizeKey: string; why: string }[];
   untagged: { workId: number; work: string }[];
   noMaster: { workId: number; work: string }[];
   noSizes: { workId: number; work: string }[];
@@ -162,6 +165,11 @@ export function todayLines(
       what: 'fallsShort',
       urgency: 'due',
       ...f,
+    })),
+    ...facts.references.map((r): TodayLine => ({
+      what: 'reference',
+      urgency: 'due',
+      ...r,
     })),
     ...facts.papers
       // Of what is no longer made, an empty shelf is nothing to do any more.

@@ -9,6 +9,7 @@ const none: TodayFacts = {
   materials: [],
   voided: [],
   editions: [],
+  references: [],
   untagged: [],
   noMaster: [],
   noSizes: [],

@@ -25,6 +25,8 @@ export interface WorkFacts {
   printFilesFailed: number;
   proofsOut: number;
   proofsApproved: number;
+  /** Sizes on offer whose approved proof is no reference any more. */
+  referencesLapsed: number;
   editions: number;
   numbersLeft: number;
   priced: number;
@@ -45,7 +47,7 @@ export function markStations(f: WorkFacts): Record<Station, Mark> {
     ),
     size: mark(f.offeredFallingShort + f.offeredReopened > 0, f.offered > 0),
     prepare: mark(f.printFilesFailed > 0, f.printFiles > 0),
-    proof: mark(f.proofsOut > 0, f.proofsApproved > 0),
+    proof: mark(f.proofsOut + f.referencesLapsed > 0, f.proofsApproved > 0),
     edition: mark(f.editions > 0 && f.numbersLeft === 0, f.editions > 0),
     price: mark(false, f.priced > 0),
     finish: mark(false, f.finished > 0),

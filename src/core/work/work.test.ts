@@ -11,6 +11,7 @@ const nothing: WorkFacts = {
   printFilesFailed: 0,
   proofsOut: 0,
   proofsApproved: 0,
+  referencesLapsed: 0,
   editions: 0,
   numbersLeft: 0,
   priced: 0,
@@ -44,6 +45,9 @@ it('calls for attention before it calls for the next step', () => {
   expect(markStations({ ...nothing, editions: 1, numbersLeft: 0 }).edition).toBe(
     'attention',
   );
+  const approved = { ...nothing, proofsApproved: 1 };
+  expect(markStations(approved).proof).toBe('done');
+  expect(markStations({ ...approved, referencesLapsed: 1 }).proof).toBe('attention');
   expect(markStations({ ...nothing, masterRead: 'ready', untagged: true }).capture).toBe(
     'attention',
   );

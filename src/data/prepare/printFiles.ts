@@ -83,6 +83,25 @@ export const newestPrintFiles = (db: Reading): Promise<PrintFile[]> =>
     )
     .orderBy(printFiles.id);
 
+/** What the newest print files of some works were made by: of each size one, and one in ink beside it. */
+export const newestRecipes = (
+  db: Reading,
+  workIds: readonly number[],
+): Promise<Pick<PrintFile, 'workId' | 'sizeKey' | 'channels' | 'recipe' | 'at'>[]> =>
+  db
+    .select({
+      workId: printFiles.workId,
+      sizeKey: printFiles.sizeKey,
+      channels: printFiles.channels,
+      recipe: printFiles.recipe,
+      at: printFiles.at,
+    })
+    .from(printFiles)
+    .where(
+      sql`${printFiles.id} IN (SELECT max(g.id) FROM print_file g
+        WHERE g.work_id IN ${[...workIds]} AND g.kind = 'print' GROUP BY g.work_id, g.size_key, g.channels)`,
+    );
+
 export const getPrintFile = (db: Reading, id: number): Promise<PrintFile | undefined> =>
   db.query.printFiles.findFirst({ where: eq(printFiles.id, id) });
 

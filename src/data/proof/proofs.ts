@@ -1,4 +1,4 @@
-import { asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { nominalSize } from '@/core/size';
 import type { PatchReading } from '@/core/proof';
 import type { Reading, Writing } from '../reading';
@@ -18,7 +18,7 @@ import { record } from '../log/log';
 type Row = typeof proofRounds.$inferSelect;
 /** What a round of now says beside what all rounds say. */
 type Said = 'printFileId' | 'sheetId' | 'masterId' | 'recipe' | 'profileSha256' | 'intent';
-type SaidToo = Said | 'blackPoint' | 'setting' | 'lot' | 'dueOn' | 'sending';
+type SaidToo = Said | 'blackPoint' | 'setting' | 'lot' | 'dueOn' | 'sending' | 'inkSet';
 
 export type NewProofRound = Omit<Row, 'id' | SaidToo> & Partial<Pick<Row, SaidToo>>;
 type NewReturn = typeof proofReturns.$inferSelect;
@@ -32,6 +32,8 @@ export type Proof = Row & {
   /** What was sent: the name of the file or the sheet. */
   file: string | null;
   profile: string | null;
+  /** Whether what was sent was in ink (CMYK). */
+  inInk: boolean;
   /** mm2. */
   area: number | null;
   backAt: string | null;
@@ -193,6 +195,7 @@ const asProof = ({ round, back, paper, file, sheet, profile }: Joined): Proof =>
   paper,
   file: file?.name ?? sheet,
   profile,
+  inInk: file?.channels === 4,
   area: areaOf(round.sizeKey),
   backAt: back?.backAt ?? null,
   seen: back?.seen ?? null,
@@ -207,6 +210,22 @@ export const proofsOf = async (db: Reading, workId: number): Promise<Proof[]> =>
   (await joined(db).where(eq(proofRounds.workId, workId)).orderBy(asc(proofRounds.id))).map(
     asProof,
   );
+
+/** The approved rounds of some works, oldest first. */
+export const approvedProofs = async (
+  db: Reading,
+  workIds: readonly number[],
+): Promise<Proof[]> =>
+  (
+    await joined(db)
+      .where(
+        and(
+          inArray(proofRounds.workId, [...workIds]),
+          eq(proofReturns.verdict, 'approved'),
+        ),
+      )
+      .orderBy(asc(proofRounds.id))
+  ).map(asProof);
 
 /** Rounds on a paper, of whatever work, newest first. */
 export const proofsOnPaper = async (

@@ -15,6 +15,8 @@ export const routes = sqliteTable(
     /** Where files are put for it; empty: a folder of its own beside the data. */
     folder: text('folder').notNull(),
     wants: text('wants', { mode: 'json' }).$type<RouteWants>().notNull(),
+    /** The inks that are printed with there; empty: not said. */
+    inkSet: text('ink_set').notNull().default(''),
     at: at(),
   },
   (t) => [index('route_named').on(t.name)],

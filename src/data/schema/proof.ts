@@ -53,6 +53,8 @@ export const proofRounds = sqliteTable(
     /** The printer's media setting, and the lot of the paper. */
     setting: text('setting'),
     lot: text('lot'),
+    /** The inks that it is printed with, as its route says. */
+    inkSet: text('ink_set'),
     /** The day on which it should be back. */
     dueOn: text('due_on'),
     /** Rounds that were sent together have the same. */

@@ -26,7 +26,15 @@ import {
   worksLacking,
 } from '@/data';
 import type { Reading, BenchSettings } from '@/data';
-import { fallingShort, followedJob, jobWords, now, studio, todayOf } from '@/studio';
+import {
+  fallingShort,
+  followedJob,
+  jobWords,
+  lapsedNow,
+  now,
+  studio,
+  todayOf,
+} from '@/studio';
 
 export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'all sizes';
 
@@ -36,19 +44,28 @@ const MOST_JOBS = 5;
 
 /** Sizes that the master of now is too small for, and how many works are still to be judged. */
 async function short(db: Reading, settings: BenchSettings) {
-  const { short: all, waiting } = await fallingShort(db).upTo(db, settings);
-  const some = all.slice(0, MOST);
+  const { found, waiting } = await fallingShort(db).upTo(db, settings);
+  return { waiting, lines: await titled(db, found) };
+}
+
+/** Sizes on offer whose approved proof is no reference any more. */
+async function lapsed(db: Reading) {
+  const { found, waiting } = await lapsedNow(db).upTo(db, null);
+  const lines = await titled(db, found);
+  return { waiting, lines };
+}
+
+/** The first lines of what was found, each with the title of its work. */
+async function titled<F extends { workId: number }>(db: Reading, found: readonly F[]) {
+  const some = found.slice(0, MOST);
   const titles = await titlesOf(
     db,
     some.map((s) => s.workId),
   );
-  return {
-    waiting,
-    lines: some.flatMap((s) => {
-      const work = titles.get(s.workId);
-      return work === undefined ? [] : [{ ...s, work }];
-    }),
-  };
+  return some.flatMap((s) => {
+    const work = titles.get(s.workId);
+    return work === undefined ? [] : [{ ...s, work }];
+  });
 }
 
 /** Work that is under way, and work that a stop of Glassine cut off. */
@@ -111,6 +128,7 @@ export async function loadTable() {
     noMaster,
     noSizes,
     fallsShort,
+    references,
   ] = await Promise.all([
     drawerCounts(db),
     ordersDue(db, MOST),
@@ -123,6 +141,7 @@ export async function loadTable() {
     worksLacking(db, 'master', MOST),
     worksLacking(db, 'sizes', MOST),
     short(db, settings),
+    lapsed(db),
   ]);
   const [backup, span, light] = await Promise.all([
     lastDone(db, 'backup'),
@@ -141,6 +160,7 @@ export async function loadTable() {
       noMaster,
       noSizes,
       fallsShort: fallsShort.lines,
+      references: references.lines,
       calibratedOn: light?.calibratedOn ?? null,
       kept: { backup: backup?.at ?? null, ...span },
       now: now(),
@@ -162,12 +182,17 @@ export async function loadTable() {
   if (full(papers)) rest.push({ what: 'more papers', href: '/papers?sort=level' });
   if (full(materials)) rest.push({ what: 'more packing material', href: '/materials' });
   if (full(editions)) rest.push({ what: 'more editions', href: '/editions' });
-  if ([untagged, noMaster, noSizes, fallsShort.lines].some(full))
+  if ([untagged, noMaster, noSizes, fallsShort.lines, references.lines].some(full))
     rest.push({ what: 'more works', href: '/works' });
   if (fallsShort.waiting > 0)
     rest.push({
       what: `${fallsShort.waiting} works whose sizes are still being judged`,
       href: '/works',
+    });
+  if (references.waiting > 0)
+    rest.push({
+      what: `${references.waiting} works whose references are still being looked at`,
+      href: '/proofs',
     });
   const { studio: name, country, timeZone, locale, currency, units, settled } = settings;
   return {

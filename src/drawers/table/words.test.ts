@@ -70,6 +70,18 @@ const LINES: [TodayLine, string, string, string][] = [
     '/works/3/edition',
   ],
   [
+    {
+      what: 'reference',
+      urgency: 'due',
+      ...work,
+      sizeKey: 'isoA-A3',
+      why: 'the ink set is another than in round 2, which was approved',
+    },
+    'Salt Pans, A3: the ink set is another than in round 2, which was approved',
+    'no valid proof',
+    '/works/3/proof?sheet=rounds&size=isoA-A3',
+  ],
+  [
     { what: 'untagged', urgency: 'waiting', ...work },
     'Salt Pans: the master carries no colour profile',
     'colour unknown',

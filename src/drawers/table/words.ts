@@ -1,3 +1,4 @@
+import { nominalSize } from '@/core/size';
 import type { TodayLine } from '@/core/today';
 
 /** A line of the table in words: what, the figure, and where it is dealt with. */
@@ -65,6 +66,13 @@ export function sayLine(line: TodayLine): Said {
             : `${line.left} of ${line.of} left`,
         href: `/works/${line.workId}/edition`,
         verb: 'See the edition',
+      };
+    case 'reference':
+      return {
+        what: `${line.work}, ${nominalSize(line.sizeKey)?.label ?? line.sizeKey}: ${line.why}`,
+        figure: 'no valid proof',
+        href: `/works/${line.workId}/proof?sheet=rounds&size=${encodeURIComponent(line.sizeKey)}`,
+        verb: 'Look at its rounds',
       };
     case 'untagged':
       return {

@@ -113,7 +113,7 @@ export function WorksDrawer({ works, page, asked }: WorksView) {
           <Marks>
             {STATIONS.map((s) => (
               <span key={s}>
-                <StationMark mark={r.marks[s]} />
+                <StationMark mark={r.marks[s]} why={r.why[s]} />
                 {s}
               </span>
             ))}

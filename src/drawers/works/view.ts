@@ -11,7 +11,8 @@ export async function loadRule(id: string) {
   const today = todayOf(await readSettings(db));
   const [found] = await markedWorks(db, [rowId(id)], today);
   if (!found) notFound();
-  return { workId: found.work.id, marks: found.marks, next: nextStation(found.marks) };
+  const { work, marks, why } = found;
+  return { workId: work.id, marks, why, next: nextStation(marks) };
 }
 
 /** Works as they lie in the drawer. */
@@ -22,7 +23,7 @@ export async function loadWorks(query: Record<string, string | undefined>, lines
   const page = await worksPage(open.db.read, asked);
   const marked = await markedWorks(open.db.read, page.rows, today);
   const rows = await Promise.all(
-    marked.map(async ({ work, master, facts, marks }) => ({
+    marked.map(async ({ work, master, facts, marks, why }) => ({
       work: {
         id: work.id,
         title: work.title,
@@ -32,6 +33,7 @@ export async function loadWorks(query: Record<string, string | undefined>, lines
         height: work.height,
       },
       marks,
+      why,
       next: nextStation(marks),
       sizes: facts.offered,
       ordersOpen: facts.ordersOpen,

@@ -30,11 +30,20 @@ export const MarkSymbols = () => (
 );
 
 /** Done, needs attention, not yet: by shape and by word, never by colour alone. */
-export const StationMark = ({ mark, size = 15 }: { mark: Mark; size?: number }) => (
-  <span style={{ ...(mark === 'attention' ? ATTENTION : WRAP), height: size }}>
+export const StationMark = ({
+  mark,
+  why,
+  size = 15,
+}: {
+  mark: Mark;
+  /** Why it needs attention. */
+  why?: string | undefined;
+  size?: number;
+}) => (
+  <span title={why} style={{ ...(mark === 'attention' ? ATTENTION : WRAP), height: size }}>
     <svg width={size - LESS[mark]} height={size - LESS[mark]} aria-hidden>
       <use href={`#mark-${mark}`} />
     </svg>
-    <span className="sr">{WORDS[mark]}</span>
+    <span className="sr">{why === undefined ? WORDS[mark] : `${WORDS[mark]}: ${why}`}</span>
   </span>
 );

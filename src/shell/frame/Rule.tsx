@@ -99,7 +99,15 @@ const Edit = styled(Link)`
 `;
 
 /** The steel rule: the stations of one work, in the order of the job, with their marks. */
-export function Rule({ workId, marks }: { workId: number; marks: Record<Station, Mark> }) {
+export function Rule({
+  workId,
+  marks,
+  why,
+}: {
+  workId: number;
+  marks: Record<Station, Mark>;
+  why: Partial<Record<Station, string>>;
+}) {
   const path = usePathname();
   return (
     <Steel>
@@ -113,12 +121,13 @@ export function Rule({ workId, marks }: { workId: number; marks: Record<Station,
                   href={`/works/${workId}/${station}`}
                   $here={here}
                   aria-current={here ? 'step' : undefined}
+                  title={why[station]}
                 >
                   <Ticks aria-hidden />
                   <Digit aria-hidden>{i + 1}</Digit>
                   <Line>
                     {stationName(station)}
-                    <StationMark mark={marks[station]} />
+                    <StationMark mark={marks[station]} why={why[station]} />
                   </Line>
                 </Stop>
               </li>

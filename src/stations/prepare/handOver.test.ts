@@ -80,6 +80,7 @@ const route = (over: Record<string, string> = {}) =>
     name: 'Tidewrack Print Rooms',
     kind: 'onlineLab',
     folder: '',
+    inkSet: '',
     leastPpi: '200',
     target: 'a98-rgb',
     press: '',

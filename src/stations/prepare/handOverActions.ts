@@ -41,8 +41,8 @@ export async function keepRoute(typed: unknown): Promise<Answer<number>> {
       bits: v.bits === '16' ? (16 as const) : (8 as const),
       format: v.format,
     };
-    const { name, kind, folder } = v;
-    return write((tx) => addRoute(tx, { name, kind, folder, wants, at }));
+    const { name, kind, folder, inkSet } = v;
+    return write((tx) => addRoute(tx, { name, kind, folder, inkSet, wants, at }));
   });
 }
 

@@ -11,6 +11,7 @@ export const routeForm = defineForm({
     verbatim('Drop folder', { min: 0, max: 400 }),
     'a full path; empty: a folder beside your data',
   ),
+  inkSet: hinted(text('Ink set', { min: 0, max: 80 }), 'empty: not known'),
   leastPpi: whole('Asks at least', { min: 72, max: 720 }, 'ppi'),
   target: text('Colours', { max: 80 }),
   press: text('CMYK beside it', { min: 0, max: 80 }),

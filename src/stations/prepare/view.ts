@@ -52,7 +52,7 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     errandsOf(db, work.id),
     printSourceOf(db, work.id),
     detailOfMaster(db, master?.id ?? null),
-    approvedRounds(db, work.id),
+    approvedRounds(db, [work.id]),
   ]);
   const ppi = settings.size.printPpi;
   const kinds = ['printFile', 'sheet', 'handOver'];

@@ -10,11 +10,12 @@ import { VERDICTS, eyeWords } from './words';
 type Round = ProofView['rounds'][number];
 
 /** By what it was printed, as far as it is said. */
-const madeBy = ({ profile, intent, setting, lot }: Round): string =>
+const madeBy = ({ profile, intent, setting, lot, inkSet }: Round): string =>
   [
     profile && `${profile}${intent ? `, ${INTENT_NAMES[intent]}` : ''}`,
     setting && `setting “${setting}”`,
     lot && `lot ${lot}`,
+    inkSet && `ink ${inkSet}`,
   ]
     .filter(Boolean)
     .join(', ');

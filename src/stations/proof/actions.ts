@@ -102,6 +102,7 @@ export async function sendProof(typed: unknown): Promise<Answer<number>> {
           recipe: sent?.recipe ?? null,
           ...by,
           setting,
+          inkSet: routes.find((r) => r.name === route)?.inkSet || null,
           lot: v.lot,
           // The answer of who prints it fills what was not typed.
           dueOn: v.dueOn ?? (sent && promisedBack(errands, route, sent.name)),

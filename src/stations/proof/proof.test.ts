@@ -78,7 +78,7 @@ it('is printed by a route of Prepare, or by the own printer where none is here',
     bits: '8',
     format: 'tiff',
   };
-  const route = { name, kind: 'onlineLab', folder: '', ...wants };
+  const route = { name, kind: 'onlineLab', folder: '', inkSet: '', ...wants };
   const kept = await keepRoute(route);
   expect(kept).toMatchObject({ ok: true });
   const { printers } = await loadProof('1', { size: SIZE });
@@ -88,7 +88,7 @@ it('is printed by a route of Prepare, or by the own printer where none is here',
     fields: { route: expect.stringContaining('“Marrow & Daughter” is no route') },
   });
   // A route that is printed here is the own printer, and stands first.
-  const own = { ...route, name: 'Pigment desk', kind: 'ownPrinter' };
+  const own = { ...route, name: 'Pigment desk', kind: 'ownPrinter', inkSet: 'eight inks' };
   expect(await keepRoute(own)).toMatchObject({ ok: true });
   expect((await loadProof('1', { size: SIZE })).printers).toEqual(['Pigment desk', name]);
   expect(await send()).toMatchObject({ ok: false });

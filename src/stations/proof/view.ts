@@ -26,7 +26,7 @@ import {
   isHere,
   loadWorkPage,
   offeredRungs,
-  referenceOf,
+  referenceSince,
   todayOf,
 } from '@/studio';
 import type { MasterView } from '@/studio';
@@ -154,10 +154,8 @@ export async function loadProof(id: string, query: Record<string, string | undef
   const held = proofs.filter((p) => p.verdict === 'approved').at(-1);
   const printOn = atHand.find((p) => p.id === paperId) ?? null;
   const reference = picked
-    ? await referenceOf(db, work.id, {
+    ? await referenceSince(db, work.id, {
         sizeKey: picked.key,
-        // A size may be proofed before any recipe is settled: here it is the rounds that say.
-        recipe: null,
         ...(printOn ? { paperId: printOn.id } : {}),
       })
     : null;

@@ -28,7 +28,7 @@ it('judges all that is on offer once, and then only what was written about', asy
   const judge = new FallingShort();
   const first = await judge.upTo(db.read, { size: SIZE_RULES }, FOREVER);
   expect(first.waiting).toBe(0);
-  const before = first.short.filter((s) => s.workId === 7);
+  const before = first.found.filter((s) => s.workId === 7);
   const small = '7'.repeat(64);
   await db.write(async (tx) => {
     await tx.run(`INSERT INTO file (sha256, bytes, format, width_px, height_px, bits, channels, colour_model, orientation, stored_at)
@@ -38,9 +38,9 @@ it('judges all that is on offer once, and then only what was written about', asy
     );
   });
   const after = await judge.upTo(db.read, { size: SIZE_RULES }, FOREVER);
-  expect(after.short.filter((s) => s.workId === 7).length).toBeGreaterThan(before.length);
-  expect(after.short.filter((s) => s.workId !== 7)).toEqual(
-    first.short.filter((s) => s.workId !== 7),
+  expect(after.found.filter((s) => s.workId === 7).length).toBeGreaterThan(before.length);
+  expect(after.found.filter((s) => s.workId !== 7)).toEqual(
+    first.found.filter((s) => s.workId !== 7),
   );
   // The same as one that begins anew.
   const anew = await new FallingShort().upTo(db.read, { size: SIZE_RULES }, FOREVER);
@@ -51,7 +51,7 @@ it('other rules of thumb judge all of it anew', async () => {
   const judge = new FallingShort();
   const mild = await judge.upTo(db.read, { size: SIZE_RULES }, FOREVER);
   const hard = await judge.upTo(db.read, strict, FOREVER);
-  expect(hard.short.length).toBeGreaterThan(mild.short.length);
+  expect(hard.found.length).toBeGreaterThan(mild.found.length);
   expect(await judge.upTo(db.read, { size: SIZE_RULES }, FOREVER)).toEqual(mild);
 });
 
@@ -61,7 +61,7 @@ it('asked before it is through, it says how many works are still to be judged', 
   expect(early.waiting).toBeGreaterThan(0);
   const late = await judge.upTo(db.read, strict, FOREVER);
   expect(late.waiting).toBe(0);
-  expect(late.short.length).toBeGreaterThan(early.short.length);
+  expect(late.found.length).toBeGreaterThan(early.found.length);
 });
 
 it('asked under other rules while it is at work, it answers for those', async () => {

@@ -3,6 +3,8 @@ import type { MasterPixels, Rung } from '@/core/size';
 import { markStations } from '@/core/work';
 import type { Mark, Station, WorkFacts } from '@/core/work';
 import { countedWorks, readSettings } from '@/data';
+import { markReasons } from '../words/markWords';
+import { lapsedReferences } from './referenceOf';
 import type { BenchSettings, CountedWork, Master, Reading, SizeEvent, Work } from '@/data';
 
 /** A size on offer, laid out and judged with the master of now; null rung when it cannot be laid out. */
@@ -22,6 +24,8 @@ export interface MarkedWork {
   master: Master | undefined;
   facts: WorkFacts;
   marks: Record<Station, Mark>;
+  /** Why a station needs attention, in words. */
+  why: Partial<Record<Station, string>>;
 }
 
 const READ_STATE = {
@@ -33,11 +37,16 @@ const READ_STATE = {
   cutOff: 'failed',
 } as const;
 
-function factsOf(counted: CountedWork, settings: BenchSettings): WorkFacts {
+function factsOf(
+  counted: CountedWork,
+  settings: BenchSettings,
+  referencesLapsed: number,
+): WorkFacts {
   const { master, offered, reading, finished, ...counts } = counted;
   const judged = offered.map((o) => ({ o, rung: judgeOffered(o, master, settings) }));
   return {
     ...counts,
+    referencesLapsed,
     masterRead: master ? READ_STATE[reading ?? 'done'] : 'none',
     untagged: Boolean(
       master && master.facts.iccDescription === null && master.assumedSpace === null,
@@ -59,12 +68,21 @@ export async function markedWorks(
   ids: number[],
   today: string,
 ): Promise<MarkedWork[]> {
-  const [settings, counted] = await Promise.all([
+  const [settings, counted, allLapsed] = await Promise.all([
     readSettings(db),
     countedWorks(db, ids, today),
+    lapsedReferences(db, ids),
   ]);
   return counted.map((c) => {
-    const facts = factsOf(c, settings);
-    return { work: c.work, master: c.master, facts, marks: markStations(facts) };
+    const lapsed = allLapsed.filter((l) => l.workId === c.work.id);
+    const facts = factsOf(c, settings, lapsed.length);
+    const marks = markStations(facts);
+    return {
+      work: c.work,
+      master: c.master,
+      facts,
+      marks,
+      why: markReasons(facts, lapsed),
+    };
   });
 }

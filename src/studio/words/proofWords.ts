@@ -28,6 +28,7 @@ export const STALE_WORDS: Record<StaleReason, string> = {
   size: 'the size',
   paper: 'the paper',
   printer: 'the printer',
+  ink: 'the ink set',
   profile: 'the profile',
   master: 'the master',
   recipe: 'the recipe',

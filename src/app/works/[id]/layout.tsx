@@ -9,10 +9,10 @@ export default async function WorkLayout({
   params: Promise<{ id: string }>;
 }) {
   const { id } = await params;
-  const { workId, marks } = await loadRule(id);
+  const { workId, marks, why } = await loadRule(id);
   return (
     <>
-      <Rule workId={workId} marks={marks} />
+      <Rule workId={workId} marks={marks} why={why} />
       {children}
     </>
   );

@@ -39,6 +39,7 @@ export function RouteForm({
       name: route?.name ?? '',
       kind: route ? (route.kind ?? '') : START,
       folder: route?.folder ?? '',
+      inkSet: route?.inkSet ?? '',
       ...asked(route?.wants ?? routeKind(START).usual),
     },
     { done: 'Route kept.', onDone: onClose },
