@@ -7,7 +7,7 @@ import { layOut, stripOfMaster, targetFor } from '@/studio';
 import type { SheetOrder, Studio } from '@/studio';
 import { proofProblemWords, wishOf } from './proofWish';
 import type { ProofDesk } from './proofWish';
-import { PIECE_WORDS } from './sheetWords';
+import { PIECE_WORDS, stripCaption } from './sheetWords';
 import { stepSummary } from './words';
 
 interface Captions {
@@ -50,15 +50,7 @@ function sheetOf(
         points: 5.5,
         text: String(number),
       })),
-      ...(strip
-        ? [
-            {
-              ...strip.words,
-              points: 6.5,
-              text: 'Control strip: read the patches row by row, from the upper left on.',
-            },
-          ]
-        : []),
+      ...(strip ? [stripCaption(strip.words)] : []),
       {
         ...foot[0]!,
         points: 8,

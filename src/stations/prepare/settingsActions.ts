@@ -8,21 +8,31 @@ import {
   ppiOf,
   printPlan,
   settingGrid,
+  stripPart,
 } from '@/core/prepare';
 import type { AxisPlan, Intent, Recipe, SettingsSheet } from '@/core/prepare';
+import { layOutStrip } from '@/core/proof';
 import { formatDay, mmOf } from '@/core/units';
 import { MOST_CHOICES, papersToPrintOn } from '@/data';
 import type { Master } from '@/data';
 import { sameIntents } from '@/engine';
 import type { PrintTarget } from '@/engine';
-import { act, colourOf, offeredRung, refuse, startJob, targetFor } from '@/studio';
+import {
+  act,
+  colourOf,
+  offeredRung,
+  refuse,
+  startJob,
+  stripOfMaster,
+  targetFor,
+} from '@/studio';
 import type { Answer } from '@/core/input';
 import type { SheetOrder, Studio } from '@/studio';
 import { defineForm, json, text, whole } from '@/core/input';
 import { SHEET_CHOICES } from './proofWish';
 import { RECIPE, recipeRefusal } from './recipeInput';
 import type { SettingsDesk } from './settingsDesk';
-import { pointWords } from './sheetWords';
+import { noRoomForCells, pointWords, stripCaption } from './sheetWords';
 import { sourceOf } from './sourceOf';
 
 const number = (minimum: number, maximum: number) => ({ type: 'number', minimum, maximum });
@@ -53,6 +63,7 @@ const DESK = json<SettingsDesk>('Settings sheet', {
     y: number(0, 1),
     sheet: { type: 'string', maxLength: 120 },
     margin: number(0, 40),
+    strip: { type: 'boolean' },
   },
 });
 
@@ -116,11 +127,11 @@ export async function orderSettingsSheet(typed: unknown): Promise<Answer<number[
       columns,
       count: cells.length,
       plan,
+      strip: desk.strip ? layOutStrip(ppi) : null,
     });
-    if (!laid)
-      return refuse(
-        `${cells.length} cells get smaller than 12 mm on ${sheet.name}. Take fewer steps, or a larger sheet.`,
-      );
+    if (!laid) return refuse(noRoomForCells(cells.length, sheet.name, desk.strip));
+    const patches = laid.strip ? await stripOfMaster(studio, master) : [];
+    const strip = laid.strip && { place: laid.strip.place, patches };
     const into = await targetFor(studio, recipe.convert.target);
     const same = await sameAxis(studio, master, desk.axes, recipe, into);
     if (same && new Set(same.values()).size === 1)
@@ -167,6 +178,7 @@ export async function orderSettingsSheet(typed: unknown): Promise<Answer<number[
           recipe: c.recipe,
           place: laid.places[i]!,
         })),
+        strip,
       };
       const spec: SheetOrder = {
         workId: work.id,
@@ -176,23 +188,27 @@ export async function orderSettingsSheet(typed: unknown): Promise<Answer<number[
         ppi,
         bits: recipe.file.bits,
         target: recipe.convert.target,
-        parts: cells.map((c, i) => {
-          const cell = laid.places[i]!;
-          const of = desk.of === 'whole' ? cellWhole(cell) : plan;
-          return {
-            plan: of,
-            recipe: c.recipe,
-            region: desk.of === 'whole' ? of.image : cellPiece(plan, desk, cell),
-            place: cell,
-            small: desk.of === 'whole',
-          };
-        }),
+        parts: [
+          ...cells.map((c, i) => {
+            const cell = laid.places[i]!;
+            const of = desk.of === 'whole' ? cellWhole(cell) : plan;
+            return {
+              plan: of,
+              recipe: c.recipe,
+              region: desk.of === 'whole' ? of.image : cellPiece(plan, desk, cell),
+              place: cell,
+              small: desk.of === 'whole',
+            };
+          }),
+          ...(strip ? [stripPart(strip.place, recipe)] : []),
+        ],
         words: [
           ...laid.words.map((w, i) => ({
             ...w,
             points: 6,
             text: `${i + 1}  ${labels[i]}`,
           })),
+          ...(laid.strip ? [stripCaption(laid.strip.words)] : []),
           {
             ...laid.foot[0]!,
             points: 8,
@@ -207,6 +223,7 @@ export async function orderSettingsSheet(typed: unknown): Promise<Answer<number[
         black: [],
         seen: plan.source,
         content,
+        ...(strip ? { strip: patches } : {}),
       };
       ids.push((await startJob(studio, { kind: 'sheet', workId: work.id, spec, at })).id);
     }

@@ -13,6 +13,8 @@ export interface SettingsDesk {
   sheet: string;
   /** mm. */
   margin: number;
+  /** Whether a control strip lies on it; desks of before do not say. */
+  strip?: boolean;
 }
 
 export const USUAL_AXIS: AxisPlan = { axis: 'lightness', step: 8, sides: 2, words: [] };
@@ -24,6 +26,7 @@ export const usualSettings: SettingsDesk = {
   y: 0.5,
   sheet: 'A4',
   margin: 5,
+  strip: true,
 };
 
 /** Whether what the tab kept is such a desk. */

@@ -1,4 +1,4 @@
-import type { Proposal, SettingAxis, SheetPiece } from '@/core/prepare';
+import type { Proposal, SettingAxis, SheetPiece, WordsPlace } from '@/core/prepare';
 
 /** What a piece shows. */
 export const PIECE_WORDS: Record<SheetPiece['tests'], string> = {
@@ -59,3 +59,17 @@ export function pointWords(axis: SettingAxis, value: number | string): string {
   const sign = number > 0 ? '+' : number < 0 ? '\u2212' : '';
   return `${AXIS_NAMES[axis]} ${sign}${Math.abs(number)}`;
 }
+
+/** The row of words under a control strip. */
+export const stripCaption = (words: WordsPlace) => ({
+  ...words,
+  points: 6.5,
+  text: 'Control strip: read the patches row by row, from the upper left on.',
+});
+
+/** What the choice of a control strip is called. */
+export const STRIP_CHOICE = 'a control strip of 36 patches, to be measured';
+
+/** Why cells find no room on a sheet, and what to do. */
+export const noRoomForCells = (cells: number, sheet: string, strip?: boolean): string =>
+  `${cells} cells${strip ? ' over a control strip' : ''} get smaller than 12 mm on ${sheet}. Take fewer steps, ${strip ? 'leave out the strip, ' : ''}or a larger sheet.`;

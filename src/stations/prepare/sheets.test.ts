@@ -21,8 +21,9 @@ import {
 } from '@/core/colour';
 import type { Vector } from '@/core/colour';
 import { STRIP_PATCHES, layOutStrip } from '@/core/proof';
-import { RECIPE, plainRecipe, printPlan, stepIn, withStep } from '@/core/prepare';
+import { RECIPE, plainRecipe, printPlan, stepIn, stripOn, withStep } from '@/core/prepare';
 import type {
+  AxisPlan,
   PixelRect,
   Recipe,
   ResolutionSheet,
@@ -89,6 +90,7 @@ const proof = (over: Partial<ProofDesk> = {}, recipe: Recipe = plain, recipeId =
     recipeId,
     desk: JSON.stringify({ ...desk, ...over }),
   });
+const lighter: AxisPlan = { axis: 'lightness', step: 20, sides: 1, words: [] };
 const settings = (over: Partial<SettingsDesk> = {}, recipe: Recipe = plain) =>
   orderSettingsSheet({
     workId: '1',
@@ -209,11 +211,15 @@ describe('a resolution proof', () => {
     },
   );
 
-  it.each([1] as const)(
-    'carries a control strip of the picture by the way of the print, also by rule %d, each patch of its own colour',
-    async (rule) => {
-      const [sheet] = await written(proof({ strip: true }, { ...plain, rule }));
-      const { strip } = sheet!.content as ResolutionSheet;
+  it.each([
+    ['also by rule 1', () => proof({ strip: true }, { ...plain, rule: 1 })],
+    // Whatever its cells try, the strip is of the recipe that they vary.
+    ['also on a settings sheet', () => settings({ axes: [lighter], strip: true })],
+  ] as const)(
+    'carries a control strip of the picture by the way of the print, %s, each patch of its own colour',
+    async (_, ordered) => {
+      const [sheet] = await written(ordered());
+      const strip = stripOn(sheet!.content);
       expect(strip!.patches).toHaveLength(STRIP_PATCHES);
       expect(strip!.patches.map((p) => p.name)).toEqual(
         expect.arrayContaining(['paper', 'black', 'lightest', 'main 1']),
@@ -448,7 +454,9 @@ describe('a settings sheet', () => {
           ],
         }),
       ),
-    ).toMatch(/^81 cells get smaller than 12 mm on A5/);
+    ).toMatch(
+      /^81 cells over a control strip get smaller than 12 mm on A5\. Take fewer steps, leave out/,
+    );
     const elsewhere = orderSettingsSheet({
       workId: '1',
       sizeKey: 'metricFrames-70x100',

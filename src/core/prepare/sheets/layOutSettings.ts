@@ -13,26 +13,42 @@ export interface SettingsWish {
   count: number;
   /** Width over height of what is seen in a cell. */
   proportion: number;
+  /** Pixels of a control strip that is to lie under the cells; null: none does. */
+  strip: { width: number; height: number } | null;
 }
 
-/** Between cells, under a cell for its label, and at the foot, mm; a smaller cell tells nothing. */
+/** Cells in rows, each with its row of words; pixels. */
+export interface SettingsLayout {
+  places: PixelRect[];
+  words: WordsPlace[];
+  /** Where the control strip lies, and its row of words. */
+  strip: { place: PixelRect; words: WordsPlace } | null;
+  foot: WordsPlace[];
+}
+
+/** Between cells, under a cell for its label, under a strip, and at the foot, mm; a smaller cell tells nothing. */
 const GUTTER = 3;
 const LABEL = 7.5;
+const STRIP_LABEL = 4;
 const FOOT = 12;
 const LEAST = 12;
 
-/** Places of equal cells in rows, as large as the sheet allows; null when they get too small. */
-export function layOutSettings(
-  wish: SettingsWish,
-): { places: PixelRect[]; words: WordsPlace[]; foot: WordsPlace[] } | null {
-  const { width, height, ppi, columns, count, proportion } = wish;
+/**
+ * Places of equal cells in rows, as large as the sheet allows; null when they get too small, or the
+ * sheet too narrow for the strip.
+ */
+export function layOutSettings(wish: SettingsWish): SettingsLayout | null {
+  const { width, height, ppi, columns, count, proportion, strip } = wish;
   const px = (length: number) => pixelsFor(mm(length), ppi);
   const rows = Math.ceil(count / columns);
   const margin = Math.max(1, px(wish.margin));
   const inner = width - 2 * margin;
+  if (strip && strip.width > inner) return null;
+  const under = strip ? strip.height + px(STRIP_LABEL) + px(GUTTER) : 0;
   const room = {
     width: (inner - (columns - 1) * px(GUTTER)) / columns,
-    height: (height - 2 * margin - px(FOOT) - (rows - 1) * px(GUTTER)) / rows - px(LABEL),
+    height:
+      (height - 2 * margin - px(FOOT) - under - (rows - 1) * px(GUTTER)) / rows - px(LABEL),
   };
   const across = Math.floor(Math.min(room.width, room.height * proportion));
   const down = Math.floor(across / proportion);
@@ -43,10 +59,19 @@ export function layOutSettings(
     width: across,
     height: down,
   }));
+  const stripAt = { left: margin, top: height - margin - px(FOOT) - under + px(GUTTER) };
   const footTop = height - margin - px(FOOT) + px(2);
   return {
     places,
     words: places.map((p) => ({ left: p.left, top: p.top + down + px(0.5), wide: across })),
+    strip: strip && {
+      place: { ...stripAt, ...strip },
+      words: {
+        left: margin,
+        top: stripAt.top + strip.height + px(0.6),
+        wide: strip.width,
+      },
+    },
     foot: [0, 1].map((i) => ({ left: margin, top: footTop + i * px(4), wide: inner })),
   };
 }
@@ -63,5 +88,5 @@ export function layOutSettingsEitherWay(wish: SettingsWish) {
 
 interface Laid {
   way: SettingsWish;
-  laid: ReturnType<typeof layOutSettings>;
+  laid: SettingsLayout | null;
 }

@@ -17,7 +17,10 @@ export interface ProofPart {
 }
 
 /** A control strip as it lies on a sheet: its patches go the way of the print, each pixel one of its own. */
-function stripPart({ left, top, width, height }: PixelRect, recipe: Recipe): ProofPart {
+export function stripPart(
+  { left, top, width, height }: PixelRect,
+  recipe: Recipe,
+): ProofPart {
   const whole = { left: 0, top: 0, width, height };
   const plan = { width, height, image: whole, source: whole, factor: 1 };
   // Its patches are colours, not numbers of the picture's own profile: by the rule of now.

@@ -16,6 +16,7 @@ const WISH = {
   columns: 3,
   count: 6,
   plan: PLAN,
+  strip: null,
 } as const;
 
 it('cells of a whole picture have its proportion, those of a piece 5 : 4', () => {
@@ -30,6 +31,27 @@ it('cells of a whole picture have its proportion, those of a piece 5 : 4', () =>
   }
   expect(layOutSettingsSheet({ ...WISH, of: 'whole', columns: 20, count: 400 })).toBeNull();
 });
+
+it.each(['whole', 'piece'] as const)(
+  'a control strip lies under the cells of a %s, which get smaller for it, over the foot',
+  (of) => {
+    const strip = { width: 1140, height: 285 };
+    const bare = layOutSettingsSheet({ ...WISH, of })!;
+    const laid = layOutSettingsSheet({ ...WISH, of, strip })!;
+    expect(bare.strip).toBeNull();
+    const { place, words } = laid.strip!;
+    expect(place).toMatchObject(strip);
+    const last = laid.places.at(-1)!;
+    expect(last.height).toBeLessThanOrEqual(bare.places.at(-1)!.height);
+    // Clear of the last row of cells with its label, and of the foot.
+    expect(place.top).toBeGreaterThan(laid.words.at(-1)!.top + 5 * 12);
+    expect(words.top).toBeGreaterThan(place.top + place.height);
+    expect(words.top + 3 * 12).toBeLessThan(laid.foot[0]!.top);
+    expect(place.left + place.width).toBeLessThan(laid.width);
+    const wide = { ...strip, width: 4000 };
+    expect(layOutSettingsSheet({ ...WISH, of, strip: wide })).toBeNull();
+  },
+);
 
 it('the whole picture in a cell is all that is printed of it', () =>
   expect(

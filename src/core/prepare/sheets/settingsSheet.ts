@@ -16,11 +16,13 @@ export interface SettingsSheetWish {
   columns: number;
   count: number;
   plan: Pick<PrintPlan, 'image'>;
+  /** Pixels of a control strip that is to lie on it; null: none does. */
+  strip: { width: number; height: number } | null;
 }
 
 /** The cells of a settings sheet in its pixels, lying or standing; null where they get too small. */
 export const layOutSettingsSheet = (wish: SettingsSheetWish) => {
-  const { sheet, ppi, margin, of, columns, count, plan } = wish;
+  const { sheet, ppi, margin, of, columns, count, plan, strip } = wish;
   return layOutSettingsEitherWay({
     width: pixelsFor(mm(sheet.width), ppi),
     height: pixelsFor(mm(sheet.height), ppi),
@@ -28,6 +30,7 @@ export const layOutSettingsSheet = (wish: SettingsSheetWish) => {
     margin,
     columns,
     count,
+    strip,
     proportion: of === 'whole' ? plan.image.width / plan.image.height : PIECE,
   });
 };

@@ -325,6 +325,7 @@ it('cells of a settings sheet are alike, apart, and inside the sheet', () => {
     columns: 5,
     count: 15,
     proportion: 0.75,
+    strip: null,
   })!;
   expect(cells.places).toHaveLength(15);
   const [first] = cells.places;
@@ -349,6 +350,7 @@ it('cells of a settings sheet are alike, apart, and inside the sheet', () => {
       columns: 9,
       count: 81,
       proportion: 1,
+      strip: null,
     }),
   ).toBeNull();
 });

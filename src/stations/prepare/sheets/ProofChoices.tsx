@@ -5,7 +5,7 @@ import { FigureRow } from '@/shell/fields';
 import { PlainChoice } from '../PlainChoice';
 import { SHEET_CHOICES } from '../proofWish';
 import type { SheetProps } from '../sheetProps';
-import { PIECE_HINTS, PIECE_WORDS } from '../sheetWords';
+import { PIECE_HINTS, PIECE_WORDS, STRIP_CHOICE } from '../sheetWords';
 import type { Desk } from './proofDesk';
 
 interface Props {
@@ -107,7 +107,7 @@ export const ProofChoices = ({
       the whole picture small, with the pieces marked
     </Tick>
     <Tick checked={desk.strip ?? false} onChange={(strip) => put({ strip })}>
-      a control strip of 36 patches, to be measured
+      {STRIP_CHOICE}
     </Tick>
   </>
 );

@@ -1,8 +1,8 @@
 'use client';
 import type { ProofLayout, ProofSize } from '@/core/prepare';
-import { layOutStrip } from '@/core/proof';
 import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
+import { StripPlaced } from './StripPlaced';
 
 interface ProofDrawingProps {
   layout: ProofLayout;
@@ -37,7 +37,6 @@ function Numbered({ number, letter }: { number: number; letter: number }) {
 export function ProofDrawing({ layout, sizes, preview, whole, ppi }: ProofDrawingProps) {
   const format = useFormat();
   const { sheet, width, height, pieces, overview, strip, check } = layout;
-  const patches = strip ? layOutStrip(ppi).places : [];
   const scale = Math.min(ROOM.width / width, ROOM.height / height);
   const [w, h] = [width * scale, height * scale];
   const across = format.length(sheet.width);
@@ -116,24 +115,7 @@ export function ProofDrawing({ layout, sizes, preview, whole, ppi }: ProofDrawin
             ))}
           </>
         )}
-        {strip && (
-          <g
-            transform={`translate(${strip.place.left * scale} ${strip.place.top * scale})`}
-          >
-            {patches.map(({ left, top, width: wide, height: high }, i) => (
-              <rect
-                key={i}
-                x={left * scale}
-                y={top * scale}
-                width={wide * scale}
-                height={high * scale}
-                fill={`hsl(0 0% ${90 - ((i * 37) % 60)}%)`}
-                stroke="#fdfdfc"
-                strokeWidth={0.4}
-              />
-            ))}
-          </g>
-        )}
+        {strip && <StripPlaced place={strip.place} ppi={ppi} scale={scale} />}
         {check.line.map((m, i) => (
           <rect
             key={i}

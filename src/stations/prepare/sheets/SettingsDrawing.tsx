@@ -5,6 +5,7 @@ import { Dimension, Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { SheetProps } from '../sheetProps';
 import { CellPicture, usePicture } from './CellPicture';
+import { StripPlaced } from './StripPlaced';
 
 const ROOM = { width: 560, height: 400, beside: 236 };
 
@@ -43,7 +44,7 @@ export function SettingsDrawing({
       width={w + 44}
       height={h + 34}
       style={{ flex: 'none' }}
-      said={`Settings sheet ${name}, ${across} by ${down}, ${laid.places.length} cells`}
+      said={`Settings sheet ${name}, ${across} by ${down}, ${laid.places.length} cells${laid.strip ? ', and a control strip of 36 patches' : ''}`}
     >
       <Dimension from={40} to={40 + w} at={14} text={across} />
       <Dimension from={30} to={30 + h} at={26} text={down} upright />
@@ -69,6 +70,7 @@ export function SettingsDrawing({
             <rect key={i} fill="#9c9c9c" {...drawn} />
           );
         })}
+        {laid.strip && <StripPlaced place={laid.strip.place} ppi={ppi} scale={scale} />}
         {laid.words.map((p, i) => (
           <rect
             key={i}

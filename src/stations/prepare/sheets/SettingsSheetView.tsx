@@ -7,10 +7,11 @@ import {
   printPlan,
   settingGrid,
 } from '@/core/prepare';
+import { layOutStrip } from '@/core/proof';
 import { mmOf } from '@/core/units';
 import { Button, useAction, useKept } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Strips } from '@/shell/fields';
+import { Strips, Tick } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
@@ -22,7 +23,7 @@ import { SHEET_CHOICES } from '../proofWish';
 import { orderSettingsSheet } from '../settingsActions';
 import { isSettingsDesk, usualSettings } from '../settingsDesk';
 import type { SettingsDesk } from '../settingsDesk';
-import { pointWords } from '../sheetWords';
+import { STRIP_CHOICE, noRoomForCells, pointWords } from '../sheetWords';
 import { AxisFields } from './AxisFields';
 import { WrittenSheets } from './WrittenSheets';
 import { ChooseCell } from './ChooseCell';
@@ -60,6 +61,7 @@ export function SettingsSheetView(props: SheetProps) {
     columns,
     count: cells.length,
     plan,
+    strip: desk.strip ? layOutStrip(ppi) : null,
   });
   const [first, second = null] = desk.axes;
   const media = desk.axes.find((a) => a.axis === 'media');
@@ -79,8 +81,7 @@ export function SettingsSheetView(props: SheetProps) {
           />
         ) : (
           <Sentence $tone="stop">
-            {cells.length} cells get smaller than 12 mm on {sheet.name}. Take fewer steps,
-            or a larger sheet.
+            {noRoomForCells(cells.length, sheet.name, desk.strip)}
           </Sentence>
         )}
         <ChooseCell {...props} />
@@ -177,6 +178,9 @@ export function SettingsSheetView(props: SheetProps) {
           )}
           onChange={(name) => put({ sheet: name })}
         />
+        <Tick checked={desk.strip ?? false} onChange={(strip) => put({ strip })}>
+          {STRIP_CHOICE}
+        </Tick>
         <Problem>{problem}</Problem>
         <WrittenSheets view={view} kind="settings" />
       </Slip>

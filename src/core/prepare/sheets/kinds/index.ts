@@ -1,6 +1,6 @@
 import type { SheetKind } from './kind';
 import { resolution } from './resolution';
-import type { ResolutionSheet } from './resolution';
+import type { ResolutionSheet, StripOnSheet } from './resolution';
 import { settings } from './settings';
 import type { SettingsSheet } from './settings';
 
@@ -10,6 +10,7 @@ export type {
   PieceTest,
   ResolutionSheet,
   SheetPiece,
+  StripOnSheet,
   StripPatch,
 } from './resolution';
 export { SETTING_AXES } from './settings';
@@ -26,5 +27,5 @@ export const sheetKind = (id: SheetKindId) =>
   SHEET_KINDS[id] as unknown as SheetKind<SheetContent>;
 
 /** The control strip on a sheet; null where none is. */
-export const stripOn = (content: SheetContent): ResolutionSheet['strip'] | null =>
-  content.kind === 'resolution' ? (content.strip ?? null) : null;
+export const stripOn = (content: SheetContent): StripOnSheet | null =>
+  content.strip ?? null;

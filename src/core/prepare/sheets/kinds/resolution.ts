@@ -3,7 +3,6 @@ import type { PixelRect } from '../../printPlan';
 import type { Recipe } from '../../recipe';
 import type { SheetKind } from './kind';
 
-/** What a piece of a picture shows of the quality of a print. */
 /** What a patch of a control strip is there for. */
 export type PatchKind = 'paper' | 'black' | 'grey' | 'extreme' | 'main';
 
@@ -14,6 +13,13 @@ export interface StripPatch {
   lab: Vector;
 }
 
+/** A control strip as it lies on a sheet, in its pixels. */
+export interface StripOnSheet {
+  place: PixelRect;
+  patches: StripPatch[];
+}
+
+/** What a piece of a picture shows of the quality of a print. */
 export const PIECE_TESTS = ['tones', 'texture', 'edges', 'shadow', 'gradient'] as const;
 export type PieceTest = (typeof PIECE_TESTS)[number];
 
@@ -43,8 +49,8 @@ export interface ResolutionSheet {
   pieces: SheetPiece[];
   /** Where the whole picture lies, small; null: it is not on it. */
   overview: PixelRect | null;
-  /** The control strip that is on it, patch by patch, and where it lies; sheets of before have none. */
-  strip?: { place: PixelRect; patches: StripPatch[] } | null;
+  /** Sheets of before have none. */
+  strip?: StripOnSheet | null;
 }
 
 export const resolution: SheetKind<ResolutionSheet> = {

@@ -1,6 +1,7 @@
 import type { PixelRect } from '../../printPlan';
 import type { Recipe } from '../../recipe';
 import type { SheetKind } from './kind';
+import type { StripOnSheet } from './resolution';
 
 export const SETTING_AXES = [
   'lightness',
@@ -35,6 +36,8 @@ export interface SettingsSheet {
   media: string;
   columns: number;
   cells: SettingCell[];
+  /** Printed as the recipe that the cells vary; sheets of before have none. */
+  strip?: StripOnSheet | null;
 }
 
 export const settings: SheetKind<SettingsSheet> = {
