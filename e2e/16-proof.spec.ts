@@ -70,6 +70,52 @@ test('two papers get their profiles, drawn over each other', async ({ page }) =>
   ).toMatchObject([{ paper_id: 1 }]);
 });
 
+/** Pixels of the glass that no screen of sRGB can show; null where its colours are cut down to sRGB. */
+const beyondSrgb = (page: Page) =>
+  page.getByTestId('proof-glass').evaluate((glass) => {
+    const canvas = glass.querySelector('canvas')!;
+    const pen = canvas.getContext('2d')!;
+    if (pen.getContextAttributes().colorSpace !== 'display-p3') return null;
+    const wide = { colorSpace: 'display-p3' } as const;
+    const { data } = pen.getImageData(0, 0, canvas.width, canvas.height, wide);
+    const light = (v: number) => {
+      const s = v / 255;
+      return s <= 0.04045 ? s / 12.92 : ((s + 0.055) / 1.055) ** 2.4;
+    };
+    let n = 0;
+    for (let i = 0; i < data.length; i += 4) {
+      const [r, g, b] = [light(data[i]!), light(data[i + 1]!), light(data[i + 2]!)];
+      const red = 1.2249 * r - 0.2247 * g;
+      const green = -0.042 * r + 1.0419 * g;
+      const blue = -0.0197 * r - 0.0786 * g + 1.0979 * b;
+      if (Math.min(red, green, blue) < -0.01 || Math.max(red, green, blue) > 1.01) n += 1;
+    }
+    return n;
+  });
+
+test('Display P3 is offered where the screen shows it, and shows colours beyond sRGB', async ({
+  page,
+}) => {
+  const screen = page.getByRole('button', { name: /Screen/ });
+  await opened(page, `${server.url}/works/1/proof`);
+  await screen.click();
+  await expect(page.getByRole('option', { name: 'sRGB' })).toBeVisible();
+  await expect(page.getByRole('option', { name: 'Display P3' })).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  expect(await beyondSrgb(page)).toBeNull();
+
+  const session = await page.context().newCDPSession(page);
+  const features = [{ name: 'color-gamut', value: 'p3' }];
+  await session.send('Emulation.setEmulatedMedia', { features });
+  await choose(page, 'Screen', 'Display P3');
+  await expect.poll(() => beyondSrgb(page)).toBeGreaterThan(1000);
+
+  // The same link on a screen of sRGB shows it as that screen can.
+  await session.send('Emulation.setEmulatedMedia', { features: [] });
+  await expect(screen).toContainText('sRGB');
+  await expect.poll(() => beyondSrgb(page)).toBeNull();
+});
+
 test('the picture is seen on the paper, what it loses is measured, and marks follow the threshold', async ({
   page,
 }) => {

@@ -1,5 +1,6 @@
 import sharp from 'sharp';
 import { RGB_SPACES, iccProfile } from '../../src/core/colour';
+import { labelledPng } from '../../src/engine/passes/labelledPng';
 
 /** Numbers that look random and are the same for the same seed. */
 export function chance(seed: number) {
@@ -97,13 +98,7 @@ export async function pictureWithProfile(profile: Buffer): Promise<Buffer> {
   })
     .png()
     .toBuffer();
-  const { deflateSync, crc32 } = await import('node:zlib');
-  const body = Buffer.concat([Buffer.from('iCCPp\0\0', 'latin1'), deflateSync(profile)]);
-  const chunk = Buffer.alloc(body.length + 8);
-  chunk.writeUInt32BE(body.length - 4, 0);
-  body.copy(chunk, 4);
-  chunk.writeUInt32BE((crc32 as (b: Buffer) => number)(body), body.length + 4);
-  return Buffer.concat([png.subarray(0, 33), chunk, png.subarray(33)]);
+  return Buffer.from(labelledPng(png, profile));
 }
 
 export const wholeProfile = (): Buffer => Buffer.from(iccProfile(RGB_SPACES['display-p3']));

@@ -169,7 +169,9 @@ it('the rule shows all stations, where one is, and each mark in a word', () => {
   const markup = page(<Rule workId={3} marks={markStations(FACTS)} why={why} />);
   for (const station of STATIONS) expect(markup).toContain(`href="/works/3/${station}"`);
   expect(markup.match(/aria-current="step"/g)).toHaveLength(1);
-  expect(words(markup)).toMatch(/Capture done.*Size needs attention: 1 size falls short.*Prepare not yet/i);
+  expect(words(markup)).toMatch(
+    /Capture done.*Size needs attention: 1 size falls short.*Prepare not yet/i,
+  );
 });
 
 it.each([

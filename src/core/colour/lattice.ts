@@ -142,25 +142,45 @@ export function lattice(plan: LatticePlan): Lattice {
   const coarseLength = (CELLS + 1) ** 3 * outs;
   let [blocks, fine] = [0, 0];
 
+  const along = (number: number) => [
+    (number / (BLOCKS * BLOCKS)) | 0,
+    ((number / BLOCKS) | 0) % BLOCKS,
+    number % BLOCKS,
+  ];
+  const blockAt = (place: number) => (place >= PLACES ? BLOCKS - 1 : (place / CELLS) | 0);
+
+  /** Reckons all blocks that colours fall into, at once: asking once for many costs less than once for each. */
+  function fillRough(input: Uint16Array, samples: number): void {
+    const asked = new Set<number>();
+    for (let i = 0; i < samples; i += 3) {
+      const [r, g, b] = [pr[input[i]!]!, pg[input[i + 1]!]!, pb[input[i + 2]!]!];
+      const number = (blockAt(r) * BLOCKS + blockAt(g)) * BLOCKS + blockAt(b);
+      if (!tables[number]) asked.add(number);
+    }
+    if (asked.size === 0) return;
+    const places = (ROUGH_CELLS + 1) ** 3;
+    const all = new Uint16Array(asked.size * places * 3);
+    [...asked].forEach((number, k) =>
+      all.set(placesOf(axes, along(number), ROUGH_CELLS, false), k * places * 3),
+    );
+    const found = exact(all, asked.size * places);
+    [...asked].forEach((number, k) => {
+      tables[number] = found.slice(k * places * outs, (k + 1) * places * outs);
+    });
+    blocks += asked.size;
+  }
+
   function fill(number: number): Float32Array {
-    const block = [
-      (number / (BLOCKS * BLOCKS)) | 0,
-      ((number / BLOCKS) | 0) % BLOCKS,
-      number % BLOCKS,
-    ];
+    const block = along(number);
     const tableOf = (cells: number) =>
       exact(placesOf(axes, block, cells, false), (cells + 1) ** 3);
-    if (tolerance === 'rough') {
-      blocks += 1;
-      return (tables[number] = tableOf(ROUGH_CELLS));
-    }
     tables[number] = tableOf(CELLS);
     blocks += 1;
     const middles = placesOf(axes, block, CELLS, true);
     const wanted = exact(middles, CELLS ** 3);
     const looked = new Float32Array(CELLS ** 3 * outs);
     convert(middles, looked, CELLS ** 3);
-    if (looked.some((v, i) => Math.abs(v - wanted[i]!) > tolerance)) {
+    if (looked.some((v, i) => Math.abs(v - wanted[i]!) > Number(tolerance))) {
       tables[number] = tableOf(FINE_CELLS);
       fine += 1;
     }
@@ -169,13 +189,14 @@ export function lattice(plan: LatticePlan): Lattice {
 
   function convert(input: Uint16Array, out: Float32Array, pixels: number): void {
     const samples = pixels * 3;
+    if (tolerance === 'rough') fillRough(input, samples);
     for (let i = 0, o = 0; i < samples; i += 3, o += outs) {
       let r = pr[input[i]!]!;
       let g = pg[input[i + 1]!]!;
       let b = pb[input[i + 2]!]!;
-      const rb = r >= PLACES ? BLOCKS - 1 : (r / CELLS) | 0;
-      const gb = g >= PLACES ? BLOCKS - 1 : (g / CELLS) | 0;
-      const bb = b >= PLACES ? BLOCKS - 1 : (b / CELLS) | 0;
+      const rb = blockAt(r);
+      const gb = blockAt(g);
+      const bb = blockAt(b);
       const number = (rb * BLOCKS + gb) * BLOCKS + bb;
       const table = tables[number] ?? fill(number);
       r -= rb * CELLS;

@@ -46,6 +46,22 @@ function distinct(samples: Uint16Array, channels: 1 | 3): Gathered | null {
   };
 }
 
+/** By which cell of an axis each level lies; axes are met again and again. */
+const cellsOf = new WeakMap<Float32Array, Uint8Array>();
+const CELLS = 1 << BITS;
+const EVEN = Uint8Array.from({ length: 65536 }, (_, v) => v >> SHIFT);
+
+function cellsAlong(axis: Float32Array | undefined): Uint8Array {
+  if (!axis) return EVEN;
+  const known =
+    cellsOf.get(axis) ??
+    Uint8Array.from({ length: 65536 }, (_, v) =>
+      Math.min(CELLS - 1, Math.floor(axis[v]! * CELLS)),
+    );
+  cellsOf.set(axis, known);
+  return known;
+}
+
 /**
  * Brings the colours of pixels together (interleaved 16-bit samples): up to 4096 distinct ones
  * as they are, more by cells of 1/64 of each channel, each with the mean of its pixels. `axes`:
@@ -59,12 +75,8 @@ export function gatherColours(
   const few = distinct(samples, channels);
   if (few) return few;
   const pixels = samples.length / channels;
-  const cells = 1 << BITS;
-  const cellOf = Array.from({ length: channels }, (_, c) =>
-    Uint8Array.from({ length: 65536 }, (_, v) =>
-      axes ? Math.min(cells - 1, Math.floor(axes[c]![v]! * cells)) : v >> SHIFT,
-    ),
-  );
+  const cells = CELLS;
+  const cellOf = Array.from({ length: channels }, (_, c) => cellsAlong(axes?.[c]));
   const placeOf = new Int32Array(cells ** channels).fill(-1);
   const of = new Uint32Array(pixels);
   const sums = new Float64Array(Math.min(pixels, cells ** channels) * channels);

@@ -46,24 +46,27 @@ function stepsOf(
 }
 
 function isEven(
-  stretch: Stretch,
+  { at, by }: Stretch,
   of: ArrayLike<number>,
   source: ArrayLike<number>,
-  steps: Float64Array,
-) {
-  const [one, other] = [
-    of[stretch.at]! * 3,
-    of[stretch.at + STEPS * STRIDE * stretch.by]! * 3,
-  ];
-  const moves = [0, 1, 2].some(
-    (c) => Math.abs(source[one + c]! - source[other + c]!) > STILL,
-  );
+): boolean {
+  const [one, other] = [of[at]!, of[at + STEPS * STRIDE * by]!];
+  let moves = false;
+  for (let c = 0; c < 3; c += 1)
+    moves ||= Math.abs(source[one * 3 + c]! - source[other * 3 + c]!) > STILL;
   if (!moves) return false;
-  const whole = colourDifference(labAt(source, one / 3), labAt(source, other / 3));
+  const whole = colourDifference(labAt(source, one), labAt(source, other));
   if (whole < LEAST) return false;
-  stepsOf(stretch, of, source, steps);
   const [low, high] = [(EVEN.low * whole) / STEPS, (EVEN.high * whole) / STEPS];
-  return steps.every((v) => v > low && v < high);
+  // Most of a picture is not even: the first step that is not tells.
+  let before = labAt(source, one);
+  for (let i = 1; i <= STEPS; i += 1) {
+    const next = labAt(source, of[at + i * STRIDE * by]!);
+    const step = colourDifference(before, next);
+    if (step <= low || step >= high) return false;
+    before = next;
+  }
+  return true;
 }
 
 /**
@@ -76,10 +79,9 @@ export function evenStretches(
   source: ArrayLike<number>,
 ): Stretch[] {
   const long = STEPS * STRIDE;
-  const steps = new Float64Array(STEPS);
   const found: Stretch[] = [];
   const look = (stretch: Stretch) => {
-    if (isEven(stretch, of, source, steps)) found.push(stretch);
+    if (isEven(stretch, of, source)) found.push(stretch);
   };
   for (let y = 0; y < height; y += LINES)
     for (let x = 0; x + long < width; x += long) look({ at: y * width + x, by: 1 });

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import {
   D50,
   labOf,
@@ -223,12 +224,32 @@ export async function masterOnScreen(
 /** Places at which two curves are held against each other. */
 const FELT = Array.from({ length: 257 }, (_, i) => i / 256);
 
-/** Axes even in lightness, for masters whose numbers are light by curves; none for those of tables. */
+/** Axes that were reckoned of late, by the profile that they are of: pictures share a few. */
+const knownAxes = new Map<string, Float32Array[] | undefined>();
+const MOST_AXES = 16;
+
+/**
+ * Axes even in lightness, for masters whose numbers are light by curves; none for those of tables.
+ * The very same for the same profile.
+ */
 export function masterAxes(
   colour: MasterColour,
   channels: 1 | 3,
 ): Float32Array[] | undefined {
   const { icc, native } = masterEnd(colour, channels);
+  const key = `${channels} ${native} ${createHash('sha256').update(icc).digest('base64')}`;
+  if (!knownAxes.has(key)) {
+    if (knownAxes.size >= MOST_AXES) knownAxes.clear();
+    knownAxes.set(key, axesOf(icc, native, channels));
+  }
+  return knownAxes.get(key);
+}
+
+function axesOf(
+  icc: Uint8Array,
+  native: 1 | 3,
+  channels: 1 | 3,
+): Float32Array[] | undefined {
   if (native === 1) {
     const curve = readGreyProfile(icc);
     return curve ? [lightnessAxis(curve)] : undefined;

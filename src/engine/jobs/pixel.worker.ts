@@ -11,23 +11,26 @@ export type WorkerWord =
   | { kind: 'done'; result: unknown }
   | { kind: 'failed'; message: string; code?: string; refused?: RefusedFile };
 
-/**
- * Nice enough that the thread which answers requests comes first, ten to one; at 19 a busy
- * machine would all but stop the work.
- */
-const NICENESS = 10;
 const SAY_EVERY_MS = 100;
 
-try {
-  // Linux keeps a priority for every thread; elsewhere the name is not there, and no harm done.
-  setPriority(Number(readlinkSync('/proc/thread-self').split('/').at(-1)), NICENESS);
-} catch {
-  /* Not to be had here: the work is done all the same. */
+let nice: number | null = null;
+
+/** Stands back behind others; once, since a thread may not step forward again. */
+function standBack(niceness: number): void {
+  if (nice !== null) return;
+  nice = niceness;
+  try {
+    // Linux keeps a priority for every thread; elsewhere the name is not there, and no harm done.
+    setPriority(Number(readlinkSync('/proc/thread-self').split('/').at(-1)), niceness);
+  } catch {
+    /* Not to be had here: the work is done all the same. */
+  }
 }
 
 const say = (word: WorkerWord) => parentPort?.postMessage(word);
 
-parentPort?.on('message', (order: Order) => {
+parentPort?.on('message', (order: Order & { niceness: number }) => {
+  standBack(order.niceness);
   let lastSaid = 0;
   runTask(order, (stage, share) => {
     const now = performance.now();

@@ -20,6 +20,13 @@ export const WORKERS = Math.max(
   Number(process.env.GLASSINE_WORKERS) || Math.min(4, availableParallelism()),
 );
 
+/**
+ * Nice enough that the thread which answers requests comes first, ten to one; at 19 a busy
+ * machine would all but stop the work. What someone waits for stands back by much less.
+ */
+const NICENESS = 10;
+const NICENESS_AT_ONCE = 3;
+
 /** Threads for what someone waits for. */
 const AT_ONCE = Math.min(2, WORKERS);
 
@@ -51,6 +58,7 @@ export class WorkerPool {
     private readonly start: StartWorker,
     /** Whether a thread is stopped in the middle of a task that is not wanted any more. */
     private readonly stops = true,
+    private readonly niceness = NICENESS,
   ) {}
 
   /** Runs a task when a thread is free. Rejects with Cancelled once the thread has ended. */
@@ -130,7 +138,8 @@ export class WorkerPool {
     worker.ref();
     worker.on('message', hear).on('error', lost).on('exit', exit);
     if (this.stops) entry.signal.addEventListener('abort', cancel);
-    worker.postMessage({ task: entry.task, input: entry.input });
+    const { task, input } = entry;
+    worker.postMessage({ task, input, niceness: this.niceness });
   }
 }
 
@@ -153,7 +162,7 @@ export const runInWorker: WorkerPool['run'] = (task, input, progress, signal) =>
  * it waits; a thread costs more than what is left of the task.
  */
 export const runAtOnce: WorkerPool['run'] = (task, input, progress, signal) =>
-  (atOnce ??= new WorkerPool(AT_ONCE, () => start(), false)).run(
+  (atOnce ??= new WorkerPool(AT_ONCE, () => start(), false, NICENESS_AT_ONCE)).run(
     task,
     input,
     progress,

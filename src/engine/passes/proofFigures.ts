@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import {
   brokenGradients,
   differences,
@@ -25,6 +26,7 @@ import type { MasterColour } from '../colour/masterColour';
 import { labFrom, masterAxes, proofedInMaster } from '../colour/proofChain';
 import { asNative, masterEnd } from '../colour/masterColour';
 import type { PrintTarget } from '../colour/printTarget';
+import { Kept } from '../kept';
 import { samplePicture } from './samplePass';
 import type { Sample } from './samplePass';
 
@@ -110,30 +112,44 @@ export interface PartFound {
   reach: (ProofFigures['reach'] & { black: number }) | null;
 }
 
+/** What was taken of pictures of late: the same for the next paper. Up to 30 megabytes each. */
+const pictures = new Kept<Taken>(2);
+
 /** The colours of a picture, as they are measured. */
-async function taken({ pixels, colour, most }: FiguresWork) {
+async function take({ pixels, colour, most }: FiguresWork) {
   const sample = await samplePicture(pixels, most);
   const { channels, samples } = sample;
   const gathered = gatherColours(samples, channels, masterAxes(colour, channels));
   const { icc, native } = masterEnd(colour, channels);
   const ruler = await labFrom(icc, native);
   const source = ruler.lab(asNative(gathered.colours, channels, native));
-  return { sample, gathered, ruler, source };
+  ruler.close();
+  const stretches = evenStretches(gathered.of, sample, source);
+  // Of the pixels only their colours are asked from here on.
+  return { sample: { ...sample, samples: null }, gathered, source, stretches };
 }
-type Taken = Awaited<ReturnType<typeof taken>>;
+type Taken = Awaited<ReturnType<typeof take>>;
+
+const taken = (work: FiguresWork): Promise<Taken> => {
+  const { pixels, colour, most } = work;
+  const icc = colour.icc ? createHash('sha256').update(colour.icc).digest('base64') : '';
+  const name = `${pixels} ${most} ${colour.assumedSpace} ${colour.carried} ${icc}`;
+  return pictures.of(name, () => take(work));
+};
 
 /** Measures a picture by some intents: between it and the proofed picture (see `proofedInMaster`). */
 async function byIntents(
-  { sample, gathered, ruler, source }: Taken,
+  { sample, gathered, source, stretches }: Taken,
   { colour, profile, blackPoint }: FiguresWork,
   asked: readonly WeighedIntent[],
 ): Promise<PartFound['intents']> {
   const { colours, weights, of } = gathered;
   const first = firstOf(gathered);
   const merging = mergingList(gathered);
-  const stretches = evenStretches(of, sample, source);
   const all = weights.reduce((t, v) => t + v, 0);
   const found: PartFound['intents'] = {};
+  const { icc, native } = masterEnd(colour, sample.channels);
+  const ruler = await labFrom(icc, native);
   for (const intent of asked) {
     const bpc = blackPoint && intent !== 'absolute';
     const printed = { profile, intent, blackPoint: bpc };
@@ -162,6 +178,7 @@ async function byIntents(
       gradients: { ...gradients, worst: worst === null ? null : shareOf(worst, sample) },
     };
   }
+  ruler.close();
   return found;
 }
 
@@ -192,16 +209,12 @@ export async function figuresPart({
 }): Promise<PartFound> {
   const all = await taken(work);
   const { width, height, stride } = all.sample;
-  try {
-    return {
-      pixels: width * height,
-      stride,
-      intents: await byIntents(all, work, part.intents),
-      reach: part.reach ? await outOfReach(all, work.profile) : null,
-    };
-  } finally {
-    all.ruler.close();
-  }
+  return {
+    pixels: width * height,
+    stride,
+    intents: await byIntents(all, work, part.intents),
+    reach: part.reach ? await outOfReach(all, work.profile) : null,
+  };
 }
 
 /** All figures out of both parts. */

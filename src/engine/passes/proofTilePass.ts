@@ -11,6 +11,7 @@ import type { ProofShown, ProofWay } from '../colour/proofChain';
 import { PixelSource } from '../decode/pixelSource';
 import { Kept } from '../kept';
 import { sharp } from '../sharpSetup';
+import { labelledPng } from './labelledPng';
 import { TILE } from './pyramid';
 import { reducedPart } from './reducedPart';
 
@@ -26,6 +27,8 @@ export interface ProofTileWork {
   /** Names `colour` and `shows`: the same tables serve for the next tile. */
   key: string;
   shows: TileShows;
+  /** A profile that the tile carries, where a browser is to know which colours its numbers mean. */
+  label?: Uint8Array | undefined;
   /** Halvings of the picture, and the place of the tile. */
   level: number;
   column: number;
@@ -43,8 +46,20 @@ interface Tables {
   close: () => void;
 }
 
-/** Tables that tiles were made by of late; each has some megabytes. */
-const kept = new Kept<Tables>(4, (tables) => tables.close());
+/** Tables that tiles were made by of late: of a picture on all papers at hand. Each has some megabytes. */
+const kept = new Kept<Tables>(12, (tables) => tables.close());
+
+/** Reduced parts that were read of late: the same for the next paper. Each has 1.5 megabytes at most. */
+const parts = new Kept<Uint16Array>(12);
+
+/** Numbers for axes, as they are met: they are the very same for the same profile. */
+const axesNames = new WeakMap<Float32Array, number>();
+let axesMet = 0;
+const axesName = ([first]: readonly Float32Array[]): number => {
+  const name = axesNames.get(first!) ?? (axesMet += 1);
+  axesNames.set(first!, name);
+  return name;
+};
 
 /** How far each pixel is out of reach; colours that are nearly alike are asked about once. */
 async function reachTables(
@@ -119,15 +134,21 @@ export async function proofTile(work: ProofTileWork): Promise<Uint8Array | null>
     const full = zoomLevels(source.width, source.height, TILE)[0]!.level;
     const make = () => tablesFor(work, channels);
     const { axes, outs, valuesOf } = await kept.of(work.key, make);
-    const found = valuesOf(reducedPart(source, 2 ** (full - work.level), box, axes));
+    const by = 2 ** (full - work.level);
+    const place = `${work.pixels} ${work.level} ${work.column} ${work.row} ${axes ? axesName(axes) : ''}`;
+    const part = await parts.of(place, () =>
+      Promise.resolve(reducedPart(source, by, box, axes)),
+    );
+    const found = valuesOf(part);
     const eight = new Uint8Array(found.length);
     if (outs === 1)
       for (let i = 0; i < eight.length; i += 1)
         eight[i] = Math.min(255, Math.round(found[i]! * REACH_STEPS));
     else intoEightBits(Uint16Array.from(found), 0, found.length, eight, 0);
-    return await sharp(eight, { raw: { width, height, channels: outs } })
+    const png = await sharp(eight, { raw: { width, height, channels: outs } })
       .png({ compressionLevel: 1 })
       .toBuffer();
+    return work.label ? labelledPng(png, work.label) : png;
   } finally {
     await source.close();
   }

@@ -5,3 +5,4 @@ export * from './pictureTiles';
 export * from './Plate';
 export * from './deepZoom';
 export * from './useDrawnId';
+export * from './wideColour';

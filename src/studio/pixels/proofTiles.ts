@@ -18,6 +18,7 @@ import { targetFor } from '../reads/targets';
 import { colourKept } from './looks';
 
 const MOST_TILES = 4096;
+const WIDE = 'display-p3';
 const yes = (title: string) => choice(title, ['yes', 'no']);
 
 /** What is asked of a tile: what it shows, on which paper, as which screen shows it, and its place. */
@@ -42,12 +43,16 @@ async function screenOf(
   open: Awaited<ReturnType<typeof studio>>,
   screen: string,
 ): Promise<Uint8Array | null> {
-  if (screen === 'srgb' || screen === 'display-p3') return iccProfile(RGB_SPACES[screen]);
+  if (screen === 'srgb' || screen === WIDE) return iccProfile(RGB_SPACES[screen]);
   const brought = /^icc:[0-9a-f]{64}$/.test(screen)
     ? await targetFor(open, screen as `icc:${string}`)
     : null;
   return brought?.channels === 3 ? brought.icc : null;
 }
+
+/** What a tile in Display P3 carries: unlabelled numbers are sRGB, or go to the screen as they are. */
+const labelOf = ({ screen, show }: Asked): Uint8Array | undefined =>
+  screen === WIDE && show !== 'reach' ? iccProfile(RGB_SPACES[WIDE]) : undefined;
 
 async function shownBy(
   open: Awaited<ReturnType<typeof studio>>,
@@ -91,6 +96,7 @@ export async function proofTileOf(
     colour: await colourKept(open, master),
     key: `${masterId} ${Object.values(how).join(' ')}`,
     shows,
+    label: labelOf(read.value),
     level,
     column,
     row,

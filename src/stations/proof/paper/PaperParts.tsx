@@ -151,6 +151,8 @@ export function PapersAtHand({
   shown,
   by,
   href,
+  onPick,
+  shownToo,
   best,
 }: {
   papers: readonly PaperAtHand[];
@@ -159,6 +161,9 @@ export function PapersAtHand({
   shown: Shown;
   by: FiguresBy;
   href: (paperId: number) => string;
+  onPick: (paperId: number) => void;
+  /** Whether the picture is there: it comes before what is seen small. */
+  shownToo: boolean;
   best: string;
 }) {
   return (
@@ -169,9 +174,14 @@ export function PapersAtHand({
           const on = p.profile && `icc:${p.profile.sha256}`;
           return (
             <li key={p.id}>
-              <Link href={href(p.id)} aria-current={p.id === picked}>
+              <Link
+                href={href(p.id)}
+                aria-current={p.id === picked}
+                onNavigate={() => onPick(p.id)}
+              >
                 <span className="sheet">
-                  {on ? (
+                  {!on && 'no profile'}
+                  {on && shownToo && (
                     <img
                       src={wholeUrl(
                         picture,
@@ -180,8 +190,6 @@ export function PapersAtHand({
                       )}
                       alt=""
                     />
-                  ) : (
-                    'no profile'
                   )}
                 </span>
                 <b>{p.name}</b>

@@ -3,6 +3,7 @@ import type { Viewer } from 'openseadragon';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ButtonLink, useSingleKeys } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
+import { useWideScreen } from '@/shell/drawing';
 import type { Overlay } from '@/shell/drawing';
 import { Empty, Problem } from '@/shell/said';
 import { SectionLabel, Small } from '@/shell/words';
@@ -41,22 +42,25 @@ export function PaperSheet({
 }) {
   const { papers, work, picked } = view;
   const printable = papers.filter((p) => p.profile);
-  const paper =
-    papers.find((p) => p.id === view.paperId) ?? printable[0] ?? papers[0] ?? null;
+  // A paper that was pressed is shown at once; what else the view says of it follows.
+  const [pressed, setPressed] = useState({ id: view.paperId, from: view.paperId });
+  const wanted = pressed.from === view.paperId ? pressed.id : view.paperId;
+  const paper = papers.find((p) => p.id === wanted) ?? printable[0] ?? papers[0] ?? null;
   const on = paper?.profile ? `icc:${paper.profile.sha256}` : null;
-  const [desk, set] = usePaperDesk(work.id, view.screens);
+  const wide = useWideScreen();
+  const [desk, set] = usePaperDesk(work.id, view.screens, wide);
   const [split, setSplit] = useState(0.5);
   const [master, setMaster] = useState(false);
   const [lookAt, setLookAt] = useState<{ x: number; y: number } | null>(null);
   const [ready, setReady] = useState(false);
   const group = useRef(new Set<Viewer>());
   const others = printable.filter((p) => p.id !== paper?.id);
-  const wanted = [
+  const measured = [
     ...(on ? [on] : []),
     ...others.map((p) => `icc:${p.profile!.sha256}`),
     ...SPACES,
   ];
-  const { by, trouble } = useFigures(picture.masterId, wanted, ready);
+  const { by, trouble } = useFigures(picture.masterId, measured, ready);
   const figures = on ? (by[on] ?? null) : null;
   const intent = desk.intent ?? figures?.recommended.intent ?? 'relative';
   const reach = useReach(picture, desk.marks ? on : null);
@@ -185,6 +189,8 @@ export function PaperSheet({
                 shown={proofOn(on)}
                 by={by}
                 href={href}
+                onPick={(id) => setPressed({ id, from: view.paperId })}
+                shownToo={ready}
                 best={bestPaper(papers, by, paper.id)}
               />
             </Right>
@@ -198,6 +204,7 @@ export function PaperSheet({
         by={by}
         intent={intent}
         desk={desk}
+        wide={wide}
         set={set}
         lookAt={lookAt}
         onLook={setLookAt}

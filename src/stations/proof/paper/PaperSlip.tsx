@@ -35,6 +35,7 @@ export function PaperSlip({
   by,
   intent,
   desk,
+  wide,
   set,
   lookAt,
   onLook,
@@ -45,6 +46,8 @@ export function PaperSlip({
   by: FiguresBy;
   intent: WeighedIntent;
   desk: PaperDesk;
+  /** Whether Display P3 can be shown here. */
+  wide: boolean;
   set: (over: Partial<PaperDesk>) => void;
   lookAt: { x: number; y: number } | null;
   onLook: (at: { x: number; y: number } | null) => void;
@@ -166,7 +169,7 @@ export function PaperSlip({
       ) : (
         <Sentence>Measuring the picture on this paper …</Sentence>
       )}
-      <ShownAs desk={desk} set={set} screens={view.screens} />
+      <ShownAs desk={desk} set={set} screens={view.screens} wide={wide} />
       {spaceSentence(by) && (
         <>
           <SectionLabel>What the hand-over needs</SectionLabel>

@@ -1,12 +1,13 @@
 'use client';
 import type { TiledImage, Viewer } from 'openseadragon';
-import { useEffect, useLayoutEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import styled from 'styled-components';
-import { ZoomFrame, ZoomGlass, drawOver, seenOf } from '@/shell/drawing';
+import { ZoomFrame, ZoomGlass, drawOver, seenOf, wideDrawer } from '@/shell/drawing';
 import type { Overlay } from '@/shell/drawing';
+import { FirstSight } from './FirstSight';
 import { SplitLine } from './SplitLine';
-import { proofTiles } from './proofSource';
+import { firstTile, proofTiles } from './proofSource';
 import type { ProofPicture, Shown } from './proofSource';
 
 const Label = styled.span<{ $right?: boolean }>`
@@ -18,6 +19,9 @@ const Label = styled.span<{ $right?: boolean }>`
   background: rgba(255, 255, 255, 0.85);
   pointer-events: none;
 `;
+
+/** Fetched with this view, not when a pane is first drawn. */
+const viewerCode = typeof window === 'undefined' ? null : import('openseadragon');
 
 /** The pane that the others follow: the one under the pointer. */
 let moving: Viewer | null = null;
@@ -48,14 +52,16 @@ export function ProofPane(props: PaneProps) {
   const line = useRef<HTMLDivElement>(null);
   const viewer = useRef<Viewer | null>(null);
   const redraw = useRef<() => void>(() => undefined);
-  const show = useRef<(index: number, shown: Shown | null) => void>(() => undefined);
+  const show = useRef<(index: 0 | 1, shown: Shown | null) => void>(() => undefined);
+  const [drawn, setDrawn] = useState(false);
   const latest = useRef(props);
   latest.current = props;
   const { masterId, width, height, tile, top } = picture;
+  const wide = under.screen === 'display-p3';
   useEffect(() => {
     let gone = false;
     const all = group.current;
-    void import('openseadragon').then(({ default: OSD }) => {
+    void viewerCode?.then(({ default: OSD }) => {
       if (gone || !glass.current) return;
       const own = { masterId, width, height, tile, top };
       const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
@@ -65,17 +71,18 @@ export function ProofPane(props: PaneProps) {
         animationTime: still ? 0 : 0.3,
         maxZoomPixelRatio: 4,
         visibilityRatio: 0.6,
-        drawer: 'canvas',
+        drawer: wide ? wideDrawer(OSD) : 'canvas',
         gestureSettingsMouse: { clickToZoom: false, dblClickToZoom: true },
       });
       viewer.current = made;
       all.add(made);
-      const itemAt = (i: number): TiledImage | undefined => made.world.getItemAt(i);
+      /** What lies below, and what lies over it. */
+      const items: [TiledImage | null, TiledImage | null] = [null, null];
       redraw.current = () => {
         const seen = seenOf(made, OSD.Point);
         if (!seen) return;
         const { split: share, over: above, draw: paint } = latest.current;
-        itemAt(1)?.setClip(new OSD.Rect(width * share, 0, width * (1 - share), height));
+        items[1]?.setClip(new OSD.Rect(width * share, 0, width * (1 - share), height));
         drawOver(sheet.current, seen, paint);
         if (line.current) {
           const foot = Math.min(seen.height, seen.top + height * seen.scale);
@@ -85,18 +92,33 @@ export function ProofPane(props: PaneProps) {
           line.current.hidden = above === null;
         }
       };
+      const asked: [Shown | null, Shown | null] = [null, null];
       show.current = (index, shown) => {
-        if (!shown) {
-          const item = itemAt(index);
-          if (item) made.world.removeItem(item);
-          return;
-        }
-        made.addTiledImage({
-          tileSource: proofTiles(own, shown),
-          index,
-          replace: itemAt(index) !== undefined,
-          success: () => redraw.current(),
-        });
+        asked[index] = shown;
+        const leave = () => {
+          const before = items[index];
+          items[index] = null;
+          if (before) made.world.removeItem(before);
+        };
+        if (!shown) return leave();
+        // What is there stays until its successor can be seen.
+        const first = new Image();
+        first.onload = first.onerror = () => {
+          const wanted = () => !gone && asked[index] === shown;
+          if (!wanted()) return;
+          made.addTiledImage({
+            tileSource: proofTiles(own, shown),
+            success: (event) => {
+              const { item } = event as unknown as { item: TiledImage };
+              if (!wanted()) return made.world.removeItem(item);
+              if (index === 0) made.world.setItemIndex(item, 0);
+              leave();
+              items[index] = item;
+              redraw.current();
+            },
+          });
+        };
+        first.src = firstTile(own, shown);
       };
       made.addHandler('update-viewport', () => {
         redraw.current();
@@ -104,7 +126,10 @@ export function ProofPane(props: PaneProps) {
         for (const other of all)
           if (other !== made) other.viewport.fitBounds(made.viewport.getBounds(), true);
       });
-      made.addOnceHandler('tile-drawn', () => latest.current.onShown());
+      made.addOnceHandler('tile-drawn', () => {
+        setDrawn(true);
+        latest.current.onShown();
+      });
       const takes = () => (moving = made);
       made.element.addEventListener('pointerenter', takes);
       made.element.addEventListener('focusin', takes);
@@ -114,6 +139,7 @@ export function ProofPane(props: PaneProps) {
     });
     return () => {
       gone = true;
+      show.current = () => undefined;
       const made = viewer.current;
       if (!made) return;
       all.delete(made);
@@ -121,7 +147,7 @@ export function ProofPane(props: PaneProps) {
       made.destroy();
       viewer.current = null;
     };
-  }, [masterId, width, height, tile, top, group]);
+  }, [masterId, width, height, tile, top, wide, group]);
   const [below, above] = [JSON.stringify(under), JSON.stringify(over)];
   useEffect(() => show.current(0, JSON.parse(below) as Shown), [below]);
   useEffect(() => show.current(1, JSON.parse(above) as Shown | null), [above]);
@@ -138,6 +164,7 @@ export function ProofPane(props: PaneProps) {
   }, [x, y, width, height]);
   return (
     <ZoomFrame>
+      {!drawn && <FirstSight {...{ picture, under, over, split }} />}
       <ZoomGlass ref={glass} role="img" aria-label={said} data-testid="proof-glass" />
       <canvas ref={sheet} aria-hidden data-testid="proof-marks" />
       {onSplit && (

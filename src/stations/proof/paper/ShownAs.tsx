@@ -24,10 +24,13 @@ export const ShownAs = ({
   desk,
   set,
   screens,
+  wide,
 }: {
   desk: PaperDesk;
   set: (over: Partial<PaperDesk>) => void;
   screens: ProofView['screens'];
+  /** Whether Display P3 can be shown here. */
+  wide: boolean;
 }) => (
   <>
     <SectionLabel>How it is shown</SectionLabel>
@@ -63,6 +66,7 @@ export const ShownAs = ({
         value={desk.screen}
         options={[
           ['srgb', RGB_SPACES.srgb.name],
+          ...(wide ? [['display-p3', RGB_SPACES['display-p3'].name] as const] : []),
           ...screens.map((s) => [`icc:${s.sha256}`, s.name] as const),
         ]}
         onChange={(screen) => set({ screen })}

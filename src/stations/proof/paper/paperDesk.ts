@@ -36,19 +36,22 @@ const isDesk = (v: unknown): v is PaperDesk => {
     d.threshold >= 0.5 &&
     d.threshold <= 10 &&
     typeof d.screen === 'string' &&
-    /^(srgb|icc:[0-9a-f]{64})$/.test(d.screen)
+    /^(srgb|display-p3|icc:[0-9a-f]{64})$/.test(d.screen)
   );
 };
 
-/** The desk of a work, kept for the tab and carried by a link; a screen that is gone is forgotten. */
+/** The desk of a work, kept for the tab and carried by a link; a screen that is gone, or is none here, is forgotten. */
 export function usePaperDesk(
   workId: number,
   screens: readonly { sha256: string }[],
+  wide: boolean,
 ): [PaperDesk, (over: Partial<PaperDesk>) => void] {
   const [kept, keep] = useKept(`proof-paper-${workId}`, isDesk);
   const desk = kept ?? USUAL;
   const there =
-    desk.screen === 'srgb' || screens.some((s) => desk.screen === `icc:${s.sha256}`);
+    desk.screen === 'srgb' ||
+    (desk.screen === 'display-p3' && wide) ||
+    screens.some((s) => desk.screen === `icc:${s.sha256}`);
   const shown = there ? desk : { ...desk, screen: USUAL.screen };
   return [shown, (over) => keep({ ...shown, ...over })];
 }

@@ -1,4 +1,5 @@
 import type { Intent } from '@/core/prepare';
+import { wideTiles } from '@/shell/drawing';
 
 /** A picture of which tiles are asked for, by its pixels and its largest level. */
 export interface ProofPicture {
@@ -59,6 +60,7 @@ export const tileUrl = (
 
 /** The same as the deep-zoom viewer asks for it. */
 export const proofTiles = (picture: ProofPicture, shown: Shown) => ({
+  ...(shown.screen === 'display-p3' ? wideTiles : {}),
   width: picture.width,
   height: picture.height,
   tileSize: picture.tile,
@@ -73,6 +75,10 @@ export function levelWithin({ width, height, top }: ProofPicture, longest: numbe
   const halvings = Math.max(0, Math.ceil(Math.log2(Math.max(width, height) / longest)));
   return Math.max(0, top - halvings);
 }
+
+/** The tile that is drawn first: the whole picture. */
+export const firstTile = (picture: ProofPicture, shown: Shown): string =>
+  wholeUrl(picture, shown, picture.tile);
 
 /** The whole picture as one tile. */
 export const wholeUrl = (picture: ProofPicture, shown: Shown, longest: number): string =>
