@@ -5,8 +5,12 @@ import { median } from './folder';
 const MOVES = 60;
 
 /** Milliseconds from each move of a slider until the overlay is drawn anew. */
-async function moved(page: Page, slider: number): Promise<number[]> {
-  await page.waitForSelector('[data-testid=overlay][data-scale]');
+export async function moved(
+  page: Page,
+  slider: number,
+  overlay = '[data-testid=overlay][data-scale]',
+): Promise<number[]> {
+  await page.waitForSelector(overlay);
   await page.waitForTimeout(1500);
   return page.evaluate(
     async ([index, moves]) => {

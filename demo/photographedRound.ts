@@ -51,6 +51,7 @@ export async function photographedRound(open: Studio, workId: number) {
     of,
     'salt-pans_round.jpg',
     Readable.from([jpeg]),
+    new AbortController().signal,
   );
   if (!answer.ok) throw new Error(answer.message);
 }

@@ -25,11 +25,13 @@ export interface LightRules {
   /** Part of the wanted luminance by which a screen may be off, and from which it is plainly wrong. */
   near: number;
   far: number;
-  /** The light prints are judged by, K, and how far whites may be apart. */
+  /** The light prints are judged by, K; how far whites may be apart, and from where they plainly differ. */
   usualKelvin: number;
   kelvinApart: number;
+  kelvinFar: number;
   /** Illuminance within which prints are judged, lx: less hides shadows, more flatters them. */
-  lux: readonly [number, number];
+  luxLeast: number;
+  luxMost: number;
   /** Days that a calibration lasts. */
   calibrationDays: number;
 }
@@ -39,7 +41,9 @@ export const LIGHT_RULES: LightRules = {
   far: 0.25,
   usualKelvin: 5000,
   kelvinApart: 300,
-  lux: [375, 625],
+  kelvinFar: 1000,
+  luxLeast: 375,
+  luxMost: 625,
   calibrationDays: 30,
 };
 
@@ -74,13 +78,13 @@ export function judgeLight(
   rules: LightRules = LIGHT_RULES,
 ): LightFinding[] {
   const found: LightFinding[] = [];
-  const [least, most] = rules.lux;
-  const lit = v.lux >= least && v.lux <= most;
+  const within = [rules.luxLeast, rules.luxMost] as const;
+  const lit = v.lux >= rules.luxLeast && v.lux <= rules.luxMost;
   found.push({
     what: 'lux',
     tone: lit ? 'good' : 'caution',
     found: v.lux,
-    within: rules.lux,
+    within,
   });
   if (v.luminance !== null) {
     const wanted = luminanceOf(v.lux, v.reflectance);
@@ -97,7 +101,8 @@ export function judgeLight(
     const apart = Math.abs(v.lightKelvin - v.screenKelvin);
     found.push({
       what: 'whites',
-      tone: apart <= rules.kelvinApart ? 'good' : apart <= 1000 ? 'caution' : 'stop',
+      tone:
+        apart <= rules.kelvinApart ? 'good' : apart <= rules.kelvinFar ? 'caution' : 'stop',
       light: v.lightKelvin,
       screen: v.screenKelvin,
     });

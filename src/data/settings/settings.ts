@@ -92,7 +92,11 @@ export async function readSettings(db: Reading): Promise<BenchSettings> {
     size: { ...SIZE_RULES, ...chosen.size },
     pack: { ...PACK_RULES, ...chosen.pack },
     today: { ...TODAY_RULES, ...chosen.today },
-    proof: { ...PROOF_RULES, ...chosen.proof },
+    proof: {
+      ...PROOF_RULES,
+      ...chosen.proof,
+      light: { ...PROOF_RULES.light, ...chosen.proof?.light },
+    },
   };
 }
 

@@ -1,9 +1,9 @@
 'use server';
 import type { BenchSettings } from '@/data';
 import { saveSettings } from '@/data';
-import { act, changeSettings, staleForm } from '@/studio';
+import { act, changeSettings, refuse, staleForm } from '@/studio';
 import { choice, defineForm, optional } from '@/core/input';
-import { benchAsked, benchForm, benchWritten } from './benchForm';
+import { benchAsked, benchFault, benchForm, benchWritten } from './benchForm';
 
 const switches = defineForm({
   units: optional(choice('Units', ['metric', 'inch'])),
@@ -25,11 +25,13 @@ export async function setSwitches(typed: unknown) {
 
 /** The bench's settings and the rules of thumb in force. */
 export async function saveBench(typed: unknown) {
-  return act(benchForm, typed, {}, ({ seen, ...asked }, tools) =>
-    changeSettings(tools, 'the change of settings', (stored) => {
+  return act(benchForm, typed, {}, async ({ seen, ...asked }, tools) => {
+    const fault = benchFault(asked);
+    if (fault) return refuse(fault.message, { [fault.field]: fault.message });
+    return changeSettings(tools, 'the change of settings', (stored) => {
       const after = benchAsked(asked, stored);
       const own = benchWritten({ ...stored, ...after });
       return staleForm(seen, benchWritten(stored), own, benchForm.titles) ?? after;
-    }),
-  );
+    });
+  });
 }

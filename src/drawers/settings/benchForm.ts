@@ -53,6 +53,16 @@ const PROOF = {
   sizeFactor: decimal('Reference: sizes to', { min: 1, max: 10 }, '×'),
 };
 
+const LIGHT = {
+  luxLeast: whole('Light on a print, least', { min: 1, max: 100_000 }, 'lx'),
+  luxMost: whole('Light on a print, most', { min: 1, max: 100_000 }, 'lx'),
+  usualKelvin: whole('Prints are judged at', { min: 1000, max: 20_000 }, 'K'),
+  kelvinApart: whole('Whites agree within', { min: 1, max: 5000 }, 'K'),
+  kelvinFar: whole('Whites differ beyond', { min: 1, max: 10_000 }, 'K'),
+  near: percent('Luminance agrees within', { min: 1, max: 100 }),
+  far: percent('Luminance is wrong beyond', { min: 1, max: 200 }),
+};
+
 const STUDIO = {
   ...PLACE_FIELDS,
   closedDays: closedField,
@@ -73,6 +83,7 @@ export const benchForm = defineForm({
   ...SIZE,
   ...CAPTURE,
   ...PROOF,
+  ...LIGHT,
   seen: formSeen,
 });
 
@@ -81,7 +92,28 @@ type Asked = ValueOf<typeof STUDIO> &
   ValueOf<typeof ON_THE_WALL> &
   ValueOf<typeof SIZE> &
   ValueOf<typeof CAPTURE> &
-  ValueOf<typeof PROOF>;
+  ValueOf<typeof PROOF> &
+  ValueOf<typeof LIGHT>;
+
+/** Limits of which the second lies at or beyond the first. */
+const RISING: readonly (readonly [keyof Asked, keyof Asked])[] = [
+  ['goodStops', 'poorStops'],
+  ['driftMean', 'driftWorst'],
+  ['luxLeast', 'luxMost'],
+  ['kelvinApart', 'kelvinFar'],
+  ['near', 'far'],
+];
+
+/** Two limits that contradict each other, by the second of them; null where none do. */
+export function benchFault(asked: Asked): { field: string; message: string } | null {
+  const found = RISING.find(([low, high]) => Number(asked[low]) > Number(asked[high]));
+  if (!found) return null;
+  const [low, high] = found.map((k) => benchForm.titles[k]!) as [string, string];
+  return {
+    field: found[1],
+    message: `${high}: lies under “${low}”. Raise it, or lower the other.`,
+  };
+}
 
 /** The form as it lies on the bench: three columns of headed groups. */
 export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly string[]])[])[] =
@@ -89,6 +121,7 @@ export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly strin
     [
       ['The studio', Object.keys(STUDIO)],
       ['Rules of thumb: proof', Object.keys(PROOF)],
+      ['Rules of thumb: screen and light', Object.keys(LIGHT)],
     ],
     [['Rules of thumb: size', Object.keys(SIZE)]],
     [
@@ -101,7 +134,7 @@ export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly strin
 /** The bench's settings as they stand in their form. */
 export function benchWritten(settings: BenchSettings): Typed {
   const { size, pack, today, capture, proof } = settings;
-  const all = { ...settings, ...size, ...capture, ...proof };
+  const all = { ...settings, ...size, ...capture, ...proof, ...proof.light };
   const { seen: _, ...typed } = benchForm.write(
     {
       ...all,
@@ -134,7 +167,11 @@ export const benchAsked = (
   handlingDays: asked.handlingDays,
   size: { ...settings.size, ...picked(asked, SIZE), ...picked(asked, ON_THE_WALL) },
   capture: { ...settings.capture, ...picked(asked, CAPTURE) },
-  proof: { ...settings.proof, ...picked(asked, PROOF) },
+  proof: {
+    ...settings.proof,
+    ...picked(asked, PROOF),
+    light: { ...settings.proof.light, ...picked(asked, LIGHT) },
+  },
   pack: { ...settings.pack, scaleTolerance: asked.scaleTolerance },
   today: {
     ...settings.today,

@@ -35,10 +35,16 @@ it('a rule of thumb that is changed is the one in force, until it is taken back'
   expect((await loadPrepare('1', { size: SIZE })).settings.printPpi).toBe(360);
   expect(await undo({})).toMatchObject({ ok: true, value: 'the change of settings' });
   const proofing = { sizeFactor: '1.2', driftMean: '1', driftWorst: '3' };
-  expect(await save({ ...proofing, calibrationDays: '14' })).toMatchObject({ ok: true });
+  const light = { luxLeast: '200', luxMost: '400', kelvinApart: '500', near: '20' };
+  expect(await save({ ...proofing, ...light, calibrationDays: '14' })).toMatchObject({
+    ok: true,
+  });
   expect((await loadPrepare('1', { size: SIZE })).sizeFactor).toBe(1.2);
   expect((await loadProof('1', { size: SIZE })).limits).toEqual({ mean: 1, worst: 3 });
-  expect((await loadLight()).rules.calibrationDays).toBe(14);
+  expect((await loadLight()).rules).toEqual({
+    ...{ luxLeast: 200, luxMost: 400, usualKelvin: 5000, kelvinApart: 500 },
+    ...{ kelvinFar: 1000, near: 0.2, far: 0.25, calibrationDays: 14 },
+  });
   await undo({});
   expect((await loadPrepare('1', { size: SIZE })).settings.printPpi).toBe(300);
   expect((await form()).standingFactor).toBe('1.5');
@@ -60,6 +66,11 @@ it.each([
   [{ standingFactor: '9' }, 'standingFactor'],
   [{ handlingDays: '-1' }, 'handlingDays'],
   [{ backupAfterDays: '0' }, 'backupAfterDays'],
+  // Limits that contradict each other.
+  [{ luxLeast: '700' }, 'luxMost'],
+  [{ near: '30' }, 'far'],
+  [{ driftMean: '19' }, 'driftWorst'],
+  [{ goodStops: '2', poorStops: '1' }, 'poorStops'],
 ])('refuses %j at its field, and changes nothing', async (over, field) => {
   const before = await form();
   expect(await save(over as Record<string, string>)).toMatchObject({

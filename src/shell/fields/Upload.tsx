@@ -28,10 +28,19 @@ interface UploadProps {
   invitation: string;
   onDone: () => void;
   primary?: boolean;
+  /** What is done with it once it is there, before its name. */
+  doing?: string;
 }
 
 /** Drop or pick one file; its bytes stream to the server, with progress and cancel. */
-export function Upload({ url, accept, invitation, onDone, primary }: UploadProps) {
+export function Upload({
+  url,
+  accept,
+  invitation,
+  onDone,
+  primary,
+  doing = 'Reading and decoding',
+}: UploadProps) {
   const [share, setShare] = useState<number | null>(null);
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -65,7 +74,7 @@ export function Upload({ url, accept, invitation, onDone, primary }: UploadProps
     return (
       <div style={{ display: 'grid', gap: 8 }}>
         <Progress
-          label={share < 1 ? `Receiving ${name}` : `Reading and decoding ${name}`}
+          label={share < 1 ? `Receiving ${name}` : `${doing} ${name}`}
           share={share}
         />
         <Button

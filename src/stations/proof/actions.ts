@@ -17,6 +17,7 @@ import {
   routesNow,
 } from '@/data';
 import type { Proof } from '@/data';
+import { formatOf } from '@/shell/figures';
 import { instrumentOver } from '@/standins';
 import {
   NO_STRIP,
@@ -36,7 +37,7 @@ import {
 import type { Studio } from '@/studio';
 import { backForm, changeForm, customerForm, roundForm, sendForm } from './proofForms';
 import { printedBy, promisedBack, sentFile } from './whatWasSent';
-import { changeWords } from './measured/words';
+import { changeWords, ruleMovedWords } from './measured/words';
 
 const GONE = 'This round is not there. Open the proof station anew.';
 
@@ -217,7 +218,7 @@ async function changeByPhotograph(
 
 /** Keeps the recipe of the next round: the one of this round with the change that was found for it. */
 export async function keepChange(typed: unknown): Promise<Answer<number>> {
-  return act(changeForm, typed, {}, async (v, { studio, write, at }) => {
+  return act(changeForm, typed, {}, async (v, { studio, settings, write, at }) => {
     const { workId, roundId, photographId } = v;
     const db = studio.db.read;
     const [round, work] = await Promise.all([
@@ -225,7 +226,8 @@ export async function keepChange(typed: unknown): Promise<Answer<number>> {
       getWork(db, workId),
     ]);
     if (!round || !work) return refuse(GONE);
-    if (!round.recipe)
+    const made = round.recipe;
+    if (!made)
       return refuse(
         'This round does not say by which recipe it was made. Send one of a file or a sheet.',
       );
@@ -237,12 +239,15 @@ export async function keepChange(typed: unknown): Promise<Answer<number>> {
     if (typeof change === 'string') return refuse(change);
     if (change.moved.length === 0)
       return refuse('There is nothing to change: the print is what it can be.');
-    const recipe = changedRecipe(round.recipe, change.steps);
+    const recipe = changedRecipe(made, change.steps);
     const row = await write((tx) =>
       addRecipe(tx, {
         name: `${work.title}, after round ${round.round}`.slice(0, 60),
         recipe,
-        remarks: changeWords(change).slice(0, 500),
+        remarks: [changeWords(change, formatOf(settings)), ruleMovedWords(made)]
+          .join(' ')
+          .trim()
+          .slice(0, 500),
         fromId: null,
         at,
       }),

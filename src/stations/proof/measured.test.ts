@@ -20,6 +20,7 @@ import { orderPrintFiles } from '@/stations/prepare/actions';
 import { orderProofSheet } from '@/stations/prepare/proofActions';
 import { readingFile, receiveProfile, receiveReading } from '@/studio';
 import { judgeProof, keepChange, readStrip, sendProof } from './actions';
+import { ruleMovedWords } from './measured/words';
 import { loadProof } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -107,6 +108,9 @@ it('a sheet that is sent is kept with how it is printed, is measured, and says w
   expect(recipe).toMatchObject({ name: 'Slack Water, after round 1' });
   expect(ruleOf(recipe!.recipe)).toBe(2);
   expect(recipe!.remarks).toMatch(/Expected to leave ΔE00/);
+  // Only where the rule is another is that said.
+  expect(recipe!.remarks).not.toMatch(/rule of before/);
+  expect(ruleMovedWords({ rule: 1 })).toMatch(/rule of before; the next one is of/);
   expect(
     stepIn(recipe!.recipe, 'adjust') !== null || stepIn(recipe!.recipe, 'balance') !== null,
   ).toBe(true);

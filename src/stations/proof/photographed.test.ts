@@ -63,11 +63,16 @@ const send = (of: Pick<NewProofRound, 'round'> & Partial<NewProofRound>) =>
       ...of,
     }),
   );
-const bring = (bytes: Buffer, over: Partial<{ round: string; byHand: boolean }> = {}) =>
+const bring = (
+  bytes: Buffer,
+  over: Partial<{ round: string; byHand: boolean }> = {},
+  stop = new AbortController().signal,
+) =>
   receiveProofPhotograph(
     { work: '1', round: '1', byHand: false, ...over },
     'print.jpg',
     Readable.from([bytes]),
+    stop,
   );
 const kept = () => proofPhotographsOf(here.open.db.read, 1);
 const shown = async () =>
@@ -86,6 +91,14 @@ it('what is no photograph of this print is refused in words, and nothing of it k
   expect(await bring(Buffer.from('no picture'))).toMatchObject({ ok: false });
   expect(await bring(jpeg, { round: '99' })).toMatchObject({
     message: expect.stringMatching(/its round is not there/),
+  });
+  // Stopped while it is looked at.
+  const stop = new AbortController();
+  const stopped = bring(jpeg, {}, stop.signal);
+  setTimeout(() => stop.abort(), 200);
+  expect(await stopped).toEqual({
+    ok: false,
+    message: 'print.jpg: stopped. Nothing of it was kept.',
   });
   expect(await kept()).toEqual([]);
   expect(await here.rows('SELECT * FROM proof_placing')).toEqual([]);

@@ -45,7 +45,7 @@ const tableOf = (
         signedFigure(v, format),
       ),
       format.number(shift.difference, 1),
-      cameWords(shift),
+      cameWords(shift, format),
     ].map(printable),
   ),
   foot: printable(foot),
@@ -67,13 +67,13 @@ async function tablesOf(db: Reading, known: Known, round: Proof): Promise<Report
   );
   if (measured && reading) {
     const since = against
-      ? ` Since the approved round ${against.round}: ${of(against.mean)} in the mean, ${of(against.worst.difference)} at most; it ${against.passes ? 'passes' : 'does not pass'} (${limits.mean} and ${limits.worst}).`
+      ? ` Since the approved round ${against.round}: ${of(against.mean)} in the mean, ${of(against.worst.difference)} at most; it ${against.passes ? 'passes' : 'does not pass'} (${of(limits.mean)} and ${of(limits.worst)}).`
       : '';
     tables.push(
       tableOf(
         `Control strip, ${reading.source}`,
         measured.drift,
-        `Against the master, over the white of the paper: ΔE00 ${of(measured.drift.mean)} in the mean.${since} To try: ${changeWords(measured.change)}`,
+        `Against the master, over the white of the paper: ΔE00 ${of(measured.drift.mean)} in the mean.${since} To try: ${changeWords(measured.change, format)}`,
         format,
       ),
     );
@@ -85,7 +85,7 @@ async function tablesOf(db: Reading, known: Known, round: Proof): Promise<Report
       tableOf(
         `Photograph ${photograph.name}`,
         seen.told.drift,
-        `${basisWords(seen.told.regions.white)}${seen.told.change ? ` To try: ${changeWords(seen.told.change)}` : ''}`,
+        `${basisWords(seen.told.regions.white)}${seen.told.change ? ` To try: ${changeWords(seen.told.change, format)}` : ''}`,
         format,
       ),
     );

@@ -2,7 +2,7 @@ import { stat } from 'node:fs/promises';
 import type { Readable } from 'node:stream';
 import type { Corners } from '@/core/capture/geometry';
 import { addProofPhotograph, getWork } from '@/data';
-import { readMaster } from '@/engine';
+import { Cancelled, readMaster } from '@/engine';
 import { keeping } from '../keeping/keeping';
 import { NoMaster, heldAgainstMaster } from '../reads/photographedProof';
 import { now } from '../running/studio';
@@ -28,12 +28,13 @@ const withinOf = (width: number, height: number): Corners => {
 
 /**
  * Takes a photograph or a scan of a round: finds the print in it, or lets its corners be placed by hand.
- * What is not found is refused in words, and nothing of it kept.
+ * What is not found is refused in words, and nothing of it kept; nor is anything once it is stopped.
  */
 export const receiveProofPhotograph = (
   { work, round, byHand }: { work: string; round: string; byHand: boolean },
   givenName: string,
   source: Readable,
+  stop: AbortSignal,
 ): Promise<IntakeAnswer> =>
   receiveFile(givenName, source, PHOTOGRAPH, async ({ open, name, received }) => {
     const db = open.db.read;
@@ -46,7 +47,7 @@ export const receiveProofPhotograph = (
     if (!byHand) {
       const anywhere = { placed: null, proofAt: 'right', card: null } as const;
       try {
-        const seen = await heldAgainstMaster(open, db, of, received.path, anywhere);
+        const seen = await heldAgainstMaster(open, db, of, received.path, anywhere, stop);
         if ('code' in seen) return no(photographFaultWords(name, title, seen));
         if (!seen.regions) return no(photographFaultWords(name, title, { code: 'little' }));
         placing = { proof: seen.proof.corners, original: seen.original?.corners ?? null };
@@ -57,6 +58,7 @@ export const receiveProofPhotograph = (
         );
       }
     }
+    if (stop.aborted) throw new Cancelled();
     const photograph = { sha256: received.sha256, name, width, height, at: now() };
     await keeping(open, async ({ keep }) => {
       await keep(received);

@@ -42,6 +42,7 @@ export async function heldAgainstMaster(
   round: Pick<Proof, 'masterId'>,
   path: string,
   { placed, proofAt, card }: Placing,
+  stop: AbortSignal = nobody(),
 ): Promise<ComparedPhotograph | NotFound> {
   const master = round.masterId === null ? null : await getMaster(db, round.masterId);
   if (!master) throw new NoMaster('does not say which master it was made from');
@@ -51,7 +52,7 @@ export async function heldAgainstMaster(
   await mkdir(paths.tmp, { recursive: true });
   const target = paths.temporary('.v');
   try {
-    const photograph = await decodedFile(path, target, silent, nobody(), runAtOnce);
+    const photograph = await decodedFile(path, target, silent, stop, runAtOnce);
     const pixels = paths.pixels(master.picture);
     const colour = await colourKept(open, master);
     const work = {
@@ -62,7 +63,7 @@ export async function heldAgainstMaster(
       card,
       target: `${target}.small`,
     };
-    return await runAtOnce('comparePhotograph', work, silent, nobody());
+    return await runAtOnce('comparePhotograph', work, silent, stop);
   } finally {
     await Promise.all([target, `${target}.part.v`].map((p) => rm(p, { force: true })));
   }

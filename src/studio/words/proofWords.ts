@@ -1,21 +1,39 @@
+import { seenGrade } from '@/core/proof';
 import type { Recommendation, StaleReason } from '@/core/proof';
 import type { ProofFigures } from '@/engine';
-
-const one = (v: number) => v.toFixed(1);
+import { PLAIN } from './figures';
+import type { Written } from './figures';
 
 /** A share as it is said. */
-export const percent = (share: number): string =>
-  share > 0 && share < 0.001 ? 'under 0.1\u202f%' : `${(share * 100).toFixed(1)}\u202f%`;
+export const percent = (share: number, written: Written = PLAIN): string =>
+  share > 0 && share < 0.001
+    ? `under ${written(0.1, 1)}\u202f%`
+    : `${written(share * 100, 1)}\u202f%`;
+
+const TO_THE_EYE = [
+  'not to be seen',
+  'close',
+  'seen side by side',
+  'clearly seen',
+  'plainly wrong',
+] as const;
+
+/** What a difference means to the eye, for prints that are held side by side: rules of thumb. */
+export const meansWords = (difference: number): string =>
+  TO_THE_EYE[seenGrade(difference)]!;
 
 /** Why an intent is recommended, in figures. */
-export function becauseWords({ intents, recommended }: ProofFigures): string {
+export function becauseWords(
+  { intents, recommended }: ProofFigures,
+  written: Written = PLAIN,
+): string {
   const { relative, perceptual } = intents;
   const means = (a: typeof relative, b: typeof relative) =>
-    `mean ΔE00 ${one(a.cost.mean)} against ${one(b.cost.mean)}`;
+    `mean ΔE00 ${written(a.cost.mean, 1)} against ${written(b.cost.mean, 1)}`;
   const WHY: Record<Recommendation['because'], string> = {
     exact: `relative keeps what can be kept exactly (${means(relative, perceptual)})`,
     less: `perceptual changes this picture less (${means(perceptual, relative)})`,
-    merging: `by relative, ${percent(relative.mergedShare)} of the picture has colours that become one; by perceptual ${percent(perceptual.mergedShare)}`,
+    merging: `by relative, ${percent(relative.mergedShare, written)} of the picture has colours that become one; by perceptual ${percent(perceptual.mergedShare, written)}`,
   };
   return WHY[recommended.because];
 }

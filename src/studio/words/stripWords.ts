@@ -1,3 +1,5 @@
+import { PLAIN } from './figures';
+import type { Written } from './figures';
 import type {
   CgatsFault,
   ReadingFault,
@@ -55,7 +57,10 @@ export function stripFaultWords(
 const SAID = 0.5;
 
 /** A shift in words: darker, redder, yellower, duller; empty where none is to be seen. */
-export function shiftWords({ lightness, red, yellow, chroma }: Shift): string {
+export function shiftWords(
+  { lightness, red, yellow, chroma }: Shift,
+  written: Written = PLAIN,
+): string {
   const parts = [
     [lightness, 'lighter', 'darker'],
     [red, 'redder', 'greener'],
@@ -64,6 +69,6 @@ export function shiftWords({ lightness, red, yellow, chroma }: Shift): string {
   ] as const;
   return parts
     .filter(([v]) => Math.abs(v) >= SAID)
-    .map(([v, more, less]) => `${Math.abs(v).toFixed(1)} ${v > 0 ? more : less}`)
+    .map(([v, more, less]) => `${written(Math.abs(v), 1)} ${v > 0 ? more : less}`)
     .join(', ');
 }

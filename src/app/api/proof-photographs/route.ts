@@ -11,5 +11,5 @@ export const PUT = (request: Request): Promise<Response> =>
       round: asked('round'),
       byHand: asked('byHand') === '1',
     };
-    return receiveProofPhotograph(of, name, body);
+    return receiveProofPhotograph(of, name, body, request.signal);
   });

@@ -4,6 +4,7 @@ import { SHAPE_HUES, SHAPE_STEP, reachAt } from '@/core/colour';
 import type { GamutShape } from '@/core/colour';
 import { Slide } from '@/shell/fields';
 import { Plate } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 import { Small } from '@/shell/words';
 import styled from 'styled-components';
 
@@ -97,6 +98,7 @@ const Ground = () => (
 /** What a profile can print, and another over it: seen from above at three lightnesses, and cut at a hue. */
 export function GamutDrawing({ profiles }: { profiles: readonly Drawn[] }) {
   const [hue, setHue] = useState(8);
+  const { number } = useFormat();
   const names = profiles.map((p) => p.name).join(' and ');
   const degrees = hue * DEGREES;
   return (
@@ -117,7 +119,7 @@ export function GamutDrawing({ profiles }: { profiles: readonly Drawn[] }) {
             rows: Array.from({ length: SHAPE_HUES / 3 }, (_, i) => [
               String(i * 3 * DEGREES),
               ...profiles.flatMap((p) =>
-                LIGHTS.map((l) => reachAt(p.shape, i * 3, l.lightness).toFixed(1)),
+                LIGHTS.map((l) => number(reachAt(p.shape, i * 3, l.lightness), 1)),
               ),
             ]),
           }}
@@ -153,7 +155,7 @@ export function GamutDrawing({ profiles }: { profiles: readonly Drawn[] }) {
             heads: ['L*', ...profiles.map((p) => `${p.name}, C*`)],
             rows: Array.from({ length: 21 }, (_, i) => [
               String(i * 5),
-              ...profiles.map((p) => reachAt(p.shape, hue, i * 5).toFixed(1)),
+              ...profiles.map((p) => number(reachAt(p.shape, hue, i * 5), 1)),
             ]),
           }}
         >

@@ -83,6 +83,7 @@ export function ProfileSlip({
   row: Row;
 }) {
   const format = useFormat();
+  const { number } = format;
   const { self, portrait } = picked;
   return (
     <Slip label="Profile">
@@ -94,15 +95,15 @@ export function ProfileSlip({
         <>
           <Figures
             figures={[
-              { value: portrait.white[0].toFixed(1), unit: 'L*', label: 'paper white' },
-              { value: portrait.black[0].toFixed(1), unit: 'L*', label: 'deepest black' },
+              { value: number(portrait.white[0], 1), unit: 'L*', label: 'paper white' },
+              { value: number(portrait.black[0], 1), unit: 'L*', label: 'deepest black' },
               { value: volumeWords(portrait.shape), unit: 'k', label: 'gamut, Lab units' },
             ]}
           />
           <Sentence>
             Its white is {whiteWords(portrait.white)}; it holds{' '}
-            {Math.round(portrait.covers.srgb * 100)} % of sRGB and{' '}
-            {Math.round(portrait.covers['a98-rgb'] * 100)} % of A98.
+            {number(portrait.covers.srgb * 100)} % of sRGB and{' '}
+            {number(portrait.covers['a98-rgb'] * 100)} % of A98.
           </Sentence>
         </>
       ) : (
@@ -124,15 +125,15 @@ export function ProfileSlip({
       {portrait && (
         <FactList
           facts={[
-            ['White, L* a* b*', labWords(portrait.white)],
-            ['Black, L* a* b*', labWords(portrait.black)],
+            ['White, L* a* b*', labWords(portrait.white, number)],
+            ['Black, L* a* b*', labWords(portrait.black, number)],
             ...SPACE_IDS.map((id): [string, string] => [
               `Share of ${RGB_SPACES[id].name}`,
-              `${(portrait.covers[id] * 100).toFixed(1)} %`,
+              `${number(portrait.covers[id] * 100, 1)} %`,
             ]),
             [
               'Round trip, mean and p95',
-              `${portrait.roundTrip.mean.toFixed(2)}, ${portrait.roundTrip.p95.toFixed(2)} ΔE00`,
+              `${number(portrait.roundTrip.mean, 2)}, ${number(portrait.roundTrip.p95, 2)} ΔE00`,
             ],
           ]}
         />
@@ -142,7 +143,7 @@ export function ProfileSlip({
           facts={[
             ['Tables', tableWords(self)],
             ['Made', self.made ? format.day(self.made) : 'not said'],
-            ['Size', `${(self.bytes / 1000).toFixed(0)} kB`],
+            ['Size', `${number(self.bytes / 1000)} kB`],
             ['Copyright', self.copyright || 'not said'],
           ]}
         />

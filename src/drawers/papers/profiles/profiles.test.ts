@@ -5,6 +5,7 @@ import type { InProcess } from '../../../../e2e/support/inProcess';
 import { receiveProfile } from '@/studio';
 import { leaveUnused, takeIntoUse } from './actions';
 import { loadProfiles } from './view';
+import { PLAIN } from '@/studio/words/figures';
 import { kindWords, labWords, tableWords, whiteWords } from './words';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -84,7 +85,7 @@ it('says what a profile is in words', () => {
   expect(kindWords({ ...self, tables: [] })).toBe('printer, CMYK by Lab, version 2.4');
   expect(tableWords({ ...self, tables: [] })).toMatch(/all intents are one/);
   expect(tableWords({ ...self, tables: ['relative'] })).toBe('relative');
-  expect(labWords([95.04, -0.01, 3.26])).toBe('95.0  0.0  3.3');
+  expect(labWords([95.04, -0.01, 3.26], PLAIN)).toBe('95.0  0.0  3.3');
   expect(
     [
       [95, 0, 0],

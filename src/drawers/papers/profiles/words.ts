@@ -1,3 +1,4 @@
+import type { Written } from '@/studio/words/figures';
 import type { GamutShape, ProfileSelf, Vector } from '@/core/colour';
 
 const CLASS_WORDS = {
@@ -21,8 +22,8 @@ export const tableWords = ({ tables }: ProfileSelf): string =>
     : tables.join(', ');
 
 /** A colour in L*a*b*, as a note has it. */
-export const labWords = (lab: Vector): string =>
-  lab.map((v) => (Math.abs(v) < 0.05 ? 0 : v).toFixed(1)).join('  ');
+export const labWords = (lab: Vector, written: Written): string =>
+  lab.map((v) => written(Math.abs(v) < 0.05 ? 0 : v, 1)).join('  ');
 
 /** How a white looks, by its tint. */
 export function whiteWords([, a, b]: Vector): string {

@@ -56,8 +56,12 @@ export function LightDesk({ light, today, rules }: LightView) {
             </Sentence>
           ))}
           <Small>
-            Limits are rules of thumb: 375 to 625 lx, 5000 K, whites within 300 K, luminance
-            within 10 %; a calibration lasts {rules.calibrationDays} days (Settings).
+            Limits are rules of thumb, changed under Settings:{' '}
+            {format.number(rules.luxLeast)} to {format.number(rules.luxMost)} lx,{' '}
+            {format.number(rules.usualKelvin)} K, whites within{' '}
+            {format.number(rules.kelvinApart)} K, luminance within{' '}
+            {format.number(rules.near * 100)} %; a calibration lasts {rules.calibrationDays}{' '}
+            days.
           </Small>
         </Surface>
         <Slip label="Screen and light">

@@ -1,4 +1,3 @@
-import { LIGHT_RULES } from '@/core/proof';
 import { lightNow, readSettings } from '@/data';
 import { studio, todayOf } from '@/studio';
 
@@ -9,7 +8,10 @@ export async function loadLight() {
   return {
     light: light ?? null,
     today: todayOf(settings),
-    rules: { ...LIGHT_RULES, calibrationDays: settings.today.calibrationDays },
+    rules: {
+      ...settings.proof.light,
+      calibrationDays: settings.today.calibrationDays,
+    },
   };
 }
 

@@ -43,7 +43,7 @@ export function AnswerTable({
               <td>{format.number(shift.difference, 1)}</td>
               {foretold && <td>{own ? format.number(own.difference, 1) : '–'}</td>}
               <td className="wrap" style={{ textAlign: 'left', paddingLeft: 18 }}>
-                {cameWords(shift)}
+                {cameWords(shift, format)}
               </td>
             </tr>
           );

@@ -7,7 +7,7 @@ import { Problem } from '@/shell/said';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { keepChange } from '../actions';
 import type { ProofView } from '../view';
-import { movesWords, outOfReachWords } from './words';
+import { movesWords, outOfReachWords, ruleMovedWords } from './words';
 
 /** The change to try, and what is made of it. */
 export function ChangeToTry({
@@ -30,7 +30,7 @@ export function ChangeToTry({
   );
   if (!round) return null;
   const size = picked ? `&size=${encodeURIComponent(picked.key)}` : '';
-  const out = outOfReachWords(change.colours);
+  const out = outOfReachWords(change.colours, format);
   return (
     <>
       <SectionLabel>The change to try</SectionLabel>
@@ -40,13 +40,16 @@ export function ChangeToTry({
         </Sentence>
       ) : (
         <>
-          <Sentence>{movesWords(change.moved)}.</Sentence>
+          <Sentence>{movesWords(change.moved, format)}.</Sentence>
           <Small>
             Expected to leave ΔE00 {format.number(change.left, 1)} of{' '}
             {format.number(change.before, 1)} to a good print on this paper,{' '}
             {format.number(change.toMaster.left, 1)} of{' '}
             {format.number(change.toMaster.before, 1)} to the original.
           </Small>
+          {round.recipe && ruleMovedWords(round.recipe) && (
+            <Small>{ruleMovedWords(round.recipe)}</Small>
+          )}
           {kept === null ? (
             <Button
               isDisabled={sending}

@@ -11,7 +11,7 @@ import { ChangeToTry } from './ChangeToTry';
 import { RoundSlip } from '../RoundSlip';
 import { ReadStrip } from './ReadStrip';
 import { StripDrawing } from './StripDrawing';
-import { meansWords } from './words';
+import { meansWords } from '@/studio/words/proofWords';
 
 /** What came back, measured: the strip against the master, by tone and hue, and what to change. */
 export function MeasuredSheet({ view, head }: { view: ProofView; head: React.ReactNode }) {

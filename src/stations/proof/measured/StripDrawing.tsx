@@ -2,6 +2,7 @@
 import type { Vector } from '@/core/colour';
 import { layOutStrip } from '@/core/proof';
 import { Plate } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 import type { MeasuredProof } from '@/studio';
 
 const css = ([l, a, b]: Readonly<Vector>) =>
@@ -16,10 +17,11 @@ const SCALE = SIDE / side;
 
 /** The strip as it lies: of each patch the master above, the print below, over the white of its paper. */
 export function StripDrawing({ measured }: { measured: MeasuredProof }) {
+  const format = useFormat();
+  const of = (v: number) => format.number(v, 1);
   const found = new Map(measured.drift.patches.map((p) => [p.name, p]));
   const rows = measured.strip.map((p) => {
     const read = found.get(p.name);
-    const of = (v: number) => v.toFixed(1);
     return [
       p.name,
       ...p.lab.map(of),
@@ -33,7 +35,7 @@ export function StripDrawing({ measured }: { measured: MeasuredProof }) {
       fixed
       width={width * SCALE + 90}
       height={height * SCALE + 2}
-      said={`Control strip of 36 patches, each the master above and the print below; mean ΔE00 ${measured.drift.mean.toFixed(1)}, worst ${measured.drift.worst.name} with ${measured.drift.worst.difference.toFixed(1)}`}
+      said={`Control strip of 36 patches, each the master above and the print below; mean ΔE00 ${of(measured.drift.mean)}, worst ${measured.drift.worst.name} with ${of(measured.drift.worst.difference)}`}
       figures={{
         heads: ['patch', 'L*', 'a*', 'b*', 'L* print', 'a*', 'b*', 'ΔE00'],
         rows,
@@ -49,7 +51,7 @@ export function StripDrawing({ measured }: { measured: MeasuredProof }) {
             <g key={p.name} transform={`translate(${x} ${y})`}>
               <title>
                 {p.name}
-                {read ? `: ΔE00 ${read.difference.toFixed(1)}` : ', not read'}
+                {read ? `: ΔE00 ${of(read.difference)}` : ', not read'}
               </title>
               <rect width={SIDE} height={SIDE / 2} fill={css(p.lab)} />
               <rect
@@ -66,7 +68,7 @@ export function StripDrawing({ measured }: { measured: MeasuredProof }) {
                   textAnchor="end"
                   fill={light ? '#161616' : '#fdfdfc'}
                 >
-                  {read.difference.toFixed(1)}
+                  {of(read.difference)}
                 </text>
               )}
               {!read && p.kind !== 'paper' && (

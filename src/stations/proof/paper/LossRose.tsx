@@ -3,6 +3,7 @@ import { HUES, TONES, hueAngle } from '@/core/colour';
 import type { Tone } from '@/core/colour';
 import type { ProofCost } from '@/core/proof';
 import { Plate } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 
 const SIDE = 330;
 const HIGH = 214;
@@ -25,6 +26,7 @@ const at = (degrees: number, r: number) => {
 
 /** What is lost, by hue around and by tone: bars as long as the mean difference. */
 export function LossRose({ cost }: { cost: ProofCost }) {
+  const { number } = useFormat();
   const longest = Math.max(
     ...HUES.flatMap((h) => TONES.map((t) => cost.byBoth[h][t].mean)),
   );
@@ -33,7 +35,7 @@ export function LossRose({ cost }: { cost: ProofCost }) {
   const long = (v: number) => HUB + (v / most) * REACH;
   const present = HUES.filter((h) => cost.byHue[h].share > 0.001);
   const said = present
-    .map((h) => `${h} ${TONES.map((t) => cost.byBoth[h][t].mean.toFixed(1)).join(', ')}`)
+    .map((h) => `${h} ${TONES.map((t) => number(cost.byBoth[h][t].mean, 1)).join(', ')}`)
     .join('; ');
   return (
     <Plate
@@ -50,9 +52,9 @@ export function LossRose({ cost }: { cost: ProofCost }) {
         ],
         rows: [...HUES, 'neutral' as const].map((h) => [
           h,
-          `${(cost.byHue[h].share * 100).toFixed(1)} %`,
-          ...TONES.map((t) => (h === 'neutral' ? '' : cost.byBoth[h][t].mean.toFixed(2))),
-          cost.byHue[h].p95.toFixed(1),
+          `${number(cost.byHue[h].share * 100, 1)} %`,
+          ...TONES.map((t) => (h === 'neutral' ? '' : number(cost.byBoth[h][t].mean, 2))),
+          number(cost.byHue[h].p95, 1),
         ]),
       }}
     >

@@ -2,12 +2,14 @@
 import styled from 'styled-components';
 import type { Vector } from '@/core/colour';
 import type { MergedExample, ProofFigures } from '@/engine';
+import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
 import { SectionLabel, Small } from '@/shell/words';
 import type { PaperAtHand } from '../view';
 import { wholeUrl } from './proofSource';
 import type { ProofPicture, Shown } from './proofSource';
 import type { FiguresBy } from './useFigures';
+import type { Written } from '@/studio/words/figures';
 import { percent } from '@/studio/words/proofWords';
 
 /** A colour of D50 as the browser paints it. */
@@ -50,6 +52,7 @@ export function MergedPairs({
   examples: readonly MergedExample[];
   onLook: (at: { x: number; y: number }) => void;
 }) {
+  const { number } = useFormat();
   return (
     <section>
       <SectionLabel>
@@ -60,7 +63,7 @@ export function MergedPairs({
       {pairs > 0 && (
         <>
           <Small>
-            over 2 ΔE00 apart before, under 1 after; {percent(share)} of the picture
+            over 2 ΔE00 apart before, under 1 after; {percent(share, number)} of the picture
           </Small>
           <Swatches>
             {examples.slice(0, SHOWN).map((e, i) => (
@@ -140,8 +143,8 @@ const Sheets = styled.ul`
   }
 `;
 
-const lostOn = (found: ProofFigures | undefined) =>
-  found ? `${percent(found.reach.beyond[1])} lost` : 'measuring …';
+const lostOn = (found: ProofFigures | undefined, written: Written) =>
+  found ? `${percent(found.reach.beyond[1], written)} lost` : 'measuring …';
 
 /** The papers at hand, each with the picture as it prints there, and which of them holds it best. */
 export function PapersAtHand({
@@ -166,6 +169,7 @@ export function PapersAtHand({
   shownToo: boolean;
   best: string;
 }) {
+  const { number } = useFormat();
   return (
     <section>
       <SectionLabel>The papers at hand, and what each cannot hold</SectionLabel>
@@ -194,7 +198,7 @@ export function PapersAtHand({
                 </span>
                 <b>{p.name}</b>
                 {p.surface}
-                {on && <>, {lostOn(by[on])}</>}
+                {on && <>, {lostOn(by[on], number)}</>}
               </Link>
             </li>
           );

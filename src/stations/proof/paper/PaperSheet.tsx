@@ -5,6 +5,7 @@ import { ButtonLink, useSingleKeys } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useWideScreen } from '@/shell/drawing';
 import type { Overlay } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
 import { Empty, Problem } from '@/shell/said';
 import { SectionLabel, Small } from '@/shell/words';
 import type { ProofView } from '../view';
@@ -49,6 +50,7 @@ export function PaperSheet({
   const on = paper?.profile ? `icc:${paper.profile.sha256}` : null;
   const wide = useWideScreen();
   const [desk, set] = usePaperDesk(work.id, view.screens, wide);
+  const { number } = useFormat();
   const [split, setSplit] = useState(0.5);
   const [master, setMaster] = useState(false);
   const [lookAt, setLookAt] = useState<{ x: number; y: number } | null>(null);
@@ -191,7 +193,7 @@ export function PaperSheet({
                 href={href}
                 onPick={(id) => setPressed({ id, from: view.paperId })}
                 shownToo={ready}
-                best={bestPaper(papers, by, paper.id)}
+                best={bestPaper(papers, by, paper.id, number)}
               />
             </Right>
           )}

@@ -53,6 +53,8 @@ export function PaperSlip({
   onLook: (at: { x: number; y: number } | null) => void;
 }) {
   const format = useFormat();
+  const { number } = format;
+  const space = spaceSentence(by, number);
   const { profile } = paper;
   const { work, picked } = view;
   const cost = figures?.intents[intent].cost;
@@ -90,15 +92,15 @@ export function PaperSlip({
           <Figures
             figures={[
               {
-                value: (figures.reach.beyond[1] * 100).toFixed(1),
+                value: number(figures.reach.beyond[1] * 100, 1),
                 unit: '%',
                 label: 'out of reach',
               },
-              { value: cost.mean.toFixed(1), unit: '', label: 'mean ΔE00' },
-              { value: cost.max.toFixed(1), unit: '', label: 'the worst' },
+              { value: number(cost.mean, 1), unit: '', label: 'mean ΔE00' },
+              { value: number(cost.max, 1), unit: '', label: 'the worst' },
             ]}
           />
-          <Sentence>{paperSentence(figures, intent)}</Sentence>
+          <Sentence>{paperSentence(figures, intent, number)}</Sentence>
           <SlipTable>
             <thead>
               <tr>
@@ -123,9 +125,9 @@ export function PaperSlip({
                         {NAMES[i]}
                       </Pick>
                     </td>
-                    <td>{of.cost.mean.toFixed(1)}</td>
-                    <td>{of.cost.p95.toFixed(1)}</td>
-                    <td>{of.cost.max.toFixed(1)}</td>
+                    <td>{number(of.cost.mean, 1)}</td>
+                    <td>{number(of.cost.p95, 1)}</td>
+                    <td>{number(of.cost.max, 1)}</td>
                     <td>{of.mergedPairs}</td>
                   </tr>
                 );
@@ -133,8 +135,8 @@ export function PaperSlip({
             </tbody>
           </SlipTable>
           <p style={{ fontSize: 12.5 }}>
-            Recommended: {figures.recommended.intent}, since {becauseWords(figures)}.{' '}
-            {INTENT_RULES}
+            Recommended: {figures.recommended.intent}, since {becauseWords(figures, number)}
+            . {INTENT_RULES}
           </p>
           {intent !== figures.recommended.intent && (
             <Button $small onPress={() => set({ intent: null })}>
@@ -154,7 +156,7 @@ export function PaperSlip({
                         {i + 1} {placeName(p)}
                       </Pick>
                     </td>
-                    <td>{p.most.toFixed(1)}</td>
+                    <td>{number(p.most, 1)}</td>
                   </tr>
                 ))}
               </tbody>
@@ -170,18 +172,18 @@ export function PaperSlip({
         <Sentence>Measuring the picture on this paper …</Sentence>
       )}
       <ShownAs desk={desk} set={set} screens={view.screens} wide={wide} />
-      {spaceSentence(by) && (
+      {space && (
         <>
           <SectionLabel>What the hand-over needs</SectionLabel>
-          <p style={{ fontSize: 12.5 }}>{spaceSentence(by)}</p>
+          <p style={{ fontSize: 12.5 }}>{space}</p>
         </>
       )}
       {figures && (
         <Small>
           Measured on {format.number(figures.pixels)} pixels
           {figures.stride > 1 && `, one of ${figures.stride} × ${figures.stride}`};{' '}
-          {percent(figures.reach.beyond[0])} is out of reach by more than 1,{' '}
-          {percent(figures.reach.beyond[2])} by more than 5.
+          {percent(figures.reach.beyond[0], number)} is out of reach by more than 1,{' '}
+          {percent(figures.reach.beyond[2], number)} by more than 5.
         </Small>
       )}
     </Slip>

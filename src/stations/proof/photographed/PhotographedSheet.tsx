@@ -10,7 +10,7 @@ import { Figures } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { AnswerTable } from '../measured/AnswerTable';
 import { ChangeToTry } from '../measured/ChangeToTry';
-import { meansWords } from '../measured/words';
+import { meansWords } from '@/studio/words/proofWords';
 import { RoundSlip } from '../RoundSlip';
 import type { ProofView } from '../view';
 import { PlacedPhotograph } from './PlacedPhotograph';
@@ -151,6 +151,7 @@ function BringPhotograph({ view, roundId }: { view: ProofView; roundId: number }
             ? 'Drop another photograph'
             : 'Drop a photograph or scan of this print'
         }
+        doing={byHand ? 'Taking in' : 'Looking for the print in'}
         onDone={() => router.refresh()}
       />
       <Tick checked={byHand} onChange={setByHand}>
