@@ -14,21 +14,19 @@ const untilShown = (page: Page, link: string): Promise<number> =>
       '[data-testid=proof-glass] canvas',
     )!;
     const pen = glass.getContext('2d')!;
-    const seen = () => {
+    let [before, from] = [NaN, 0];
+    for (;;) {
       const { width, height } = glass;
       const { data } = pen.getImageData(width >> 1, 0, width >> 1, height);
       let sum = 0;
       for (let i = 0; i < data.length; i += 4) sum += data[i]! + 3 * data[i + 2]!;
-      return sum;
-    };
-    const before = seen();
-    const from = performance.now();
-    document.querySelector<HTMLElement>(selector)!.click();
-    while (performance.now() - from < 5000) {
+      if (Number.isNaN(before)) {
+        [before, from] = [sum, performance.now()];
+        document.querySelector<HTMLElement>(selector)!.click();
+      } else if (sum !== before || performance.now() - from > 5000)
+        return performance.now() - from;
       await new Promise(requestAnimationFrame);
-      if (seen() !== before) break;
     }
-    return performance.now() - from;
   }, link);
 
 /**

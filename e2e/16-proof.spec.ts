@@ -144,7 +144,7 @@ test('the picture is seen on the paper, what it loses is measured, and marks fol
   await page.keyboard.press('m');
   await expect.poll(marked).toBeGreaterThan(rings * 2);
   const many = await marked();
-  await slip.getByRole('slider', { name: 'Marked from, ΔE00' }).fill('9');
+  await page.getByRole('slider', { name: 'Marked from, ΔE00' }).fill('9');
   await expect.poll(marked).toBeLessThan(many);
 
   // A place is gone to, at the master’s own pixels.

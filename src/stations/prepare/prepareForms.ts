@@ -11,7 +11,10 @@ export const routeForm = defineForm({
     verbatim('Drop folder', { min: 0, max: 400 }),
     'a full path; empty: a folder beside your data',
   ),
-  inkSet: hinted(text('Ink set', { min: 0, max: 80 }), 'empty: not known'),
+  inkSet: hinted(
+    text('Ink set', { min: 0, max: 80 }),
+    'its inks; others re-open what proofs of it settled',
+  ),
   leastPpi: whole('Asks at least', { min: 72, max: 720 }, 'ppi'),
   target: text('Colours', { max: 80 }),
   press: text('CMYK beside it', { min: 0, max: 80 }),

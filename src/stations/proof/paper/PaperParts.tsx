@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
 import type { Vector } from '@/core/colour';
-import type { MergedExample, ProofFigures } from '@/engine';
+import type { IntentFigures, MergedExample, ProofFigures } from '@/engine';
 import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
 import { SectionLabel, Small } from '@/shell/words';
@@ -87,6 +87,35 @@ export function MergedPairs({
             ))}
           </Swatches>
         </>
+      )}
+    </section>
+  );
+}
+
+/** Gradients that break into steps, and where the worst of them is. */
+export function BrokenGradients({
+  gradients: { smooth, broken, worst },
+  onLook,
+}: {
+  gradients: IntentFigures['gradients'];
+  onLook: (at: { x: number; y: number }) => void;
+}) {
+  if (smooth === 0) return null;
+  if (broken === 0)
+    return (
+      <SectionLabel>
+        {smooth === 1 ? 'Its one gradient stays' : `Its ${smooth} gradients stay`} even
+      </SectionLabel>
+    );
+  return (
+    <section style={{ display: 'flex', gap: 12, alignItems: 'baseline' }}>
+      <SectionLabel>
+        {broken} of {smooth} gradients {broken === 1 ? 'breaks' : 'break'} into steps
+      </SectionLabel>
+      {worst && (
+        <Look type="button" onClick={() => onLook(worst)}>
+          <Small>look at the worst</Small>
+        </Look>
       )}
     </section>
   );
@@ -197,8 +226,7 @@ export function PapersAtHand({
                   )}
                 </span>
                 <b>{p.name}</b>
-                {p.surface}
-                {on && <>, {lostOn(by[on], number)}</>}
+                {on ? lostOn(by[on], number) : p.surface}
               </Link>
             </li>
           );

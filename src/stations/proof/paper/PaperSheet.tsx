@@ -1,6 +1,7 @@
 'use client';
 import type { Viewer } from 'openseadragon';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Tone } from '@/core/colour';
 import { ButtonLink, useSingleKeys } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useWideScreen } from '@/shell/drawing';
@@ -11,8 +12,9 @@ import { SectionLabel, Small } from '@/shell/words';
 import type { ProofView } from '../view';
 import { Left, Panes, Right, Two } from './layout';
 import { LossRose } from './LossRose';
-import { MergedPairs, PapersAtHand } from './PaperParts';
+import { BrokenGradients, MergedPairs, PapersAtHand } from './PaperParts';
 import { PaperSlip } from './PaperSlip';
+import { ShownAs } from './ShownAs';
 import { usePaperDesk } from './paperDesk';
 import { ProofPane } from './ProofPane';
 import { placeRings, reachMarks } from './drawMarks';
@@ -123,6 +125,7 @@ export function PaperSheet({
       </Bench>
     );
   const cost = figures?.intents[intent];
+  const toneLost = (tone: Tone) => number(cost?.cost.byTone[tone].mean ?? 0, 1);
   const pane = { picture, split, lookAt, group, onShown: () => setReady(true) };
   return (
     <Bench>
@@ -158,7 +161,12 @@ export function PaperSheet({
                 />
               )}
             </Panes>
-            <Small>Drag the line; hold b for the master; + and the wheel go closer.</Small>
+            <ShownAs desk={desk} set={set} screens={view.screens} wide={wide} />
+            <Small>
+              {desk.beside
+                ? 'They move together; + and the wheel go closer.'
+                : 'Drag the line; hold b for the master; + and the wheel go closer.'}
+            </Small>
           </Left>
           {desk.beside ? null : (
             <Right>
@@ -166,9 +174,10 @@ export function PaperSheet({
               {cost ? (
                 <>
                   <section>
-                    <SectionLabel>What is lost, by hue and tone</SectionLabel>
+                    <SectionLabel>What is lost in the mean by {intent}, ΔE00</SectionLabel>
                     <Small>
-                      mean ΔE00 by {intent}: shadows black, midtones grey, lights white
+                      shadows (black) {toneLost('shadows')}, midtones (grey){' '}
+                      {toneLost('midtones')}, lights (white) {toneLost('highlights')}
                     </Small>
                     <div style={{ width: 330, margin: '0 auto' }}>
                       <LossRose cost={cost.cost} />
@@ -180,6 +189,7 @@ export function PaperSheet({
                     examples={cost.examples}
                     onLook={setLookAt}
                   />
+                  <BrokenGradients gradients={cost.gradients} onLook={setLookAt} />
                 </>
               ) : (
                 !trouble && <Small>Measuring what {paper.name} holds of it …</Small>
@@ -205,9 +215,7 @@ export function PaperSheet({
         figures={figures}
         by={by}
         intent={intent}
-        desk={desk}
-        wide={wide}
-        set={set}
+        onIntent={(to) => set({ intent: to })}
         lookAt={lookAt}
         onLook={setLookAt}
       />

@@ -11,8 +11,6 @@ import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { INTENT_RULES, becauseWords, percent } from '@/studio/words/proofWords';
 import styled from 'styled-components';
 import type { PaperAtHand, ProofView } from '../view';
-import { ShownAs } from './ShownAs';
-import type { PaperDesk } from './paperDesk';
 import type { FiguresBy } from './useFigures';
 import { paperSentence, spaceSentence } from './words';
 
@@ -34,9 +32,7 @@ export function PaperSlip({
   figures,
   by,
   intent,
-  desk,
-  wide,
-  set,
+  onIntent,
   lookAt,
   onLook,
 }: {
@@ -45,10 +41,8 @@ export function PaperSlip({
   figures: ProofFigures | null;
   by: FiguresBy;
   intent: WeighedIntent;
-  desk: PaperDesk;
-  /** Whether Display P3 can be shown here. */
-  wide: boolean;
-  set: (over: Partial<PaperDesk>) => void;
+  /** An intent that is chosen; null: the recommended one. */
+  onIntent: (intent: WeighedIntent | null) => void;
   lookAt: { x: number; y: number } | null;
   onLook: (at: { x: number; y: number } | null) => void;
 }) {
@@ -119,7 +113,7 @@ export function PaperSlip({
                     <td>
                       <Pick
                         type="button"
-                        onClick={() => set({ intent: i })}
+                        onClick={() => onIntent(i)}
                         aria-pressed={i === intent}
                       >
                         {NAMES[i]}
@@ -139,7 +133,7 @@ export function PaperSlip({
             . {INTENT_RULES}
           </p>
           {intent !== figures.recommended.intent && (
-            <Button $small onPress={() => set({ intent: null })}>
+            <Button $small onPress={() => onIntent(null)}>
               Take the recommendation
             </Button>
           )}
@@ -171,7 +165,6 @@ export function PaperSlip({
       ) : (
         <Sentence>Measuring the picture on this paper …</Sentence>
       )}
-      <ShownAs desk={desk} set={set} screens={view.screens} wide={wide} />
       {space && (
         <>
           <SectionLabel>What the hand-over needs</SectionLabel>

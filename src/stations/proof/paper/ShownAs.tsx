@@ -3,21 +3,15 @@ import styled from 'styled-components';
 import { RGB_SPACES } from '@/core/colour';
 import { Choose, Slide, Tick } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
-import { SectionLabel } from '@/shell/words';
 import type { ProofView } from '../view';
 import type { PaperDesk } from './paperDesk';
 
-const Ticks = styled.div`
+const Row = styled.div`
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
-`;
-const Line = styled.div`
-  display: flex;
   align-items: center;
-  gap: 8px;
+  gap: 4px 14px;
   font-size: 13px;
-  white-space: nowrap;
 `;
 
 /** How the proof is shown: what of the paper, what is marked, on which screen. */
@@ -35,20 +29,17 @@ export function ShownAs({
 }) {
   const format = useFormat();
   return (
-    <>
-      <SectionLabel>How it is shown</SectionLabel>
-      <Ticks>
-        <Tick checked={desk.paperWhite} onChange={(v) => set({ paperWhite: v })}>
-          paper white
-        </Tick>
-        <Tick checked={desk.blackInk} onChange={(v) => set({ blackInk: v })}>
-          black of the ink
-        </Tick>
-        <Tick checked={desk.beside} onChange={(v) => set({ beside: v })}>
-          side by side
-        </Tick>
-      </Ticks>
-      <Line>
+    <Row role="group" aria-label="How it is shown" style={{ paddingTop: 6 }}>
+      <Tick checked={desk.paperWhite} onChange={(v) => set({ paperWhite: v })}>
+        paper white
+      </Tick>
+      <Tick checked={desk.blackInk} onChange={(v) => set({ blackInk: v })}>
+        black of the ink
+      </Tick>
+      <Tick checked={desk.beside} onChange={(v) => set({ beside: v })}>
+        side by side
+      </Tick>
+      <Row style={{ flexWrap: 'nowrap', gap: 8, flex: '1 0 100%', whiteSpace: 'nowrap' }}>
         <Tick checked={desk.marks} onChange={(v) => set({ marks: v })}>
           marked from {format.number(desk.threshold, 1)} ΔE00
         </Tick>
@@ -61,9 +52,9 @@ export function ShownAs({
           value={desk.threshold}
           onChange={(v) => set({ threshold: v, marks: true })}
         />
-      </Line>
-      <Line>
-        <span>On a screen of</span>
+      </Row>
+      <Row style={{ flexWrap: 'nowrap', gap: 8 }}>
+        <span>on a screen of</span>
         <Choose
           label="Screen"
           value={desk.screen}
@@ -74,7 +65,7 @@ export function ShownAs({
           ]}
           onChange={(screen) => set({ screen })}
         />
-      </Line>
-    </>
+      </Row>
+    </Row>
   );
 }
