@@ -8,12 +8,13 @@ import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { CustomerSaid, JudgeRound, SendRound } from './RoundForms';
 import { RoundLine } from './RoundLine';
+import { UsualChanges } from './UsualChanges';
 import type { ProofView } from './view';
 import { Rounds, Columns, standing } from './proofParts';
 
 /** The rounds of a size, round by round, until one is approved. */
 export function RoundsSheet({ view, head }: { view: ProofView; head: React.ReactNode }) {
-  const { work, master, picked, papers, rounds, out, reference, file, usually } = view;
+  const { work, master, picked, papers, rounds, out, reference, file } = view;
   const last = rounds.at(-1);
   const format = useFormat();
   const cost = rounds.reduce((total, r) => total + r.cost, 0);
@@ -99,6 +100,7 @@ export function RoundsSheet({ view, head }: { view: ProofView; head: React.React
           >
             {standing(view)}
           </Sentence>
+          {!out && <UsualChanges key={view.usual?.paperId} view={view} />}
           {papers.length === 0 ? (
             <>
               <Small>There is no paper in the drawer yet.</Small>
@@ -110,11 +112,6 @@ export function RoundsSheet({ view, head }: { view: ProofView; head: React.React
             <JudgeRound key={out.id} view={view} />
           ) : (
             <SendRound key={rounds.length} view={view} />
-          )}
-          {usually.length > 0 && (
-            <Small>
-              On this paper other works needed: {usually.map((u) => u.toChange).join('; ')}.
-            </Small>
           )}
           {!out && last && <CustomerSaid view={view} roundId={last.id} />}
           <Small>Changing paper, printer, profile or size re-opens the question.</Small>

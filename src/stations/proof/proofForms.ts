@@ -99,6 +99,13 @@ export const changeForm = defineForm({
   photographId: optional(rowNumber('Photograph')),
 });
 
+/** What usually is changed on a paper, taken to begin with. */
+export const usualForm = defineForm({
+  workId,
+  paperId: rowNumber('Paper'),
+  sizeKey: text('Size', { max: 60 }),
+});
+
 const pixel = { type: 'number', minimum: 0, maximum: 100_000 } as const;
 const place = (more: Record<string, object> = {}) =>
   ({

@@ -1,4 +1,3 @@
-import type { Proof } from '@/data';
 import { zoomLevels } from '@/core/image';
 import {
   MOST_CHOICES,
@@ -12,7 +11,6 @@ import {
   proofPhotographsOf,
   proofReadingsOf,
   proofsOf,
-  proofsOnPaper,
   routesNow,
   sheetFilesOf,
 } from '@/data';
@@ -34,6 +32,7 @@ import type { ProofPicture } from './paper/proofSource';
 import { photographedOf } from './photographed/view';
 import { measuredOf } from './measured/view';
 import { sheetOf } from './sheetNames';
+import { usualOn } from './usual';
 
 /** A paper at hand, and the profile that it is printed through; null where none is known. */
 export interface PaperAtHand {
@@ -74,20 +73,6 @@ const NOT_PHOTOGRAPHED: Awaited<ReturnType<typeof photographedOf>> = {
   photograph: null,
   photographable: false,
 };
-
-/** Rounds of a paper that are looked back at, of whatever work. */
-const LOOKED_BACK = 12;
-
-/** What the last rounds on a paper were to change, newest first. */
-const usuallyChanged = (rounds: readonly Proof[], workId: number) =>
-  rounds
-    .filter((r) => r.workId !== workId && r.toChange)
-    .map(({ round, toChange, sizeKey }) => ({
-      round,
-      toChange: toChange!.replace(/\.$/, ''),
-      sizeKey,
-    }))
-    .slice(0, 4);
 
 /** The proof station: the rounds of a size, and which one is held as the reference. */
 export async function loadProof(id: string, query: Record<string, string | undefined>) {
@@ -230,9 +215,7 @@ export async function loadProof(id: string, query: Record<string, string | undef
     approvedKeys: [
       ...new Set(proofs.filter((p) => p.verdict === 'approved').map((p) => p.sizeKey)),
     ],
-    usually: before
-      ? usuallyChanged(await proofsOnPaper(db, before, LOOKED_BACK), work.id)
-      : [],
+    usual: before ? await usualOn(db, work.id, before) : null,
     file: files.find((f) => f.sizeKey === picked?.key)?.name ?? null,
   };
 }

@@ -1,3 +1,6 @@
+import type { Format } from '@/shell/figures';
+import { movedWords } from './measured/words';
+import type { UsualOnPaper } from './usual';
 import type { EyeAspect } from '@/core/proof';
 
 export const VERDICTS = {
@@ -36,3 +39,15 @@ export function eyeWords(aspect: EyeAspect, step: number): string {
   const how = Math.abs(step) === 1 ? 'a little ' : 'much ';
   return `${EYE_NAMES[aspect]} ${how}${end}`;
 }
+
+/** What other works on a paper were changed by, in numbers. */
+export const usualWords = (
+  { paper, changed: { works, changes } }: Pick<UsualOnPaper, 'paper' | 'changed'>,
+  numbers: Pick<Format, 'number'>,
+): string =>
+  `Your last ${works} works on ${paper} were changed before they were approved: ${changes
+    .map(
+      ({ by, works: of, ...place }) =>
+        `${movedWords({ ...place, was: 0, now: by }, numbers)} (${of} of ${works})`,
+    )
+    .join(', ')}.`;

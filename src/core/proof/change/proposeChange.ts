@@ -1,15 +1,17 @@
-import {
-  BALANCE_LENGTHS,
-  colourDifference,
-  differenceParts,
-  hueOf,
-  toneOf,
-} from '../../colour';
-import type { BalancePart, Vector } from '../../colour';
-import { ADJUSTED, LIMITS, RECIPE_RULE, STEPS, coloursThrough } from '../../prepare';
-import type { Recipe, RecipeStep, StepOf } from '../../prepare';
+import { colourDifference, differenceParts, hueOf, toneOf } from '../../colour';
+import type { Vector } from '../../colour';
+import { RECIPE_RULE, coloursThrough } from '../../prepare';
+import type { Recipe, RecipeStep } from '../../prepare';
 import { leastSquares } from './leastSquares';
-import type { Sought } from './leastSquares';
+import {
+  closedSteps,
+  numberOf,
+  numbersMoved,
+  openSteps,
+  placesOf,
+  withNumbers,
+} from './numbers';
+import type { ChangePart, NumberMoved, Place } from './numbers';
 
 /** A colour of the original, and as it came on paper; both CIELAB, the print over its paper's white. */
 export interface PrintedColour {
@@ -23,8 +25,6 @@ export interface PrintedColour {
 /** Colours over the white of the paper that a soft proof foretells. */
 export type Foretell = (labs: readonly Vector[]) => Vector[];
 
-/** Parts of a recipe that a change may move. */
-export type ChangePart = 'adjust' | BalancePart;
 /** What of a recipe is moved together, from the simplest on. */
 const TRIED: readonly (readonly ChangePart[])[] = [
   ['adjust'],
@@ -34,18 +34,6 @@ const TRIED: readonly (readonly ChangePart[])[] = [
   ['tones', 'hues'],
   ['adjust', 'curve', 'tones', 'hues'],
 ];
-const ALL = TRIED.at(-1)!;
-
-/** One number of a recipe that a change moves. */
-export interface NumberMoved {
-  step: 'adjust' | 'balance';
-  /** Of `adjust` its field; of `balance` the part. */
-  part: (typeof ADJUSTED)[number] | BalancePart;
-  /** Which of the part. */
-  at: number;
-  was: number;
-  now: number;
-}
 
 export interface ChangedColour {
   name: string;
@@ -83,89 +71,6 @@ const WORTH = 0.85;
 const SPARED = 0.03;
 /** What a change as large as is usual costs, in squares of CIEDE2000. */
 const WEIGHT = 0.15;
-/** The usual size of numbers, and the finest step of each. */
-const ADJUST = { scale: 20, fine: 1 };
-const SHIFT = { scale: 4, fine: 0.5 };
-
-/** The number sought: of which step and part it is. */
-interface Place extends Sought {
-  step: 'adjust' | 'balance';
-  part: NumberMoved['part'];
-  at: number;
-  fine: number;
-}
-
-const placesOf = (parts: readonly ChangePart[]): Place[] =>
-  parts.flatMap((of): Place[] => {
-    if (of === 'adjust')
-      return ADJUSTED.map((part) => {
-        const [least, most] = LIMITS[part];
-        return { step: 'adjust', part, at: 0, ...ADJUST, least, most };
-      });
-    const [least, most] = LIMITS.shift;
-    return Array.from({ length: BALANCE_LENGTHS[of] }, (_, at) => ({
-      step: 'balance',
-      part: of,
-      at,
-      ...SHIFT,
-      least,
-      most,
-    }));
-  });
-
-/** The recipe's steps with one of each kind that is moved, carried out; what was left out begins at nothing. */
-function openSteps(steps: readonly RecipeStep[]): RecipeStep[] {
-  const usual = { ppi: 0, radius: 0 };
-  const opened = steps.map((s): RecipeStep => {
-    if (s.kind !== 'adjust' && s.kind !== 'balance') return s;
-    return s.on ? s : { ...STEPS[s.kind].usual(usual), on: true };
-  });
-  for (const kind of ['adjust', 'balance'] as const) {
-    if (opened.some((s) => s.kind === kind)) continue;
-    const before = opened.findIndex((s) => s.kind === 'resample');
-    opened.splice(Math.max(0, before), 0, { ...STEPS[kind].usual(usual), on: true });
-  }
-  return opened;
-}
-
-type Moving = StepOf<'adjust'> | StepOf<'balance'>;
-
-const valueAt = (step: Moving, { part, at }: Pick<Place, 'part' | 'at'>): number => {
-  const value = (step as unknown as Record<string, number | number[]>)[part]!;
-  return Array.isArray(value) ? value[at]! : value;
-};
-
-function withValue(step: Moving, { part, at }: Place, value: number): Moving {
-  const before = (step as unknown as Record<string, number | number[]>)[part]!;
-  const now = Array.isArray(before) ? before.map((v, i) => (i === at ? value : v)) : value;
-  return { ...step, [part]: now };
-}
-
-const withNumbers = (
-  steps: readonly RecipeStep[],
-  places: readonly Place[],
-  numbers: readonly number[],
-): RecipeStep[] =>
-  steps.map((s) => {
-    if (s.kind !== 'adjust' && s.kind !== 'balance') return s;
-    let step: Moving = s;
-    places.forEach((place, k) => {
-      if (place.step === s.kind) step = withValue(step, place, numbers[k]!);
-    });
-    return step;
-  });
-
-const numberOf = (steps: readonly RecipeStep[], place: Place): number =>
-  valueAt(steps.find((s) => s.kind === place.step) as Moving, place);
-
-/** Steps that do nothing are left out again. */
-function closedSteps(steps: readonly RecipeStep[]): RecipeStep[] {
-  const still = (step: Moving) =>
-    placesOf(ALL).every((p) => p.step !== step.kind || valueAt(step, p) === 0);
-  return steps.map((s) =>
-    (s.kind === 'adjust' || s.kind === 'balance') && still(s) ? { ...s, on: false } : s,
-  );
-}
 
 const RAMP = Array.from({ length: 101 }, (_, l): Vector => [l, 0, 0]);
 
@@ -291,17 +196,10 @@ export function proposeChange(
     if (left < best.left * WORTH) best = { parts: moving, steps: next, left };
   }
   const after = best.parts.length === 0 ? came : expected(best.steps);
-  const openedNow = openSteps(best.steps);
   return {
     steps: best.steps,
     parts: best.parts,
-    moved:
-      best.parts.length === 0
-        ? []
-        : placesOf(ALL).flatMap((p) => {
-            const [was, now] = [numberOf(opened, p), numberOf(openedNow, p)];
-            return was === now ? [] : [{ step: p.step, part: p.part, at: p.at, was, now }];
-          }),
+    moved: best.parts.length === 0 ? [] : numbersMoved(steps, best.steps),
     before,
     left: meanOf(after, wanted),
     toMaster: { before: meanOf(came, master), left: meanOf(after, master) },

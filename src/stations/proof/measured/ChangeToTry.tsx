@@ -1,10 +1,11 @@
 'use client';
 import { useState } from 'react';
 import type { ProposedChange } from '@/core/proof';
-import { Button, ButtonLink, useAction } from '@/shell/actions';
+import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { NextRecipe } from '../NextRecipe';
 import { keepChange } from '../actions';
 import type { ProofView } from '../view';
 import { movesWords, outOfReachWords, ruleMovedWords } from './words';
@@ -20,7 +21,7 @@ export function ChangeToTry({
   /** By what it was found, where not by the strip. */
   of?: Record<string, string>;
 }) {
-  const { work, round, picked } = view;
+  const { work, round } = view;
   const format = useFormat();
   const [kept, setKept] = useState<number | null>(null);
   const { run, sending, problem } = useAction(
@@ -29,7 +30,6 @@ export function ChangeToTry({
     setKept,
   );
   if (!round) return null;
-  const size = picked ? `&size=${encodeURIComponent(picked.key)}` : '';
   const out = outOfReachWords(change.colours, format);
   return (
     <>
@@ -60,17 +60,7 @@ export function ChangeToTry({
               Make it the next recipe
             </Button>
           ) : (
-            <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
-              <ButtonLink
-                $small
-                href={`/works/${work.id}/proof?sheet=paper&paper=${round.paperId}${size}&recipe=${kept}`}
-              >
-                See it on the paper
-              </ButtonLink>
-              <ButtonLink $small href={`/works/${work.id}/prepare?recipe=${kept}${size}`}>
-                Prepare with it
-              </ButtonLink>
-            </div>
+            <NextRecipe view={view} paperId={round.paperId} recipeId={kept} />
           )}
           <Problem>{problem}</Problem>
         </>
