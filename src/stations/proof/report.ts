@@ -109,6 +109,7 @@ function factsOf(round: Proof, { page, customers }: Known): [string, string][] {
         `${round.profile}${round.intent ? `, ${INTENT_NAMES[round.intent]}` : ''}`,
     ],
     ['Media setting', round.setting],
+    ['Ink set', round.inkSet],
     ['Paper', `${round.paper}${round.lot ? `, lot ${round.lot}` : ''}`],
     ['Cost', money(round.cost, round.currency)],
     ['What it tried', round.remarks],
