@@ -3,15 +3,13 @@ import { join, resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { BUSY_MS } from './busy';
 import { migrationsFolder, refuseNewer } from './version';
 import { carryOver } from './carry/carryOver';
 import type { Database, OpenDatabase } from './reading';
 import * as schema from './schema';
 
 export type { Database, OpenDatabase, Reading, Writing } from './reading';
-
-/** How long a write waits for another process before it says that the database is held. */
-const BUSY_MS = 2000;
 
 export const dataFolder = () =>
   resolve(/*turbopackIgnore: true*/ process.env.GLASSINE_HOME ?? './var');

@@ -1,3 +1,5 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -31,4 +33,28 @@ it('refuses a studio of a later version, and writes nothing to it', async () => 
   await expect(openDatabase(home)).rejects.toThrow(/later version of Glassine/);
   expect(await migrations()).toBe(before);
   client.close();
+});
+
+/** Another process, which has a database to itself for a while. */
+const HOLDER = `
+  const { createClient } = require('@libsql/client');
+  const client = createClient({ url: 'file:' + process.argv[1] });
+  (async () => {
+    await client.execute('PRAGMA locking_mode = EXCLUSIVE');
+    await client.execute('CREATE TABLE held (id)');
+    console.log('held');
+    setTimeout(() => client.close(), 500);
+  })();
+`;
+
+it('waits for a process that has the database to itself for a moment', async () => {
+  const path = join(home, 'studio.db');
+  const holder = spawn(process.execPath, ['-e', HOLDER, path]);
+  const gone = once(holder, 'exit');
+  await once(holder.stdout, 'data');
+  const hasty = createClient({ url: `file:${path}`, timeout: 0 });
+  await expect(hasty.execute('SELECT 1 FROM sqlite_master')).rejects.toThrow(/locked/);
+  hasty.close();
+  await refuseNewerFolder(home);
+  await gone;
 });

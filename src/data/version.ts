@@ -2,6 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import type { Client } from '@libsql/client';
+import { BUSY_MS } from './busy';
 
 export const migrationsFolder = () =>
   resolve(/*turbopackIgnore: true*/ process.env.GLASSINE_MIGRATIONS ?? './drizzle');
@@ -39,7 +40,8 @@ export async function refuseNewer(client: Client, what: string): Promise<void> {
 export async function refuseNewerFolder(home: string): Promise<void> {
   const path = join(home, 'studio.db');
   if (!existsSync(path)) return;
-  const client = createClient({ url: `file:${path}` });
+  // After a kill whoever opens it first reads the log of it back; until then others wait.
+  const client = createClient({ url: `file:${path}`, timeout: BUSY_MS });
   try {
     await refuseNewer(client, home);
   } finally {
