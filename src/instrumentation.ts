@@ -18,6 +18,6 @@ export async function register(): Promise<void> {
     .upTo(open.db.read, settings)
     .catch(() => undefined);
   void lapsedNow(open.db.read)
-    .upTo(open.db.read, null)
+    .upTo(open.db.read, settings)
     .catch(() => undefined);
 }

@@ -1,3 +1,5 @@
+import type { InProcess } from './inProcess';
+
 /** What a round says beside its work, size, paper and route, where a test has nothing to say of it. */
 export const SENT = {
   file: '',
@@ -26,3 +28,14 @@ export const stripDesk = (sizeKey: string) => ({
   overview: false,
   strip: true,
 });
+
+/** A further paper in the drawer, as the first; its number. */
+export async function addPaper(here: InProcess): Promise<number> {
+  const columns = `maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+    currency, reorder_point, printer_setting, permanence, note, created_at`;
+  await here.rows(
+    `INSERT INTO paper (name, ${columns}) SELECT name || ' again', ${columns} FROM paper WHERE id = 1`,
+  );
+  const [row] = await here.rows<{ id: number }>('SELECT max(id) AS id FROM paper');
+  return row!.id;
+}

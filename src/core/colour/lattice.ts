@@ -139,6 +139,8 @@ export function lattice(plan: LatticePlan): Lattice {
   const tables: (Float32Array | undefined)[] = new Array<undefined>(BLOCKS ** 3).fill(
     undefined,
   );
+  /** How far a value may miss; a rough grid is asked no such thing. */
+  const most = tolerance === 'rough' ? Infinity : tolerance;
   const coarseLength = (CELLS + 1) ** 3 * outs;
   let [blocks, fine] = [0, 0];
 
@@ -180,7 +182,7 @@ export function lattice(plan: LatticePlan): Lattice {
     const wanted = exact(middles, CELLS ** 3);
     const looked = new Float32Array(CELLS ** 3 * outs);
     convert(middles, looked, CELLS ** 3);
-    if (looked.some((v, i) => Math.abs(v - wanted[i]!) > Number(tolerance))) {
+    if (looked.some((v, i) => Math.abs(v - wanted[i]!) > most)) {
       tables[number] = tableOf(FINE_CELLS);
       fine += 1;
     }

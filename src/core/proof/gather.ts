@@ -75,18 +75,17 @@ export function gatherColours(
   const few = distinct(samples, channels);
   if (few) return few;
   const pixels = samples.length / channels;
-  const cells = CELLS;
   const cellOf = Array.from({ length: channels }, (_, c) => cellsAlong(axes?.[c]));
-  const placeOf = new Int32Array(cells ** channels).fill(-1);
+  const placeOf = new Int32Array(CELLS ** channels).fill(-1);
   const of = new Uint32Array(pixels);
-  const sums = new Float64Array(Math.min(pixels, cells ** channels) * channels);
-  const counts = new Float64Array(Math.min(pixels, cells ** channels));
+  const sums = new Float64Array(Math.min(pixels, CELLS ** channels) * channels);
+  const counts = new Float64Array(Math.min(pixels, CELLS ** channels));
   let found = 0;
   const [one, two = one, three = one] = cellOf as [Uint8Array, Uint8Array?, Uint8Array?];
   for (let p = 0, i = 0; p < pixels; p += 1, i += channels) {
     let cell = one[samples[i]!]!;
     if (channels === 3)
-      cell = (cell * cells + two[samples[i + 1]!]!) * cells + three[samples[i + 2]!]!;
+      cell = (cell * CELLS + two[samples[i + 1]!]!) * CELLS + three[samples[i + 2]!]!;
     let place = placeOf[cell]!;
     if (place < 0) {
       place = found;

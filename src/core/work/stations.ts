@@ -36,23 +36,53 @@ export interface WorkFacts {
   ordersShipped: number;
 }
 
+/** Why a station needs attention. */
+export type Attention =
+  | 'unread'
+  | 'untagged'
+  | 'fallsShort'
+  | 'reopened'
+  | 'checksFailed'
+  | 'proofsOut'
+  | 'referencesLapsed'
+  | 'numbersGone'
+  | 'ordersLate'
+  | 'ordersOpen';
+
+/** What of each station needs attention, and how much of it there is; what there is none of is left out. */
+export function attentionOf(f: WorkFacts): Record<Station, [Attention, number][]> {
+  const some = (...all: [Attention, number][]) => all.filter(([, n]) => n > 0);
+  return {
+    capture: some(
+      ['unread', Number(f.masterRead === 'failed')],
+      ['untagged', Number(f.masterRead !== 'none' && f.untagged)],
+    ),
+    size: some(['fallsShort', f.offeredFallingShort], ['reopened', f.offeredReopened]),
+    prepare: some(['checksFailed', f.printFilesFailed]),
+    proof: some(['proofsOut', f.proofsOut], ['referencesLapsed', f.referencesLapsed]),
+    edition: some(['numbersGone', Number(f.editions > 0 && f.numbersLeft === 0)]),
+    price: [],
+    finish: [],
+    pack: some(['ordersLate', f.ordersLate], ['ordersOpen', f.ordersOpen - f.ordersLate]),
+  };
+}
+
 /** Done, needs attention, or not yet: for each station of one work. */
 export function markStations(f: WorkFacts): Record<Station, Mark> {
-  const mark = (attention: boolean, done: boolean): Mark =>
-    attention ? 'attention' : done ? 'done' : 'notYet';
-  return {
-    capture: mark(
-      f.masterRead === 'failed' || (f.masterRead !== 'none' && f.untagged),
-      f.masterRead === 'ready',
-    ),
-    size: mark(f.offeredFallingShort + f.offeredReopened > 0, f.offered > 0),
-    prepare: mark(f.printFilesFailed > 0, f.printFiles > 0),
-    proof: mark(f.proofsOut + f.referencesLapsed > 0, f.proofsApproved > 0),
-    edition: mark(f.editions > 0 && f.numbersLeft === 0, f.editions > 0),
-    price: mark(false, f.priced > 0),
-    finish: mark(false, f.finished > 0),
-    pack: mark(f.ordersLate > 0 || f.ordersOpen > 0, f.ordersShipped > 0),
+  const attention = attentionOf(f);
+  const done: Record<Station, boolean> = {
+    capture: f.masterRead === 'ready',
+    size: f.offered > 0,
+    prepare: f.printFiles > 0,
+    proof: f.proofsApproved > 0,
+    edition: f.editions > 0,
+    price: f.priced > 0,
+    finish: f.finished > 0,
+    pack: f.ordersShipped > 0,
   };
+  const mark = (s: Station): Mark =>
+    attention[s].length > 0 ? 'attention' : done[s] ? 'done' : 'notYet';
+  return Object.fromEntries(STATIONS.map((s) => [s, mark(s)])) as Record<Station, Mark>;
 }
 
 /** The station to go to next: the first that needs attention, else the first not yet done. */

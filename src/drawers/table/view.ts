@@ -49,8 +49,8 @@ async function short(db: Reading, settings: BenchSettings) {
 }
 
 /** Sizes on offer whose approved proof is no reference any more. */
-async function lapsed(db: Reading) {
-  const { found, waiting } = await lapsedNow(db).upTo(db, null);
+async function lapsed(db: Reading, settings: BenchSettings) {
+  const { found, waiting } = await lapsedNow(db).upTo(db, settings);
   const lines = await titled(db, found);
   return { waiting, lines };
 }
@@ -141,7 +141,7 @@ export async function loadTable() {
     worksLacking(db, 'master', MOST),
     worksLacking(db, 'sizes', MOST),
     short(db, settings),
-    lapsed(db),
+    lapsed(db, settings),
   ]);
   const [backup, span, light] = await Promise.all([
     lastDone(db, 'backup'),

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { SpaceId } from '@/core/colour';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { createTransform } from './colourEngine';
@@ -13,6 +14,12 @@ export interface MasterColour {
   /** Its numbers are 16-bit values of the working space, as a copy of ours holds them. */
   carried?: true;
 }
+
+/** A name of a master's colour: the same for the same profile and the same that was said. */
+export const colourName = ({ icc, assumedSpace, carried }: MasterColour): string =>
+  [icc && createHash('sha256').update(icc).digest('base64'), assumedSpace, carried].join(
+    ' ',
+  );
 
 /** Turns rows of a master into RGB or CMYK of a target, 16 bit, or 8 bit for the screen. */
 export interface RowConverter {

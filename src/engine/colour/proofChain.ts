@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import {
   D50,
   labOf,
@@ -14,7 +13,7 @@ import { coloursThrough } from '@/core/prepare';
 import type { Intent, RecipeStep } from '@/core/prepare';
 import { createTransform } from './colourEngine';
 import { floatTransform, floatsOf } from './littleCms';
-import { asNative, masterEnd, rowConverter } from './masterColour';
+import { asNative, colourName, masterEnd, rowConverter } from './masterColour';
 import type { MasterColour, RowConverter } from './masterColour';
 import type { PrintTarget } from './printTarget';
 
@@ -236,20 +235,16 @@ export function masterAxes(
   colour: MasterColour,
   channels: 1 | 3,
 ): Float32Array[] | undefined {
-  const { icc, native } = masterEnd(colour, channels);
-  const key = `${channels} ${native} ${createHash('sha256').update(icc).digest('base64')}`;
+  const key = `${channels} ${colourName(colour)}`;
   if (!knownAxes.has(key)) {
     if (knownAxes.size >= MOST_AXES) knownAxes.clear();
-    knownAxes.set(key, axesOf(icc, native, channels));
+    knownAxes.set(key, axesOf(colour, channels));
   }
   return knownAxes.get(key);
 }
 
-function axesOf(
-  icc: Uint8Array,
-  native: 1 | 3,
-  channels: 1 | 3,
-): Float32Array[] | undefined {
+function axesOf(colour: MasterColour, channels: 1 | 3): Float32Array[] | undefined {
+  const { icc, native } = masterEnd(colour, channels);
   if (native === 1) {
     const curve = readGreyProfile(icc);
     return curve ? [lightnessAxis(curve)] : undefined;

@@ -13,12 +13,12 @@ export type WorkerWord =
 
 const SAY_EVERY_MS = 100;
 
-let nice: number | null = null;
+let stoodBack = false;
 
 /** Stands back behind others; once, since a thread may not step forward again. */
 function standBack(niceness: number): void {
-  if (nice !== null) return;
-  nice = niceness;
+  if (stoodBack) return;
+  stoodBack = true;
   try {
     // Linux keeps a priority for every thread; elsewhere the name is not there, and no harm done.
     setPriority(Number(readlinkSync('/proc/thread-self').split('/').at(-1)), niceness);

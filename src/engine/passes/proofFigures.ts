@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import {
   brokenGradients,
   differences,
@@ -24,7 +23,7 @@ import type { Vector } from '@/core/colour';
 import { deepestOf, gamutReach } from '../colour/gamutReach';
 import type { MasterColour } from '../colour/masterColour';
 import { labFrom, masterAxes, proofedInMaster } from '../colour/proofChain';
-import { asNative, masterEnd } from '../colour/masterColour';
+import { asNative, colourName, masterEnd } from '../colour/masterColour';
 import type { PrintTarget } from '../colour/printTarget';
 import { Kept } from '../kept';
 import { samplePicture } from './samplePass';
@@ -130,12 +129,8 @@ async function take({ pixels, colour, most }: FiguresWork) {
 }
 type Taken = Awaited<ReturnType<typeof take>>;
 
-const taken = (work: FiguresWork): Promise<Taken> => {
-  const { pixels, colour, most } = work;
-  const icc = colour.icc ? createHash('sha256').update(colour.icc).digest('base64') : '';
-  const name = `${pixels} ${most} ${colour.assumedSpace} ${colour.carried} ${icc}`;
-  return pictures.of(name, () => take(work));
-};
+const taken = (work: FiguresWork): Promise<Taken> =>
+  pictures.of(`${work.pixels} ${work.most} ${colourName(work.colour)}`, () => take(work));
 
 /** Measures a picture by some intents: between it and the proofed picture (see `proofedInMaster`). */
 async function byIntents(
@@ -150,35 +145,38 @@ async function byIntents(
   const found: PartFound['intents'] = {};
   const { icc, native } = masterEnd(colour, sample.channels);
   const ruler = await labFrom(icc, native);
-  for (const intent of asked) {
-    const bpc = blackPoint && intent !== 'absolute';
-    const printed = { profile, intent, blackPoint: bpc };
-    const way = await proofedInMaster(colour, sample.channels, printed);
-    const proof = ruler.lab(Uint16Array.from(way.exact(colours, weights.length)));
-    way.close();
-    const merged = mergedPairs(pick(source, merging), pick(proof, merging));
-    const { worst, ...gradients } = brokenGradients(stretches, of, proof);
-    const share = merging.reduce(
-      (t, at, i) => t + (merged.merges[i] ? weights[at]! : 0),
-      0,
-    );
-    found[intent] = {
-      bpc,
-      cost: proofCost(differences(source, proof), source, weights),
-      mergedPairs: merged.pairs,
-      mergedShare: share / all,
-      examples: merged.examples.map(({ one, other }) => {
-        const [a, b] = [merging[one]!, merging[other]!];
-        return {
-          before: [labAt(source, a), labAt(source, b)],
-          after: [labAt(proof, a), labAt(proof, b)],
-          ...shareOf(first[a]!, sample),
-        };
-      }),
-      gradients: { ...gradients, worst: worst === null ? null : shareOf(worst, sample) },
-    };
+  try {
+    for (const intent of asked) {
+      const bpc = blackPoint && intent !== 'absolute';
+      const printed = { profile, intent, blackPoint: bpc };
+      const way = await proofedInMaster(colour, sample.channels, printed);
+      const proof = ruler.lab(Uint16Array.from(way.exact(colours, weights.length)));
+      way.close();
+      const merged = mergedPairs(pick(source, merging), pick(proof, merging));
+      const { worst, ...gradients } = brokenGradients(stretches, of, proof);
+      const share = merging.reduce(
+        (t, at, i) => t + (merged.merges[i] ? weights[at]! : 0),
+        0,
+      );
+      found[intent] = {
+        bpc,
+        cost: proofCost(differences(source, proof), source, weights),
+        mergedPairs: merged.pairs,
+        mergedShare: share / all,
+        examples: merged.examples.map(({ one, other }) => {
+          const [a, b] = [merging[one]!, merging[other]!];
+          return {
+            before: [labAt(source, a), labAt(source, b)],
+            after: [labAt(proof, a), labAt(proof, b)],
+            ...shareOf(first[a]!, sample),
+          };
+        }),
+        gradients: { ...gradients, worst: worst === null ? null : shareOf(worst, sample) },
+      };
+    }
+  } finally {
+    ruler.close();
   }
-  ruler.close();
   return found;
 }
 

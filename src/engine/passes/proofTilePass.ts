@@ -5,7 +5,7 @@ import { gatherColours } from '@/core/proof';
 import { gamutReach } from '../colour/gamutReach';
 import type { MasterColour } from '../colour/masterColour';
 import type { PrintTarget } from '../colour/printTarget';
-import { asNative, masterEnd } from '../colour/masterColour';
+import { asNative, colourName, masterEnd } from '../colour/masterColour';
 import { labFrom, masterAxes, masterOnScreen, proofedOnScreen } from '../colour/proofChain';
 import type { ProofShown, ProofWay } from '../colour/proofChain';
 import { PixelSource } from '../decode/pixelSource';
@@ -51,15 +51,6 @@ const kept = new Kept<Tables>(12, (tables) => tables.close());
 
 /** Reduced parts that were read of late: the same for the next paper. Each has 1.5 megabytes at most. */
 const parts = new Kept<Uint16Array>(12);
-
-/** Numbers for axes, as they are met: they are the very same for the same profile. */
-const axesNames = new WeakMap<Float32Array, number>();
-let axesMet = 0;
-const axesName = ([first]: readonly Float32Array[]): number => {
-  const name = axesNames.get(first!) ?? (axesMet += 1);
-  axesNames.set(first!, name);
-  return name;
-};
 
 /** How far each pixel is out of reach; colours that are nearly alike are asked about once. */
 async function reachTables(
@@ -135,7 +126,7 @@ export async function proofTile(work: ProofTileWork): Promise<Uint8Array | null>
     const make = () => tablesFor(work, channels);
     const { axes, outs, valuesOf } = await kept.of(work.key, make);
     const by = 2 ** (full - work.level);
-    const place = `${work.pixels} ${work.level} ${work.column} ${work.row} ${axes ? axesName(axes) : ''}`;
+    const place = `${work.pixels} ${work.level} ${work.column} ${work.row} ${colourName(work.colour)}`;
     const part = await parts.of(place, () =>
       Promise.resolve(reducedPart(source, by, box, axes)),
     );

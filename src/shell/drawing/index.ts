@@ -6,3 +6,4 @@ export * from './Plate';
 export * from './deepZoom';
 export * from './useDrawnId';
 export * from './wideColour';
+export * from './labCss';

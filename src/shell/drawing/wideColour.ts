@@ -3,13 +3,15 @@ import type OpenSeadragon from 'openseadragon';
 import { useSyncExternalStore } from 'react';
 
 /** The colours of a wide screen, as browsers name them. */
-const WIDE = 'display-p3';
+export const WIDE_SCREEN = 'display-p3';
 
 /** Whether screen and browser show more than sRGB. */
 function offersWide(): boolean {
   if (!window.matchMedia('(color-gamut: p3)').matches) return false;
-  const pen = document.createElement('canvas').getContext('2d', { colorSpace: WIDE });
-  return pen?.getContextAttributes().colorSpace === WIDE;
+  const pen = document
+    .createElement('canvas')
+    .getContext('2d', { colorSpace: WIDE_SCREEN });
+  return pen?.getContextAttributes().colorSpace === WIDE_SCREEN;
 }
 
 function onGamut(told: () => void): () => void {
@@ -32,7 +34,7 @@ export function wideDrawer(OSD: typeof OpenSeadragon): typeof OpenSeadragon.Canv
           _createDrawingElement: () => HTMLCanvasElement;
         }
       )._createDrawingElement.call(this);
-      made.getContext('2d', { colorSpace: WIDE });
+      made.getContext('2d', { colorSpace: WIDE_SCREEN });
       return made;
     }
   }
@@ -49,7 +51,7 @@ export const wideTiles = {
     image.onload = () => {
       const canvas = document.createElement('canvas');
       [canvas.width, canvas.height] = [image.naturalWidth, image.naturalHeight];
-      const pen = canvas.getContext('2d', { colorSpace: WIDE });
+      const pen = canvas.getContext('2d', { colorSpace: WIDE_SCREEN });
       pen?.drawImage(image, 0, 0);
       job.finish(pen, null, 'context2d');
     };

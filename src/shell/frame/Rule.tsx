@@ -121,7 +121,6 @@ export function Rule({
                   href={`/works/${workId}/${station}`}
                   $here={here}
                   aria-current={here ? 'step' : undefined}
-                  title={why[station]}
                 >
                   <Ticks aria-hidden />
                   <Digit aria-hidden>{i + 1}</Digit>

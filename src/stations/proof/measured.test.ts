@@ -10,14 +10,16 @@ import {
 } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { samplesBy } from '../../../e2e/support/master';
-import { BACK, SENT, stripDesk } from '../../../e2e/support/proofs';
+import { BACK, SENT, addPaper, stripDesk } from '../../../e2e/support/proofs';
 import { colourDifference } from '@/core/colour';
 import { plainRecipe, ruleOf, stepIn } from '@/core/prepare';
-import { chooseStrip, writeCgats } from '@/core/proof';
+import { STRIP_PATCHES, chooseStrip, writeCgats } from '@/core/proof';
 import { getRecipe, proofsOf, sheetFilesOf, takeProfile } from '@/data';
 import { storePaths } from '@/engine';
 import { orderPrintFiles } from '@/stations/prepare/actions';
 import { orderProofSheet } from '@/stations/prepare/proofActions';
+import { orderSettingsSheet } from '@/stations/prepare/settingsActions';
+import { usualSettings } from '@/stations/prepare/settingsDesk';
 import { readingFile, receiveProfile, receiveReading } from '@/studio';
 import { judgeProof, keepChange, readStrip, sendProof } from './actions';
 import { ruleMovedWords } from './measured/words';
@@ -260,4 +262,25 @@ it('a reference whose file is gone, and a reading whose profile is, say so in wo
     ok: false,
     message: expect.stringMatching(/is not in the store any more/),
   });
+});
+
+it('a settings sheet is sent and measured as a proof sheet is: its strip is of the recipe that its cells vary', async () => {
+  const recipe = JSON.stringify(plainRecipe(72, 0.8));
+  const desk = JSON.stringify(usualSettings);
+  const of = { workId: '1', sizeKey: SIZE };
+  expect(await orderSettingsSheet({ ...of, recipe, desk })).toMatchObject({ ok: true });
+  await idle(here.open);
+  const sent = (await send({ paperId: String(await addPaper(here)) })) as {
+    ok: true;
+    value: number;
+  };
+  const round = (await proofsOf(here.open.db.read, 1)).find((r) => r.id === sent.value)!;
+  expect(round.file).toMatch(/settings_/);
+  expect(round.recipe).toMatchObject({ steps: plainRecipe(72, 0.8).steps });
+  expect(await readStrip({ workId: '1', roundId: String(sent.value) })).toMatchObject({
+    ok: true,
+  });
+  const found = await measured(sent.value);
+  expect(found.strip).toHaveLength(STRIP_PATCHES);
+  expect(found.drift.patches.length).toBeGreaterThan(30);
 });

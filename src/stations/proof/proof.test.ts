@@ -1,6 +1,6 @@
 import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
-import { BACK, SENT } from '../../../e2e/support/proofs';
+import { BACK, SENT, addPaper } from '../../../e2e/support/proofs';
 import { reckonPrice } from '@/core/price';
 import { keepRoute } from '@/stations/prepare/handOverActions';
 import { loadPrice } from '@/stations/price/view';
@@ -162,7 +162,7 @@ describe('several in one sending, and what a customer says', () => {
     );
 
   it('are noted together, or none of them', async () => {
-    const second = await addPaper();
+    const second = await addPaper(here);
     const before = await rows();
     const along = (paperId: number) => JSON.stringify([{ file: '', paperId }]);
     const to = { route: 'Pigment desk', paperId: String(second) };
@@ -173,7 +173,7 @@ describe('several in one sending, and what a customer says', () => {
     // The first paper has a round that is still out.
     expect(await send({ ...to, too: along(1) })).toMatchObject({ ok: false });
     expect(await rows()).toEqual(before);
-    const third = await addPaper();
+    const third = await addPaper(here);
     expect(await send({ ...to, too: along(third) })).toMatchObject({ ok: true });
     const [one, other] = (await rows()).slice(-2);
     expect([one!.paper_id, other!.paper_id]).toEqual([second, third]);
@@ -200,17 +200,6 @@ describe('several in one sending, and what a customer says', () => {
     expect(line!.what).toBe('proof.notAgreed');
   });
 });
-
-/** A further paper in the drawer. */
-async function addPaper(): Promise<number> {
-  const columns = `maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
-    currency, reorder_point, printer_setting, permanence, note, created_at`;
-  await here.rows(
-    `INSERT INTO paper (name, ${columns}) SELECT name || ' again', ${columns} FROM paper WHERE id = 1`,
-  );
-  const [row] = await here.rows<{ id: number }>('SELECT max(id) AS id FROM paper');
-  return row!.id;
-}
 
 it('a profile is of its printer: another printer’s is never taken for it', () => {
   const use = (printer: string, setting: string, sha256: string) => ({

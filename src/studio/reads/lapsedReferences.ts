@@ -1,15 +1,16 @@
-import { lastLine, printersSaid, readSettings, referencedSince } from '@/data';
-import type { Reading } from '@/data';
+import { lastLine, printersSaid, referencedSince } from '@/data';
+import type { BenchSettings, Reading } from '@/data';
 import { JudgedWorks, judgeOf } from './judgedWorks';
 import { lapsedReferences } from './referenceOf';
 import type { LapsedReference } from './referenceOf';
 
+type Rules = Pick<BenchSettings, 'proof'>;
+
 /** Judges the references of what is on offer. */
-export class LapsedReferences extends JudgedWorks<LapsedReference, null, number> {
+export class LapsedReferences extends JudgedWorks<LapsedReference, Rules, number> {
   constructor() {
     super({
-      rules: async (db) =>
-        `${await printersSaid(db)} ${(await readSettings(db)).proof.sizeFactor}`,
+      rules: async (db, { proof }) => `${await printersSaid(db)} ${proof.sizeFactor}`,
       nothing: 0,
       mark: lastLine,
       changedSince: referencedSince,

@@ -1,50 +1,40 @@
-import type { Station, WorkFacts } from '@/core/work';
+import { STATIONS, attentionOf } from '@/core/work';
+import type { Attention, Station, WorkFacts } from '@/core/work';
 import { nominalSize } from '@/core/size';
 import type { LapsedReference } from '../reads/referenceOf';
 
-const count = (n: number, one: string, many: string) =>
-  n === 0 ? [] : [`${n} ${n === 1 ? one : many}`];
+const some = (one: string, many: string) => (n: number) => `${n} ${n === 1 ? one : many}`;
+
+const WORDS: Record<Exclude<Attention, 'referencesLapsed'>, (n: number) => string> = {
+  unread: () => 'the master could not be read',
+  untagged: () => 'the master carries no colour profile',
+  fallsShort: some('size falls short', 'sizes fall short'),
+  reopened: some('size was judged otherwise before', 'sizes were judged otherwise before'),
+  checksFailed: some('file failed a check', 'files failed a check'),
+  proofsOut: some('round is out', 'rounds are out'),
+  numbersGone: () => 'no number is left',
+  ordersLate: some('order is late', 'orders are late'),
+  ordersOpen: some('order is open', 'orders are open'),
+};
 
 /** @example lapsedWords({ workId: 1, sizeKey: 'isoA-A3', why: 'the profile is another …' }) // 'no valid reference of A3: the profile …' */
 export const lapsedWords = ({ sizeKey, why }: LapsedReference): string =>
   `no valid reference of ${nominalSize(sizeKey)?.label ?? sizeKey}: ${why}`;
 
-/** Why a station needs attention, where it does. */
+/** Why stations need attention, in words, those that do. */
 export function markReasons(
-  f: WorkFacts,
+  facts: WorkFacts,
   lapsed: readonly LapsedReference[],
 ): Partial<Record<Station, string>> {
-  const why: Record<Station, string[]> = {
-    capture: [
-      ...(f.masterRead === 'failed' ? ['the master could not be read'] : []),
-      ...(f.masterRead !== 'none' && f.untagged
-        ? ['the master carries no colour profile']
-        : []),
-    ],
-    size: [
-      ...count(f.offeredFallingShort, 'size falls short', 'sizes fall short'),
-      ...count(
-        f.offeredReopened,
-        'size was judged otherwise before',
-        'sizes were judged otherwise before',
-      ),
-    ],
-    prepare: count(f.printFilesFailed, 'file failed a check', 'files failed a check'),
-    proof: [
-      ...count(f.proofsOut, 'round is out', 'rounds are out'),
-      ...lapsed.map(lapsedWords),
-    ],
-    edition: f.editions > 0 && f.numbersLeft === 0 ? ['no number is left'] : [],
-    price: [],
-    finish: [],
-    pack: [
-      ...count(f.ordersLate, 'order is late', 'orders are late'),
-      ...count(f.ordersOpen - f.ordersLate, 'order is open', 'orders are open'),
-    ],
-  };
+  const attention = attentionOf(facts);
   return Object.fromEntries(
-    Object.entries(why)
-      .filter(([, said]) => said.length > 0)
-      .map(([station, said]) => [station, said.join('; ')]),
+    STATIONS.filter((s) => attention[s].length > 0).map((s) => [
+      s,
+      attention[s]
+        .flatMap(([what, n]) =>
+          what === 'referencesLapsed' ? lapsed.map(lapsedWords) : [WORDS[what](n)],
+        )
+        .join('; '),
+    ]),
   );
 }

@@ -113,9 +113,15 @@ export function numbersMoved(
   to: readonly RecipeStep[],
 ): NumberMoved[] {
   const [before, after] = [openSteps(from), openSteps(to)];
-  return EVERYWHERE.flatMap(({ step, part, at, ...place }) => {
-    const of = { step, part, at, ...place };
-    const [was, now] = [numberOf(before, of), numberOf(after, of)];
+  return EVERYWHERE.flatMap((place) => {
+    const { step, part, at } = place;
+    const [was, now] = [numberOf(before, place), numberOf(after, place)];
     return was === now ? [] : [{ step, part, at, was, now }];
   });
 }
+
+/** Whether two are of the same number. */
+export const isSameNumber = (
+  one: Pick<Place, 'step' | 'part' | 'at'>,
+  other: Pick<Place, 'step' | 'part' | 'at'>,
+): boolean => one.step === other.step && one.part === other.part && one.at === other.at;

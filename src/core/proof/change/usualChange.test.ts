@@ -44,12 +44,26 @@ it('tells what most of the last four works needed, from their first round to the
 });
 
 it.each([
-  ['approved at once', rounds(1, recipe(4))],
   ['no recipe at first', rounds(1, null, recipe(4))],
   ['by the rule of before', rounds(1, { ...recipe(0), rule: 1 }, recipe(4))],
   ['never approved', rounds(1, recipe(0), recipe(4)).map((r) => ({ ...r, verdict: null }))],
 ])('a work tells nothing that was %s', (_, of) => {
   expect(usualChanges(of)).toEqual({ works: 0, changes: [] });
+});
+
+it('works that needed nothing count: two of four are not most', () => {
+  const two = [1, 2].flatMap((id) => rounds(id, recipe(0), recipe(4)));
+  expect(usualChanges(two).changes).toMatchObject([{ by: 4, works: 2 }]);
+  const atOnce = [3, 4].flatMap((id) => rounds(id, recipe(2)));
+  expect(usualChanges([...two, ...atOnce])).toEqual({ works: 4, changes: [] });
+});
+
+it('what is said is as fine as what is done', () => {
+  const three = [4, 4, 5].flatMap((v, id) => rounds(id, recipe(0), recipe(v)));
+  const { changes } = usualChanges(three);
+  expect(changes).toMatchObject([{ by: 4, works: 3 }]);
+  const steps = withUsual(recipe(1).steps, { changes });
+  expect(stepIn({ ...plain, steps }, 'adjust')).toMatchObject({ lightness: 5 });
 });
 
 it('one work alone tells no usual; two that agree do', () => {

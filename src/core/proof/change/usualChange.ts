@@ -3,6 +3,7 @@ import type { Recipe, RecipeStep } from '../../prepare';
 import {
   EVERYWHERE,
   closedSteps,
+  isSameNumber,
   numberOf,
   numbersMoved,
   openSteps,
@@ -41,18 +42,22 @@ const LEAST_WORKS = 2;
 const isNow = (recipe: Recipe | null): recipe is Recipe =>
   recipe !== null && ruleOf(recipe) === RECIPE_RULE;
 
-/** From the first recipe of a work on a paper to the one that was approved; null where it does not say both. */
+/**
+ * From the first recipe of a work on a paper to the one that was approved: nothing where that was the
+ * first; null where it does not say both.
+ */
 function changeOf(rounds: readonly PastRound[]): NumberMoved[] | null {
-  const approved = rounds.findLast((r) => r.verdict === 'approved' && isNow(r.recipe));
-  const first = rounds.find((r) => r.sizeKey === approved?.sizeKey && isNow(r.recipe));
-  if (!approved?.recipe || !first?.recipe || first === approved) return null;
+  const approved = rounds.findLast((r) => r.verdict === 'approved');
+  const first = rounds.find((r) => r.sizeKey === approved?.sizeKey);
+  if (!approved || !first || !isNow(approved.recipe) || !isNow(first.recipe)) return null;
   return numbersMoved(first.recipe.steps, approved.recipe.steps);
 }
 
 /**
  * What was changed in the last works on a paper from their first round to the one that was approved: the
- * numbers that were moved one way in at least two of four, and in most. `rounds`: on that paper, oldest
- * first. Rounds that do not say their recipe, or say one of an earlier rule, tell nothing.
+ * numbers that were moved one way in at least two of four, and in most; works that were approved at once
+ * count among them. `rounds`: on that paper, oldest first. Works whose rounds do not say their recipe, or
+ * say one of an earlier rule, tell nothing.
  */
 export function usualChanges(rounds: readonly PastRound[]): UsualChanges {
   const works = [...new Set(rounds.map((r) => r.workId))];
@@ -60,18 +65,19 @@ export function usualChanges(rounds: readonly PastRound[]): UsualChanges {
     .map((id) => changeOf(rounds.filter((r) => r.workId === id)))
     .filter((c) => c !== null)
     .slice(-LOOKED_BACK);
-  const changes = EVERYWHERE.flatMap(({ step, part, at }): UsualChange[] => {
+  const changes = EVERYWHERE.flatMap((place): UsualChange[] => {
+    const { step, part, at, fine } = place;
     const moves = told.flatMap((moved) =>
-      moved
-        .filter((m) => m.step === step && m.part === part && m.at === at)
-        .map((m) => m.now - m.was),
+      moved.filter((m) => isSameNumber(m, place)).map((m) => m.now - m.was),
     );
     const up = moves.filter((v) => v > 0);
     const down = moves.filter((v) => v < 0);
     const most = up.length >= down.length ? up : down;
     if (most.length < LEAST_WORKS || most.length * 2 <= told.length) return [];
-    const by = most.reduce((sum, v) => sum + v, 0) / most.length;
-    return [{ step, part, at, by, works: most.length }];
+    const mean = most.reduce((sum, v) => sum + v, 0) / most.length;
+    // As finely as a recipe is changed: what is said is what is done.
+    const by = Math.round(mean / fine) * fine;
+    return by === 0 ? [] : [{ step, part, at, by, works: most.length }];
   });
   return { works: told.length, changes: changes.sort((a, b) => b.works - a.works) };
 }
@@ -83,12 +89,8 @@ export function withUsual(
 ): RecipeStep[] {
   const opened = openSteps(steps);
   const numbers = EVERYWHERE.map((place) => {
-    const usual = changes.find(
-      (c) => c.step === place.step && c.part === place.part && c.at === place.at,
-    );
-    const wanted = numberOf(opened, place) + (usual?.by ?? 0);
-    const fine = usual ? Math.round(wanted / place.fine) * place.fine : wanted;
-    return Math.min(place.most, Math.max(place.least, fine)) + 0;
+    const by = changes.find((c) => isSameNumber(c, place))?.by ?? 0;
+    return Math.min(place.most, Math.max(place.least, numberOf(opened, place) + by));
   });
   return closedSteps(withNumbers(opened, EVERYWHERE, numbers));
 }

@@ -1,12 +1,8 @@
 'use client';
-import type { Vector } from '@/core/colour';
 import { layOutStrip } from '@/core/proof';
-import { Plate } from '@/shell/drawing';
+import { Plate, labCss } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { MeasuredProof } from '@/studio';
-
-const css = ([l, a, b]: Readonly<Vector>) =>
-  `lab(${l.toFixed(2)} ${a.toFixed(2)} ${b.toFixed(2)})`;
 
 const SIDE = 46;
 /** Difference from which a patch is marked: seen side by side. */
@@ -53,12 +49,12 @@ export function StripDrawing({ measured }: { measured: MeasuredProof }) {
                 {p.name}
                 {read ? `: ΔE00 ${of(read.difference)}` : ', not read'}
               </title>
-              <rect width={SIDE} height={SIDE / 2} fill={css(p.lab)} />
+              <rect width={SIDE} height={SIDE / 2} fill={labCss(p.lab)} />
               <rect
                 y={SIDE / 2}
                 width={SIDE}
                 height={SIDE / 2}
-                fill={read ? css(read.reading) : css(p.lab)}
+                fill={read ? labCss(read.reading) : labCss(p.lab)}
               />
               {read && read.difference >= SEEN && (
                 <text

@@ -1,18 +1,17 @@
 'use client';
 import type { Viewer } from 'openseadragon';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Tone } from '@/core/colour';
 import { ButtonLink, useSingleKeys } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useWideScreen } from '@/shell/drawing';
 import type { Overlay } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { Empty, Problem } from '@/shell/said';
-import { SectionLabel, Small } from '@/shell/words';
+import { Small } from '@/shell/words';
 import type { ProofView } from '../view';
 import { Left, Panes, Right, Two } from './layout';
-import { LossRose } from './LossRose';
-import { BrokenGradients, MergedPairs, PapersAtHand } from './PaperParts';
+import { PapersAtHand } from './PapersAtHand';
+import { WhatIsLost } from './WhatIsLost';
 import { PaperSlip } from './PaperSlip';
 import { ShownAs } from './ShownAs';
 import { usePaperDesk } from './paperDesk';
@@ -124,8 +123,7 @@ export function PaperSheet({
         </Surface>
       </Bench>
     );
-  const cost = figures?.intents[intent];
-  const toneLost = (tone: Tone) => number(cost?.cost.byTone[tone].mean ?? 0, 1);
+  const found = figures?.intents[intent];
   const pane = { picture, split, lookAt, group, onShown: () => setReady(true) };
   return (
     <Bench>
@@ -171,26 +169,8 @@ export function PaperSheet({
           {desk.beside ? null : (
             <Right>
               <Problem>{trouble}</Problem>
-              {cost ? (
-                <>
-                  <section>
-                    <SectionLabel>What is lost in the mean by {intent}, ΔE00</SectionLabel>
-                    <Small>
-                      shadows (black) {toneLost('shadows')}, midtones (grey){' '}
-                      {toneLost('midtones')}, lights (white) {toneLost('highlights')}
-                    </Small>
-                    <div style={{ width: 330, margin: '0 auto' }}>
-                      <LossRose cost={cost.cost} />
-                    </div>
-                  </section>
-                  <MergedPairs
-                    pairs={cost.mergedPairs}
-                    share={cost.mergedShare}
-                    examples={cost.examples}
-                    onLook={setLookAt}
-                  />
-                  <BrokenGradients gradients={cost.gradients} onLook={setLookAt} />
-                </>
+              {found ? (
+                <WhatIsLost found={found} intent={intent} onLook={setLookAt} />
               ) : (
                 !trouble && <Small>Measuring what {paper.name} holds of it …</Small>
               )}

@@ -3,7 +3,14 @@ import type { TiledImage, Viewer } from 'openseadragon';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import styled from 'styled-components';
-import { ZoomFrame, ZoomGlass, drawOver, seenOf, wideDrawer } from '@/shell/drawing';
+import {
+  WIDE_SCREEN,
+  ZoomFrame,
+  ZoomGlass,
+  drawOver,
+  seenOf,
+  wideDrawer,
+} from '@/shell/drawing';
 import type { Overlay } from '@/shell/drawing';
 import { FirstSight } from './FirstSight';
 import { SplitLine } from './SplitLine';
@@ -57,7 +64,7 @@ export function ProofPane(props: PaneProps) {
   const latest = useRef(props);
   latest.current = props;
   const { masterId, width, height, tile, top } = picture;
-  const wide = under.screen === 'display-p3';
+  const wide = under.screen === WIDE_SCREEN;
   useEffect(() => {
     let gone = false;
     const all = group.current;

@@ -2,6 +2,7 @@
 import styled from 'styled-components';
 import { RGB_SPACES } from '@/core/colour';
 import { Choose, Slide, Tick } from '@/shell/fields';
+import { WIDE_SCREEN } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { ProofView } from '../view';
 import type { PaperDesk } from './paperDesk';
@@ -60,7 +61,7 @@ export function ShownAs({
           value={desk.screen}
           options={[
             ['srgb', RGB_SPACES.srgb.name],
-            ...(wide ? [['display-p3', RGB_SPACES['display-p3'].name] as const] : []),
+            ...(wide ? [[WIDE_SCREEN, RGB_SPACES[WIDE_SCREEN].name] as const] : []),
             ...screens.map((s) => [`icc:${s.sha256}`, s.name] as const),
           ]}
           onChange={(screen) => set({ screen })}

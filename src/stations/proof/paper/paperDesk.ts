@@ -2,6 +2,7 @@
 import { WEIGHED_INTENTS } from '@/core/proof';
 import type { WeighedIntent } from '@/core/proof';
 import { useKept } from '@/shell/actions';
+import { WIDE_SCREEN } from '@/shell/drawing';
 
 /** What is chosen on the sheet; without an intent the one that is recommended. */
 export interface PaperDesk {
@@ -36,7 +37,7 @@ const isDesk = (v: unknown): v is PaperDesk => {
     d.threshold >= 0.5 &&
     d.threshold <= 10 &&
     typeof d.screen === 'string' &&
-    /^(srgb|display-p3|icc:[0-9a-f]{64})$/.test(d.screen)
+    (d.screen === WIDE_SCREEN || /^(srgb|icc:[0-9a-f]{64})$/.test(d.screen))
   );
 };
 
@@ -50,7 +51,7 @@ export function usePaperDesk(
   const desk = kept ?? USUAL;
   const there =
     desk.screen === 'srgb' ||
-    (desk.screen === 'display-p3' && wide) ||
+    (desk.screen === WIDE_SCREEN && wide) ||
     screens.some((s) => desk.screen === `icc:${s.sha256}`);
   const shown = there ? desk : { ...desk, screen: USUAL.screen };
   return [shown, (over) => keep({ ...shown, ...over })];

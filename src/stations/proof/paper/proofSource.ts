@@ -1,5 +1,5 @@
 import type { Intent } from '@/core/prepare';
-import { wideTiles } from '@/shell/drawing';
+import { WIDE_SCREEN, wideTiles } from '@/shell/drawing';
 
 /** A picture of which tiles are asked for, by its pixels and its largest level. */
 export interface ProofPicture {
@@ -60,7 +60,7 @@ export const tileUrl = (
 
 /** The same as the deep-zoom viewer asks for it. */
 export const proofTiles = (picture: ProofPicture, shown: Shown) => ({
-  ...(shown.screen === 'display-p3' ? wideTiles : {}),
+  ...(shown.screen === WIDE_SCREEN ? wideTiles : {}),
   width: picture.width,
   height: picture.height,
   tileSize: picture.tile,
