@@ -4,6 +4,7 @@ import { Worker } from 'node:worker_threads';
 import { startWorkersBy } from '@/engine';
 import { Stop } from './commands/command';
 import type { Command, Flags } from './commands/command';
+import { cut } from './commands/cut';
 import { inspect, intake, rules } from './commands/pictures';
 import { proofCompare } from './commands/photograph';
 import { softproof, stripCompare } from './commands/proof';
@@ -20,6 +21,7 @@ const COMMANDS: readonly Command[] = [
   softproof,
   stripCompare,
   proofCompare,
+  cut,
   backup,
   verify,
   restore,

@@ -10,3 +10,4 @@ export * from './logBookPdf';
 export * from './csvText';
 export * from './calendar';
 export * from './proofReport';
+export * from './cutSvg';

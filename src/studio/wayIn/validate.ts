@@ -14,6 +14,24 @@ function validatorOf(schema: object): ValidateFunction {
   return made;
 }
 
+/** What is wrong with something that a schema describes, each a few words; none: nothing. */
+export function schemaFaults(schema: object, value: unknown): string[] {
+  const validate = validatorOf(schema);
+  if (validate(value)) return [];
+  return (validate.errors ?? [])
+    .filter((e) => e.keyword !== 'if')
+    .map(({ instancePath, message, params }) => {
+      const { additionalProperty, allowedValues } = params as {
+        additionalProperty?: string;
+        allowedValues?: string[];
+      };
+      const where = instancePath.slice(1).replaceAll('/', '.') || 'the job';
+      const which = additionalProperty ? `: “${additionalProperty}”` : '';
+      const of = allowedValues ? `: ${allowedValues.join(', ')}` : '';
+      return `${where} ${message ?? 'is not as it should be'}${which}${of}`;
+    });
+}
+
 /**
  * Reads what was sent for a form, and holds the values against its schema: what a page would
  * never send (parts of a form that nobody types) is refused here, before any rule sees it.

@@ -1,0 +1,132 @@
+import { layOutSheets } from './layOut';
+import type { Laid } from './layOut';
+import { packOnRolls } from './onRolls';
+import { packOnSheets } from './onSheets';
+import type { OnStock, Step } from './onSheets';
+import { comparedRanks } from './packSheets';
+import type { CutProgress } from './planCuts';
+import { readJob } from './readJob';
+import type { ReadJob } from './readJob';
+import { piecesIn } from './region';
+import { UNITS } from './whole';
+import type { CutFault, CutPlan } from './types';
+
+/** What was packed, as a plan: places, cuts, what it costs. */
+function asPlan(read: ReadJob, on: OnStock, boundOf: CutPlan['boundOf']): CutPlan {
+  const { job, copies, impossible } = read;
+  const begun = job.begun?.length ?? 0;
+  const sheets = layOutSheets(job, on.laid, copies, begun);
+  const used = sheets.reduce((sum, s) => sum + s.width * s.length, 0);
+  const sum = (areas: readonly { width: number; height: number }[]) =>
+    areas.reduce((a, r) => a + r.width * r.height, 0);
+  const pieces = sheets.reduce((a, s) => a + sum(s.places), 0);
+  const kept = sheets.reduce((a, s) => a + sum(s.rests.filter((r) => r.kept)), 0);
+  const costs = sheets.map((s) => s.cost);
+  const left = on.left.map((i) => {
+    const { piece, copy } = copies[i]!;
+    return { piece: piece.id, copy, why: 'notEnough' as const };
+  });
+  const { bound } = on;
+  return {
+    sheets,
+    unplaced: [...impossible, ...left],
+    wasteShare: used === 0 ? 0 : Math.max(0, 1 - (pieces + kept) / used),
+    yieldShare: used === 0 ? 0 : pieces / used,
+    cost: costs.every((c) => c !== null) ? costs.reduce((a, c) => a + c, 0) : null,
+    bound: bound !== null && boundOf === 'rollLength' ? Math.floor(bound) / UNITS : bound,
+    boundOf,
+    proved: on.proved,
+  };
+}
+
+/** How good a plan is, part by part: smaller is better. */
+const rankOf = (p: CutPlan, byCost: boolean): number[] => [
+  p.unplaced.length,
+  ...(byCost ? [p.cost!] : []),
+  p.sheets.reduce((a, s) => a + s.width * s.length, 0) * p.wasteShare,
+  p.sheets.reduce((n, s) => n + s.cuts.length, 0),
+];
+
+/** A job whose due pieces are held on the fewest sheets that they need by themselves. */
+function* dueGathered(read: ReadJob): Generator<Step, ReadJob, void> {
+  const { job, copies, possible } = read;
+  const urgent = possible.filter((i) => copies[i]!.piece.due !== undefined);
+  const begins = (job.begun?.length ?? 0) > 0;
+  if (!job.dueFirst || begins || urgent.length === 0 || urgent.length === possible.length)
+    return read;
+  const alone = yield* packOnSheets(read, urgent);
+  const laid = alone?.laid ?? [];
+  return readJob({
+    ...job,
+    begun: laid.map((l) => ({ stock: l.usable.stock.id })),
+    holds: laid.flatMap((l, sheet) =>
+      piecesIn(l.region).map((i) => ({
+        piece: copies[i]!.piece.id,
+        copy: copies[i]!.copy,
+        sheet,
+      })),
+    ),
+  });
+}
+
+/** Sheets alone, rolls alone, or left-overs and sheets and the rest on rolls: the best of them. */
+export function* alternatives(
+  read: ReadJob,
+): Generator<CutProgress, CutPlan | CutFault, void> {
+  const { possible, sheets, rolls, job } = read;
+  const plans: CutPlan[] = [];
+  let shown: { laid: Laid[] | null; plan: CutPlan | null } = { laid: null, plan: null };
+  const parts = (sheets.length > 0 ? 1 : 0) + (rolls.length > 0 ? 1 : 0);
+  let part = 0;
+  const lying = (laid: readonly Laid[]) => laid.reduce((n, l) => n + l.region.count, 0);
+
+  function* said<T>(
+    packing: Generator<Step, T, void>,
+    boundOf: CutPlan['boundOf'],
+  ): Generator<CutProgress, T, void> {
+    for (;;) {
+      const step = packing.next();
+      if (step.done) return step.value;
+      const { laid, share } = step.value;
+      if (laid !== null && laid !== shown.laid && lying(laid) === possible.length)
+        shown = {
+          laid,
+          plan: asPlan(read, { laid, left: [], bound: null, proved: false }, boundOf),
+        };
+      yield { share: (part + share) / parts, best: shown.plan ?? plans[0] ?? null };
+    }
+  }
+
+  const held = (job.begun?.length ?? 0) > 0;
+  if (sheets.length > 0 || held) {
+    const gathered = yield* said(dueGathered(read), 'sheets');
+    const on = yield* said(packOnSheets(gathered, possible), 'sheets');
+    if (on === null) return { what: 'hold', of: '' };
+    plans.push(asPlan(read, on, 'sheets'));
+    part += 1;
+    if (on.left.length > 0 && rolls.length > 0) {
+      const more = yield* said(packOnRolls(read, on.left), 'rollLength');
+      const both = { laid: [...on.laid, ...more.laid], left: more.left };
+      plans.push(asPlan(read, { ...both, bound: null, proved: false }, 'sheets'));
+    }
+  }
+  if (rolls.length > 0 && !held) {
+    const first = yield* said(packOnSheets(read, possible, true), 'sheets');
+    const on = yield* said(packOnRolls(read, first!.left), 'rollLength');
+    const laid = [...first!.laid, ...on.laid];
+    const alone = first!.laid.length === 0;
+    plans.push(
+      asPlan(
+        read,
+        { ...on, laid, bound: alone ? on.bound : null, proved: alone && on.proved },
+        'rollLength',
+      ),
+    );
+  }
+  if (plans.length === 0)
+    return asPlan(read, { laid: [], left: possible, bound: 0, proved: true }, 'sheets');
+  const byCost = plans.every((p) => p.cost !== null);
+  return plans.reduce((best, p) =>
+    comparedRanks(rankOf(p, byCost), rankOf(best, byCost)) < 0 ? p : best,
+  );
+}
