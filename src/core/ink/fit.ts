@@ -25,11 +25,11 @@ const SCATTER_WORTH = 3;
 const ODD = 1.8;
 const ROUNDS = 8;
 
-const asVector = ({
+const asVector = ({ covered, cleanings, days }: InkLoad): [number, number, number] => [
   covered,
   cleanings,
   days,
-}: InkLoad): [number, number, number] => [covered, cleanings, days];
+];
 
 const dot = (a: readonly number[], b: readonly number[]) =>
   a.reduce((sum, v, i) => sum + v * b[i]!, 0);
