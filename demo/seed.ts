@@ -16,6 +16,7 @@ import {
   saveSettings,
 } from '@/data';
 import { hashFile, receive, runInWorker, startWorkersBy } from '@/engine';
+import { deliver } from './paperLots';
 import { boardShot } from './capture/board';
 import { openStudio } from '@/studio/open/open';
 import { ANY_PICTURE } from '@/studio/wayIn/received';
@@ -54,13 +55,7 @@ async function stock(open: Studio): Promise<number[]> {
   for (const { received, ...paper } of PAPERS) {
     await open.db.write(async (tx) => {
       const id = await addPaper(tx, { ...paper, createdAt: at });
-      await moveStock(tx, {
-        of: 'paper',
-        ref: id,
-        pieces: received,
-        reason: 'delivery',
-        at,
-      });
+      await deliver(tx, id, received, at);
       ids.push(id);
     });
   }

@@ -5,13 +5,13 @@ import {
   addFinish,
   assignNumber,
   declareEdition,
-  moveStock,
   saveSettings,
   spoilImpression,
 } from '@/data';
 import { editRow } from '@/data';
 import type { Studio } from '@/studio/open/open';
 import { crop, daysAgo, number, offer, price, printFile, proof } from './tradeSteps';
+import { deliver } from './paperLots';
 import { mixedOrders, order } from './orderSteps';
 import type { Say } from './tradeSteps';
 import { measuredRound } from './measuredRound';
@@ -52,16 +52,7 @@ export async function trade(
 
   const steps: Step[] = DELIVERIES.map(([days, place, pieces]) => ({
     days,
-    run: () =>
-      open.db.write((tx) =>
-        moveStock(tx, {
-          of: 'paper',
-          ref: paper(place),
-          pieces,
-          reason: 'delivery',
-          at: daysAgo(days, 9),
-        }),
-      ),
+    run: () => open.db.write((tx) => deliver(tx, paper(place), pieces, daysAgo(days, 9))),
   }));
   for (const { name, sizeKey, rounds } of PROOFS)
     for (const [i, r] of rounds.entries())

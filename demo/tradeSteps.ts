@@ -13,12 +13,12 @@ import {
   assignNumber,
   currentMaster,
   getWork,
-  moveStock,
   printFilesOf,
   profilesInUse,
   proofsOf,
   readSettings,
 } from '@/data';
+import { takeSheet } from './paperLots';
 import { offeredRung } from '@/studio/reads/offered';
 import type { Studio } from '@/studio/open/open';
 import { writePrintFile } from '@/studio/jobs/kinds/printFile';
@@ -235,7 +235,7 @@ export async function number(
     const at = daysAgo(from - Math.floor(i / 8), 10 + (i % 8));
     await open.db.write(async (tx) => {
       await assignNumber(tx, { editionId, series, sizeKey, at });
-      await moveStock(tx, { of: 'paper', ref: paperId, pieces: -1, reason: 'printed', at });
+      await takeSheet(tx, paperId, at);
     });
   }
 }

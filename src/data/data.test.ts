@@ -5,6 +5,7 @@ import { sql } from 'drizzle-orm';
 import type { Declaration } from '@/core/edition';
 import { gsm, minor, mm } from '@/core/units';
 import { impressionLine, orderOf } from '../../e2e/support/orders';
+import { sheets } from '../../e2e/support/paperLots';
 import {
   ALL,
   addBooking,
@@ -21,7 +22,8 @@ import {
   heldBy,
   mergeCustomers,
   papersPage,
-  moveStock,
+  receiveLot,
+  takeFromLot,
   openDatabase,
   readLog,
   readSettings,
@@ -313,11 +315,11 @@ it('a refused write leaves nothing behind', async () => {
   expect(await db.read.query.customers.findMany()).toEqual([]);
 });
 
-it('adds stock movements up and keeps settings apart', async () => {
-  const move = (pieces: number) =>
-    db.write((tx) => moveStock(tx, { of: 'paper', ref: paperId, pieces, reason: 'x', at }));
-  await move(20);
-  await move(-16);
+it('takes what is used off what came in, and keeps settings apart', async () => {
+  const lotId = await db.write((tx) => receiveLot(tx, sheets(paperId, 20, at, 500, 700)));
+  await db.write((tx) =>
+    takeFromLot(tx, { lotId, amount: 16, kind: 'test', reason: 'x', at }),
+  );
   expect((await papersPage(db.read, ALL)).rows).toMatchObject([
     { sheets: 4, level: 'low' },
   ]);

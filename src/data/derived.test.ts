@@ -39,6 +39,12 @@ const HELD: Record<string, { kept: string; said: string }> = {
         sum(n.price_minor - n.refund_minor)
       FROM order_line l JOIN line_now n ON n.line_id = l.id WHERE n.shipped_at IS NOT NULL GROUP BY 1, 2 ORDER BY 1, 2`,
   },
+  'what is left of lots': {
+    kept: 'SELECT lot_id, paper_id, kind, round(`left`, 6) FROM lot_now ORDER BY 1',
+    said: `SELECT l.id, l.paper_id, l.kind, round(CASE l.kind WHEN 'roll' THEN l.height_mm ELSE l.pieces END
+        - coalesce((SELECT sum(u.amount) FROM lot_use u WHERE u.lot_id = l.id), 0), 6)
+      FROM lot l ORDER BY 1`,
+  },
   tallies: {
     kept: 'SELECT what, n FROM tally WHERE n <> 0 ORDER BY what',
     said: `SELECT * FROM (SELECT 'work' AS what, count(*) AS n FROM work UNION ALL SELECT 'paper', count(*) FROM paper

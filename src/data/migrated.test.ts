@@ -15,12 +15,15 @@ import { getEdition } from './edition/editions';
 import { markCutOff, newestJob } from './running/jobs';
 import { readEntries } from './log/printEntries';
 import { routesNow } from './prepare/errands';
+import { lotsOf } from './paper/lots';
 import { paperNamed } from './paper/papers';
+import { paperWithStock } from './paper/papersPage';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
 import { printFilesOf } from './prepare/printFiles';
 import { addProofPhotograph, proofPhotographsOf } from './proof/photographs';
 import { addProofReading, proofReadingsOf, proofsOf } from './proof/proofs';
 import { offeredSizes } from './size/sizes';
+import { lastMovements } from './stock/stock';
 import { undoStep } from './running/undo';
 
 let home: string;
@@ -315,3 +318,38 @@ it.each(['0021_proofs_as_sent', '0023_photographs_of_proofs', '0024_ink_sets'])(
     db.close();
   },
 );
+
+it('sheets that were left of a paper are a lot of it, and what came and went before stays', async () => {
+  await before('0025_lots');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-10-01T10:00:00.000Z';
+  const columns = `maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+    currency, reorder_point, printer_setting, permanence, note, created_at`;
+  const values = `'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '', '', '', '${at}'`;
+  await client.executeMultiple(`
+    INSERT INTO paper (name, ${columns}) VALUES ('Linen 300', ${values}), ('Oat', ${values}), ('Rye', ${values});
+    INSERT INTO movement ("of", ref, pieces, reason, at) VALUES ('paper', 1, 25, 'delivery', '${at}'),
+      ('paper', 1, -18, 'printed', '2026-10-09T10:00:00.000Z'), ('paper', 2, 4, 'delivery', '${at}'),
+      ('paper', 2, -6, 'printed', '${at}'), ('material', 1, 9, 'first stock', '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect(await lotsOf(db.read, 1)).toMatchObject([
+    {
+      kind: 'sheet',
+      width: 420,
+      height: 594,
+      pieces: 7,
+      left: 7,
+      price: 500,
+      at: '2026-10-09T10:00:00.000Z',
+    },
+  ]);
+  // More were used than had come, and of the third none ever came.
+  for (const paper of [2, 3]) expect(await lotsOf(db.read, paper, true)).toEqual([]);
+  expect((await paperWithStock(db.read, 1))!.sheets).toBe(7);
+  expect(await lastMovements(db.read, 'paper', 1, 9)).toHaveLength(2);
+  await expect(db.read.run('UPDATE lot SET pieces = 8')).rejects.toThrow();
+  await expect(db.read.run('DELETE FROM lot')).rejects.toThrow();
+  db.close();
+});

@@ -72,6 +72,8 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   profile_use: fact({ otherHashes: { sha256: 'a profile, whose row names the file' } }),
   material: edited(),
   movement: fact(),
+  lot: fact(),
+  lot_use: fact(),
   // Proof
   proof_round: fact({
     versioned: ['recipe'],
@@ -125,6 +127,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   price_now: derived,
   master_now: derived,
   stock_now: derived,
+  lot_now: derived,
   proof_cost_now: derived,
   proof_out: derived,
   sale_month: derived,

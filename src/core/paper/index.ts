@@ -1,1 +1,2 @@
+export * from './lots';
 export * from './stock';

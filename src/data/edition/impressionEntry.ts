@@ -5,12 +5,14 @@ import { referenceProof } from '@/core/proof';
 import type { Writing } from '../reading';
 import { ledger } from '../schema';
 import { addPrintEntry } from '../log/printEntries';
+import { printExtent, takePaper } from '../paper/takePaper';
 import { printFilesOf } from '../prepare/printFiles';
 import { proofsOf } from '../proof/proofs';
 
 /**
  * The log book's entry of an impression that was just given its number: printed from the
- * newest file of its size, on the paper and by the route of the approved proof.
+ * newest file of its size, on the paper and by the route of the approved proof. Printed here,
+ * it takes its paper.
  */
 export async function addImpressionEntry(
   tx: Writing,
@@ -29,17 +31,22 @@ export async function addImpressionEntry(
   ]);
   const file = files.find((f) => f.sizeKey === sizeKey);
   const reference = referenceProof(rounds, { sizeKey });
-  await addPrintEntry(tx, {
+  const what = `impression ${impressionLabel(declaration, series, number)}`;
+  const paperId = reference?.paperId ?? null;
+  const route = reference?.route ?? '';
+  const entryId = await addPrintEntry(tx, {
     kind: 'impression',
     ref: last!.seq,
-    what: `impression ${impressionLabel(declaration, series, number)}`,
+    what,
     workIds: [workId],
     masterId: file?.masterId ?? null,
     sizeKey,
     recipe: file?.recipe ?? null,
     factor: file?.factor ?? null,
-    paperId: reference?.paperId ?? null,
-    route: reference?.route ?? '',
+    paperId,
+    route,
     at,
   });
+  const extent = printExtent(file, sizeKey);
+  await takePaper(tx, { entryId, what, paperId, route, extent, workId, at });
 }

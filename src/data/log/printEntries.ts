@@ -51,7 +51,7 @@ export async function detailOfMaster(
 }
 
 /** Writes an entry of the log book; called by every write that makes a file, a proof or an impression. */
-export async function addPrintEntry(tx: Writing, entry: NewPrintEntry): Promise<void> {
+export async function addPrintEntry(tx: Writing, entry: NewPrintEntry): Promise<number> {
   const { paperId = null, workIds, cost = null, ...rest } = entry;
   const paper =
     paperId === null
@@ -80,6 +80,7 @@ export async function addPrintEntry(tx: Writing, entry: NewPrintEntry): Promise<
     .returning({ id: printEntries.id });
   for (const id of about)
     await tx.insert(entryItems).values({ entryId: row!.id, workId: id });
+  return row!.id;
 }
 
 /** Keeps what was thought of a print. */

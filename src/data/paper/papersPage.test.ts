@@ -5,7 +5,9 @@ import { gsm, minor, mm } from '@/core/units';
 import { openDatabase } from '../database';
 import type { OpenDatabase } from '../database';
 import { ALL, PAGE_LINES } from '../page';
-import { lastMovements, moveStock } from '../stock/stock';
+import { lastUses, lotsOf, receiveLot, takeFromLot } from './lots';
+import { sheets } from '../../../e2e/support/paperLots';
+import type { Writing } from '../reading';
 import { addPaper, paperNamed } from './papers';
 import { editRow } from '../running/undo';
 import {
@@ -22,6 +24,11 @@ let home: string;
 let db: OpenDatabase;
 const sheetsOf = (n: number) => (n * 7) % 23;
 const reorderAt = (n: number) => n % 10;
+
+async function useFirst(tx: Writing, paperId: number, amount: number) {
+  const [lot] = await lotsOf(tx, paperId);
+  await takeFromLot(tx, { lotId: lot!.id, amount, kind: 'test', reason: 'counted', at });
+}
 
 beforeAll(async () => {
   home = await mkdtemp(join(tmpdir(), 'papers-'));
@@ -49,7 +56,9 @@ beforeAll(async () => {
       // In by twos and out by one: what is left is the sum of all movements.
       for (const pieces of [sheetsOf(n) + 1, -1])
         if (sheetsOf(n) > 0)
-          await moveStock(tx, { of: 'paper', ref, pieces, reason: 'counted', at });
+          await (pieces > 0
+            ? receiveLot(tx, sheets(ref, pieces, at, 300 + n))
+            : useFirst(tx, ref, -pieces));
     }
     await editRow(tx, 'paper', 5, { discontinuedAt: at }, { at, name: 'x' });
     await editRow(tx, 'paper', 23, { discontinuedAt: at }, { at, name: 'x' });
@@ -128,11 +137,9 @@ it('knows one paper by its number or its name', async () => {
   expect(await paperNamed(db.read, 'no such sheet')).toBeUndefined();
 });
 
-it('tells its last movements, oldest first', async () => {
-  const [last] = await lastMovements(db.read, 'paper', 7, 1);
-  expect(last).toMatchObject({ pieces: -1 });
-  expect((await lastMovements(db.read, 'paper', 7, 9)).map((m) => m.pieces)).toEqual([
-    sheetsOf(7) + 1,
-    -1,
+it('tells what took of its lots last, and what is left of each', async () => {
+  expect(await lastUses(db.read, 7, 9)).toMatchObject([{ amount: 1, reason: 'counted' }]);
+  expect(await lotsOf(db.read, 7)).toMatchObject([
+    { pieces: sheetsOf(7) + 1, left: sheetsOf(7) },
   ]);
 });

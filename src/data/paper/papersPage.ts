@@ -7,10 +7,15 @@ import type { Asked, Page } from '../page';
 import type { PaperRow } from './papers';
 import { papers } from '../schema';
 
+/** A paper with what is left of it, in sheets of its usual size and parts of them. */
 export type Paper = PaperRow & { sheets: number; level: StockLevel };
 
 const BY_NAME = sql`lower(${papers.name})`;
-const SHEETS = sql<number>`coalesce((SELECT n.pieces FROM stock_now n WHERE n.of = 'paper' AND n.ref = ${papers.id}), 0)`;
+/** What is left of all lots, in sheets of the usual size: rolls, other sheets and left-overs by their area. */
+const SHEETS = sql<number>`coalesce((SELECT round(sum(n.left * l.width_mm
+    * CASE l.kind WHEN 'roll' THEN 1 ELSE l.height_mm END)
+    / (paper.sheet_width_mm * paper.sheet_height_mm), 4)
+  FROM lot_now n JOIN lot l ON l.id = n.lot_id WHERE n.paper_id = paper.id), 0)`;
 /** At or under the reorder point, or out: as the core has it. */
 const NOT_ENOUGH = sql`${SHEETS} <= max(${papers.reorderPoint}, 0)`;
 const IN_USE = sql`(${papers.discontinuedAt} IS NULL OR ${SHEETS} > 0)`;

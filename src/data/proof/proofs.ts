@@ -13,6 +13,7 @@ import {
   sheetFiles,
 } from '../schema';
 import { addPrintEntry } from '../log/printEntries';
+import { printExtent, takePaper } from '../paper/takePaper';
 import { record } from '../log/log';
 
 type Row = typeof proofRounds.$inferSelect;
@@ -69,10 +70,11 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
       },
     },
   );
-  await addPrintEntry(tx, {
+  const what = `proof round ${round.round}`;
+  const entryId = await addPrintEntry(tx, {
     kind: 'proofRound',
     ref: row.id,
-    what: `proof round ${round.round}`,
+    what,
     workIds: [workId],
     masterId,
     sizeKey,
@@ -83,7 +85,49 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
     cost: { amount: round.cost, currency: round.currency },
     at: round.sentAt,
   });
+  const { paperId, route, sentAt: at } = round;
+  const sheet = round.sheetId
+    ? await tx.query.sheetFiles.findFirst({ where: eq(sheetFiles.id, round.sheetId) })
+    : undefined;
+  const extent = sheet ? sheetExtent(sheet) : printExtent(file, sizeKey);
+  // Rounds that are sent together share one sheet: the first takes it.
+  const shared = await sharesItsSheet(tx, row);
+  if (!shared) await takePaper(tx, { entryId, what, paperId, route, extent, workId, at });
   return row.id;
+}
+
+const MM_PER_INCH = 25.4;
+
+/** A sheet to be judged, mm. */
+const sheetExtent = ({
+  width,
+  height,
+  ppi,
+}: {
+  width: number;
+  height: number;
+  ppi: number;
+}) => ({
+  width: (width / ppi) * MM_PER_INCH,
+  height: (height / ppi) * MM_PER_INCH,
+});
+
+/** Whether another round was sent before on the very same sheet, in the same sending. */
+async function sharesItsSheet(tx: Writing, round: Row): Promise<boolean> {
+  if (round.sheetId === null || round.sending === null) return false;
+  const [other] = await tx
+    .select({ id: proofRounds.id })
+    .from(proofRounds)
+    .where(
+      and(
+        eq(proofRounds.sheetId, round.sheetId),
+        eq(proofRounds.sending, round.sending),
+        eq(proofRounds.paperId, round.paperId),
+        sql`${proofRounds.id} < ${round.id}`,
+      ),
+    )
+    .limit(1);
+  return other !== undefined;
 }
 
 export async function addProofReturn(

@@ -8,7 +8,8 @@ import type { Refused } from '../refused';
 import { readLog } from '../log/log';
 import { paperWithStock } from '../paper/papersPage';
 import { addPaper, getPaper } from '../paper/papers';
-import { moveStock } from '../stock/stock';
+import { receiveLot } from '../paper/lots';
+import { sheets } from '../../../e2e/support/paperLots';
 import { readSettings, saveSettings, storedSettings } from '../settings/settings';
 import { plainLayout } from '@/core/size';
 import { addSizeEvent, offeredSizes, sizeStands } from '../size/sizes';
@@ -174,9 +175,7 @@ it('takes settings back to what was stored, or to the defaults', async () => {
 
 it('edits a paper without touching its stock', async () => {
   const id = await db.write((tx) => addPaper(tx, paperOf('Linen 300')));
-  await db.write((tx) =>
-    moveStock(tx, { of: 'paper', ref: id, pieces: 12, reason: 'delivery', at }),
-  );
+  await db.write((tx) => receiveLot(tx, sheets(id, 12, at, 594, 841)));
   const step = await db.write(async (tx) =>
     noteUndo(tx, {
       at,
@@ -241,9 +240,7 @@ it('takes no paper out that has moved', async () => {
     await noteUndo(tx, { at, label: 'a list', step: added('paper', id) });
     return id;
   });
-  await db.write((tx) =>
-    moveStock(tx, { of: 'paper', ref: row, pieces: 12, reason: 'delivery', at }),
-  );
+  await db.write((tx) => receiveLot(tx, sheets(row, 12, at, 594, 841)));
   expect(await codeOf((tx) => undoStep(tx, null, at))).toBe('inUse');
   expect(await codeOf((tx) => removeRow(tx, 'paper', row, log))).toBe('inUse');
 });

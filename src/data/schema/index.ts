@@ -14,5 +14,6 @@ export * from './finish';
 export * from './order';
 export * from './parcel';
 export * from './log';
+export * from './lot';
 export * from './running';
 export * from './now';

@@ -1,7 +1,15 @@
 import { sql } from 'drizzle-orm';
-import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import {
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+} from 'drizzle-orm/sqlite-core';
 import type { ImpressionState, Series } from '@/core/edition';
 import type { LineState, OrderState } from '@/core/order';
+import type { LotKind } from '@/core/paper';
 import type { Minor } from '@/core/units';
 import type { StockOf } from './stock';
 
@@ -208,6 +216,18 @@ export const stockNow = sqliteTable(
     pieces: integer('pieces').notNull(),
   },
   (t) => [primaryKey({ columns: [t.of, t.ref] })],
+);
+
+/** What is left of a lot: sheets and parts of them, mm of a roll. */
+export const lotNow = sqliteTable(
+  'lot_now',
+  {
+    lotId: integer('lot_id').primaryKey(),
+    paperId: integer('paper_id').notNull(),
+    kind: text('kind').$type<LotKind>().notNull(),
+    left: real('left').notNull(),
+  },
+  (t) => [index('lot_now_of').on(t.paperId)],
 );
 
 /** Proof rounds that are still away. */

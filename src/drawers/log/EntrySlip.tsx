@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { ASPECT_NAMES } from '@/core/log';
+import { lotAmount } from '@/studio/words/lotWords';
 import { recipeLine } from '@/studio/words/recipeWords';
 import { Button, useActionForm } from '@/shell/actions';
 import { EnterForm, FormFields, Upload } from '@/shell/fields';
@@ -102,6 +103,14 @@ export function EntrySlip({ row }: { row: PrintRow }) {
           ['from', row.source ? (SOURCES[row.source] ?? row.source) : '–'],
           ['on, by', [row.paper, row.route].filter(Boolean).join(', ') || '–'],
           ...(row.setting ? [['setting', row.setting] as [string, string]] : []),
+          ...(row.took
+            ? [
+                [
+                  'took',
+                  `${lotAmount(row.took.kind, row.took.amount)} of lot ${row.took.lot}, ${format.money(row.took.cost, row.took.currency)}`,
+                ] as [string, string],
+              ]
+            : []),
           ...(row.cost !== null
             ? [['cost', format.money(row.cost)] as [string, string]]
             : []),

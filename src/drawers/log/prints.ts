@@ -8,6 +8,7 @@ import {
   countEntries,
   offsetOf,
   opinionsNow,
+  paperOfEntries,
   papersToPrintOn,
   readEntries,
   titlesOf,
@@ -47,18 +48,18 @@ export const filterOf = (query: Query): EntryFilter => {
 
 /** Entries with their titles, sizes and what is thought of them. */
 export async function withWords(db: Reading, entries: PrintEntry[]) {
-  const [titles, opinions] = await Promise.all([
+  const ids = entries.map((e) => e.id);
+  const [titles, opinions, papers] = await Promise.all([
     titlesOf(db, [...new Set(entries.flatMap((e) => e.workId ?? []))]),
-    opinionsNow(
-      db,
-      entries.map((e) => e.id),
-    ),
+    opinionsNow(db, ids),
+    paperOfEntries(db, ids),
   ]);
   return entries.map((entry) => ({
     ...entry,
     title: (entry.workId !== null && titles.get(entry.workId)) || 'several works',
     size: entry.sizeKey ? (nominalSize(entry.sizeKey)?.label ?? entry.sizeKey) : '',
     thought: opinions.get(entry.id) ?? null,
+    took: papers.get(entry.id) ?? null,
   }));
 }
 

@@ -3,26 +3,11 @@ import { useActionForm } from '@/shell/actions';
 import { FormFields } from '@/shell/fields';
 import { FormPart } from '@/shell/slip';
 import { SectionLabel } from '@/shell/words';
-import { discontinuePaper, movePaper } from './actions';
-import { discontinueForm, movePaperForm } from './paperForm';
+import { discontinuePaper } from './actions';
+import { discontinueForm } from './paperForm';
 import type { PapersView } from './view';
 
 type Row = PapersView['page']['rows'][number];
-
-/** Sheets that came in or went out. */
-export const Stock = ({ paper }: { paper: Row }) => {
-  const form = useActionForm(
-    movePaper,
-    { pieces: '', reason: 'delivery' },
-    { fixed: { paperId: String(paper.id) }, done: 'Stock noted.' },
-  );
-  return (
-    <FormPart form={form} verb="Note it">
-      <SectionLabel>Sheets received, or used with a minus</SectionLabel>
-      <FormFields form={form.form} of={movePaperForm} />
-    </FormPart>
-  );
-};
 
 /** Whether a paper is still made, and what takes its place when it is not. */
 export const Made = ({ paper, others }: { paper: Row } & Pick<PapersView, 'others'>) => {

@@ -2,10 +2,14 @@
 import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
-import { Sentence } from '@/shell/words';
-import { Stock } from './PaperShelf';
+import { SectionLabel, Sentence } from '@/shell/words';
+import { lotAmount } from '@/studio/words/lotWords';
+import { Lots } from './Lots';
 import type { PapersView } from './view';
 import { stockSentence } from './words';
+
+/** Uses that the slip has room for. */
+const SHOWN = 4;
 
 /** One paper: what is left of it, what it is, through which profile it is printed, what came and went. */
 export function PaperSlip({
@@ -15,7 +19,7 @@ export function PaperSlip({
   view: PapersView;
   picked: NonNullable<PapersView['picked']>;
 }) {
-  const { replacement, movements, profiles } = view;
+  const { replacement, lots, uses, profiles } = view;
   const format = useFormat();
   return (
     <Slip label={picked.name}>
@@ -29,7 +33,7 @@ export function PaperSlip({
       <Figures
         figures={[
           {
-            value: String(picked.sheets),
+            value: format.number(picked.sheets, picked.sheets % 1 === 0 ? 0 : 1),
             unit: '',
             label: 'sheets left',
             tone: picked.level === 'enough' ? undefined : 'ochre',
@@ -68,12 +72,15 @@ export function PaperSlip({
         <p style={{ fontSize: 12.5 }}>Permanence: {picked.permanence}</p>
       )}
       {picked.note && <p style={{ fontSize: 12.5 }}>{picked.note}</p>}
-      <Stock key={picked.id} paper={picked} />
+      <Lots lots={lots} paperId={picked.id} />
+      {uses.length > 0 && <SectionLabel>What took of it last</SectionLabel>}
       <FactList
-        facts={movements.map((m) => [
-          `${format.day(m.at)}, ${m.reason}`,
-          m.pieces > 0 ? `+${m.pieces}` : `−${-m.pieces}`,
-        ])}
+        facts={uses
+          .slice(0, SHOWN)
+          .map((u) => [
+            `${format.day(u.at)}, ${u.reason}`,
+            `${u.amount > 0 ? '−' : '+'}${lotAmount(u.lotKind, Math.abs(u.amount))}`,
+          ])}
       />
     </Slip>
   );

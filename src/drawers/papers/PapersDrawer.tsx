@@ -19,6 +19,7 @@ import { BringPapers } from './BringPapers';
 import { EditPaper, NewPaper } from './PaperForms';
 
 import type { PapersView } from './view';
+import { LotSlip, NewLot } from './LotSlips';
 import { PaperSlip } from './PaperSlip';
 import { stockWords } from './words';
 
@@ -29,7 +30,7 @@ type Row = PapersView['page']['rows'][number];
 /** Papers: every stock, what is left of it, what it is, and how it behaves. */
 export function PapersDrawer(view: PapersView) {
   const { page, asked, counts, picked, others } = view;
-  const { adding, editing, bringing } = view;
+  const { adding, editing, bringing, lot, newLot } = view;
   const format = useFormat();
   const addressOf = useAddressOf();
   const columns = useMemo<Column<Row>[]>(
@@ -64,7 +65,13 @@ export function PapersDrawer(view: PapersView) {
         cell: (r) => format.money(r.price, r.currency),
         figure: true,
       },
-      { key: 'sheets', head: 'Left', value: (r) => r.sheets, figure: true },
+      {
+        key: 'sheets',
+        head: 'Left',
+        value: (r) => r.sheets,
+        cell: (r) => format.number(r.sheets, r.sheets % 1 === 0 ? 0 : 1),
+        figure: true,
+      },
       {
         key: 'level',
         head: 'Stock',
@@ -136,7 +143,13 @@ export function PapersDrawer(view: PapersView) {
               id={(r) => r.id}
               picked={adding ? null : (picked?.id ?? null)}
               href={(r) =>
-                addressOf({ paper: String(r.id), edit: null, new: null, bring: null })
+                addressOf({
+                  paper: String(r.id),
+                  edit: null,
+                  new: null,
+                  bring: null,
+                  lot: null,
+                })
               }
             />
           )}
@@ -147,6 +160,10 @@ export function PapersDrawer(view: PapersView) {
           <NewPaper first={counts.all === 0} />
         ) : editing ? (
           <EditPaper key={picked.id} paper={picked} others={others} stored={editing} />
+        ) : newLot ? (
+          <NewLot key={picked.id} view={{ ...view, newLot }} />
+        ) : lot ? (
+          <LotSlip key={lot.id} lot={lot} view={view} />
         ) : (
           <PaperSlip view={view} picked={picked} />
         )}

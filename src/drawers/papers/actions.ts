@@ -1,17 +1,9 @@
 'use server';
 import { gsm, mm } from '@/core/units';
-import {
-  addPaper,
-  added,
-  editRow,
-  getPaper,
-  moveStock,
-  paperNamed,
-  removeRow,
-} from '@/data';
+import { addPaper, added, editRow, getPaper, paperNamed, removeRow } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { Answer } from '@/core/input';
-import { bringForm, discontinueForm, editPaperForm, movePaperForm } from './paperForm';
+import { bringForm, discontinueForm, editPaperForm } from './paperForm';
 import { paperForm, paperWritten, removePaperForm } from './paperForm';
 import type { PaperInput } from './paperForm';
 import { readPaperList } from './paperList';
@@ -136,24 +128,4 @@ export async function bringPapers(typed: unknown): Promise<Answer<number>> {
       return read.papers.length;
     });
   });
-}
-
-/** Notes sheets received (positive) or used (negative). */
-export async function movePaper(typed: unknown): Promise<Answer<null>> {
-  return act(
-    movePaperForm,
-    typed,
-    {},
-    async ({ paperId, pieces, reason }, { studio, write, at }) => {
-      const found = await getPaper(studio.db.read, paperId);
-      if (!found) return refuse('This paper is not in the drawer any more.');
-      if (pieces === 0) {
-        const message =
-          'Sheets: 0 changes nothing. Give sheets received, or used with a minus.';
-        return refuse(message, { pieces: message });
-      }
-      await write((tx) => moveStock(tx, { of: 'paper', ref: paperId, pieces, reason, at }));
-      return null;
-    },
-  );
 }

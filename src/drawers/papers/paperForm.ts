@@ -49,13 +49,6 @@ export const discontinueForm = defineForm({
   replacementId: optional({ ...rowNumber('Replaced by'), hidden: false }),
 });
 
-/** Sheets that came in, or went out. */
-export const movePaperForm = defineForm({
-  paperId,
-  pieces: whole('Sheets', { min: -10_000, max: 10_000 }),
-  reason: text('Why', { max: 120 }),
-});
-
 export const bringForm = defineForm({ list: verbatim('List', { max: 2_000_000 }) });
 
 /** What a new paper usually is. */

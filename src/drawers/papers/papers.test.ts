@@ -6,9 +6,9 @@ import {
   createPaper,
   discontinuePaper,
   editPaper,
-  movePaper,
   removePaper,
 } from './actions';
+import { countOfLot, putPaperBack, receivePaper, takeOfLot } from './lotActions';
 import { usualPaper } from './paperForm';
 import { loadPapers } from './view';
 
@@ -42,23 +42,110 @@ it('adds a paper once under its name', async () => {
   expect(await picked('2')).toMatchObject({ weight: 285, thickness: 0.46, sheets: 0 });
 });
 
-it('counts sheets in and out, every movement a line', async () => {
-  const move = (pieces: string, reason = 'delivery') =>
-    movePaper({ paperId: '2', pieces, reason });
-  expect(await move('10')).toMatchObject({ ok: true });
-  expect(await move('-3', 'printed')).toMatchObject({ ok: true });
-  expect(await move('-2', 'printed')).toMatchObject({ ok: true });
-  expect(await picked('2')).toMatchObject({ sheets: 5 });
-  expect((await loadPapers({ paper: '2' })).movements.map((m) => m.pieces)).toEqual([
-    -5, 10,
-  ]);
-  for (const pieces of ['0', 'ten', '2.5', '99999'])
-    expect(await move(pieces)).toMatchObject({
-      ok: false,
-      fields: { pieces: expect.stringMatching(/^Sheets/) },
+describe('lots', () => {
+  const DELIVERY = {
+    paperId: '2',
+    kind: 'sheet',
+    name: 'B 41',
+    width: '42 cm',
+    height: '59.4 cm',
+    pieces: '10',
+    price: '5.60',
+    supplier: 'Ragwater Mill',
+  };
+  const uses = async () =>
+    (await loadPapers({ paper: '2' })).uses.map(({ id, amount, kind }) => ({
+      id,
+      amount,
+      kind,
+    }));
+
+  it('come in, and are taken of by hand, every use a line', async () => {
+    expect(await receivePaper(DELIVERY)).toMatchObject({ ok: true, value: 1 });
+    const take = (sheets: string, kind = 'spoiled') =>
+      takeOfLot({ lotId: '1', kind, sheets, run: '', reason: 'a scuff' });
+    expect(await take('3', 'test')).toMatchObject({ ok: true });
+    expect(await take('2.5')).toMatchObject({ ok: true });
+    expect(await picked('2')).toMatchObject({ sheets: 4.5 });
+    expect(await uses()).toMatchObject([
+      { amount: 2.5, kind: 'spoiled' },
+      { amount: 3, kind: 'test' },
+    ]);
+    for (const sheets of ['0', 'ten', '99999', ''])
+      expect(await take(sheets)).toMatchObject({
+        ok: false,
+        fields: { sheets: expect.stringMatching(/^Sheets/) },
+      });
+  });
+
+  it('give no more than is left, whoever took it meanwhile', async () => {
+    const take = () =>
+      takeOfLot({ lotId: '1', kind: 'test', sheets: '4', run: '', reason: 'two at once' });
+    const answers = await Promise.all([take(), take()]);
+    expect(answers.filter((a) => a.ok)).toHaveLength(1);
+    expect(answers.find((a) => !a.ok)).toMatchObject({
+      message: expect.stringContaining('not so much left of this lot'),
     });
-  expect(await movePaper({ paperId: '9', pieces: '1', reason: 'x' })).toMatchObject({
-    message: 'This paper is not in the drawer any more.',
+    expect(await picked('2')).toMatchObject({ sheets: 0.5 });
+  });
+
+  it('are counted by hand, and the difference is kept with its reason', async () => {
+    const count = {
+      lotId: '1',
+      sheets: '5',
+      run: '',
+      reason: 'some lay in the other drawer',
+    };
+    expect(await countOfLot(count)).toMatchObject({ ok: true });
+    expect(await picked('2')).toMatchObject({ sheets: 5 });
+    expect((await uses())[0]).toMatchObject({ amount: -4.5, kind: 'counted' });
+  });
+
+  it('are sheets or one roll, of a paper that there is', async () => {
+    expect(await receivePaper({ ...DELIVERY, kind: 'roll' })).toMatchObject({
+      ok: false,
+      fields: { pieces: expect.stringContaining('a roll is one') },
+    });
+    for (const height of ['0', '-3 mm', ''])
+      expect(
+        await receivePaper({ ...DELIVERY, kind: 'roll', pieces: '1', height }),
+      ).toMatchObject({
+        ok: false,
+        fields: { height: expect.any(String) },
+      });
+    expect(await receivePaper({ ...DELIVERY, paperId: '77' })).toMatchObject({ ok: false });
+    const roll = {
+      ...DELIVERY,
+      kind: 'roll',
+      pieces: '1',
+      width: '42 cm',
+      height: '594 cm',
+    };
+    expect(await receivePaper(roll)).toMatchObject({ ok: true, value: 2 });
+    // Ten sheets' worth of it.
+    expect(await picked('2')).toMatchObject({ sheets: 15 });
+    expect(
+      await takeOfLot({
+        lotId: '2',
+        kind: 'test',
+        sheets: '',
+        run: '59.4 cm',
+        reason: 'a band',
+      }),
+    ).toMatchObject({ ok: true });
+    expect(await picked('2')).toMatchObject({ sheets: 14 });
+    expect((await loadPapers({ paper: '2', lot: '2' })).lot).toMatchObject({ left: 5346 });
+  });
+
+  it('take back only what a print took', async () => {
+    const [last] = await uses();
+    expect(await putPaperBack({ useId: String(last!.id) })).toMatchObject({ ok: true });
+    expect(await putPaperBack({ useId: String(last!.id) })).toMatchObject({
+      ok: false,
+      message: 'It was put back already.',
+    });
+    expect(await putPaperBack({ useId: '999' })).toMatchObject({ ok: false });
+    expect(await picked('2')).toMatchObject({ sheets: 15 });
   });
 });
 
@@ -89,7 +176,7 @@ it('changes what is noted, not what lies on the shelf', async () => {
   expect(await editPaper({ ...editing!, weight: '290', paperId: '2', seen })).toMatchObject(
     { ok: true },
   );
-  expect(await picked('2')).toMatchObject({ weight: 290, sheets: 5 });
+  expect(await picked('2')).toMatchObject({ weight: 290, sheets: 15 });
   expect(await editPaper({ ...editing!, weight: '300', paperId: '2', seen })).toMatchObject(
     {
       ok: false,

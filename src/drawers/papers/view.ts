@@ -1,8 +1,8 @@
-import { foldMovements } from '@/core/paper';
 import {
   MOST_CHOICES,
   askedOf,
-  lastMovements,
+  lastUses,
+  lotsOf,
   paperCounts,
   paperWithStock,
   papersPage,
@@ -10,12 +10,12 @@ import {
   profilesInUse,
   readSettings,
 } from '@/data';
-import { rowId, studio } from '@/studio';
+import { rowId, studio, todayOf } from '@/studio';
+import { usualLot } from './lotForm';
 import { paperWritten } from './paperForm';
 
-/** The latest lines of movements that the slip has room for, and what they are folded from. */
-const SHOWN = 4;
-const MOVEMENTS = 200;
+/** The latest uses that the slip has room for. */
+const USES = 12;
 
 /** The paper drawer: a page of stocks with what is left, and the one picked. */
 export async function loadPapers(
@@ -32,6 +32,8 @@ export async function loadPapers(
   ]);
   const picked = named ?? page.rows[0] ?? null;
   const editing = query.edit === '1' && picked ? paperWritten(picked, settings) : null;
+  const lots = picked ? await lotsOf(db, picked.id) : [];
+  const lot = lots.find((l) => l.id === rowId(query.lot ?? '')) ?? null;
   const replacement =
     picked?.replacementId != null ? await paperWithStock(db, picked.replacementId) : null;
   return {
@@ -42,11 +44,12 @@ export async function loadPapers(
     replacement: replacement?.name ?? null,
     /** Profiles that it is printed through. */
     profiles: picked ? await profilesInUse(db, picked.id) : [],
-    movements: picked
-      ? foldMovements(await lastMovements(db, 'paper', picked.id, MOVEMENTS))
-          .slice(-SHOWN)
-          .reverse()
-      : [],
+    /** What is left of its deliveries, the oldest first; the one picked, and a new one begun. */
+    lots,
+    lot,
+    newLot:
+      query.lot === 'new' && picked ? usualLot(picked, todayOf(settings), settings) : null,
+    uses: picked ? await lastUses(db, picked.id, USES) : [],
     /** What may take the place of the one that is changed. */
     others: editing
       ? (await papersToPrintOn(db, MOST_CHOICES))

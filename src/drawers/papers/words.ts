@@ -8,7 +8,11 @@ interface Shelf {
 }
 
 const LEVELS = { enough: 'enough', low: '▲ low', out: '▲ out' } as const;
-const sheets = (n: number) => `${n} ${n === 1 ? 'sheet' : 'sheets'}`;
+/** Parts of sheets are said to a tenth. */
+const sheets = (n: number) => {
+  const figure = Number(n.toFixed(1));
+  return `${figure} ${figure === 1 ? 'sheet' : 'sheets'}`;
+};
 
 /** The stock of a paper in a word or two. */
 export const stockWords = (paper: Shelf): string =>

@@ -6,7 +6,7 @@ import {
   addPaper,
   addWork,
   letGo,
-  moveStock,
+  receiveLot,
   numberFrom,
   readSettings,
   saveSettings,
@@ -68,8 +68,19 @@ async function fill(sample: Studio, like: BenchSettings): Promise<number> {
       note: 'A paper of the sample: no mill makes it.',
       createdAt: at,
     });
-    const pieces = 25;
-    await moveStock(tx, { of: 'paper', ref: paper, pieces, reason: 'first stock', at });
+    await receiveLot(tx, {
+      paperId: paper,
+      kind: 'sheet',
+      name: 'first stock',
+      width: mm(420),
+      height: mm(594),
+      pieces: 25,
+      price: minor(450),
+      currency,
+      supplier: '',
+      leftOver: false,
+      at,
+    });
     const { id } = await addWork(tx, {
       title: TITLE,
       artist: ARTIST,

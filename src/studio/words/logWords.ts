@@ -8,6 +8,7 @@ import { nominalSize } from '@/core/size';
 import { formatDay, formatMoney } from '@/core/units';
 import type { Minor } from '@/core/units';
 import type { LogLine } from '@/data';
+import { lotAmount as amountWords } from './lotWords';
 
 /** What a line of the log book needs to be said. */
 export interface LogContext {
@@ -36,6 +37,10 @@ const spaceOf = (id: string) =>
 const kernelOf = (id: string) => KERNELS[id as KernelId]?.name ?? id;
 const plain = (d: Detail, key: string) =>
   d[key] === null || d[key] === undefined ? '' : String(d[key]);
+
+/** How much of which lot. */
+const lotAmount = (d: Detail) =>
+  `${amountWords(plain(d, 'kind'), Number(d.amount))} of ${plain(d, 'paper')}, lot ${plain(d, 'lot')},`;
 
 const SPECK_WORDS: Record<string, string> = {
   mended: 'mended',
@@ -123,6 +128,22 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'printFile.written': (d) =>
     `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${kernelOf(plain(d, 'kernel'))}, sharpened ${plain(d, 'sharpen')}, ${spaceOf(plain(d, 'space'))}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,
   'paper.new': (d) => `Paper ${plain(d, 'paper')} added.`,
+  'lot.received': (d) =>
+    `${d.kind === 'roll' ? 'A roll' : `${plain(d, 'pieces')} sheets`} of ${plain(d, 'paper')} came in: lot ${plain(d, 'lot')}.`,
+  'lot.print': (d) => `${lotAmount(d)} taken for ${plain(d, 'reason')}.`,
+  'lot.test': (d) => `${lotAmount(d)} taken for a test: ${plain(d, 'reason')}.`,
+  'lot.spoiled': (d) => `${lotAmount(d)} spoiled: ${plain(d, 'reason')}.`,
+  'lot.other': (d) => `${lotAmount(d)} taken: ${plain(d, 'reason')}.`,
+  'lot.counted': (d) => {
+    const off = Number(d.amount);
+    const by = amountWords(plain(d, 'kind'), Math.abs(off));
+    const said = off === 0 ? 'as it should be' : `${by} ${off > 0 ? 'fewer' : 'more'}`;
+    return `${plain(d, 'paper')}, lot ${plain(d, 'lot')}, counted: ${said} (${plain(d, 'reason')}).`;
+  },
+  'lot.back': (d) =>
+    `${lotAmount({ ...d, amount: -Number(d.amount) })} put back: ${plain(d, 'reason')}.`,
+  'lot.notTaken': (d) =>
+    `No lot of ${plain(d, 'paper')} ${d.why === 'tooLarge' ? 'is as large as' : 'has enough left for'} ${plain(d, 'print')}: nothing was taken.`,
   'stock.received': (d) => `${plain(d, 'pieces')} received: ${plain(d, 'reason')}.`,
   'stock.used': (d) => `${Math.abs(Number(d.pieces))} used: ${plain(d, 'reason')}.`,
   'proof.sent': (d, c) =>

@@ -1,0 +1,81 @@
+import fc from 'fast-check';
+import { minor } from '../units';
+import { cutPlan, isFault } from '../cut';
+import { costOf, lengthOfRoll, piecesOfSheet, takenBy } from '.';
+import type { LotAtHand } from '.';
+
+const lot = (id: number, more: Partial<LotAtHand> = {}): LotAtHand => ({
+  id,
+  kind: 'sheet',
+  width: 610,
+  height: 914,
+  left: 5,
+  leftOver: false,
+  price: minor(800),
+  ...more,
+});
+const A4 = { width: 210, height: 297 };
+
+it('never promises more pieces of a sheet than a plan cuts from it', () => {
+  fc.assert(
+    fc.property(
+      fc.record({
+        width: fc.integer({ min: 120, max: 500 }),
+        height: fc.integer({ min: 120, max: 500 }),
+      }),
+      fc.record({
+        width: fc.integer({ min: 200, max: 700 }),
+        height: fc.integer({ min: 200, max: 1000 }),
+      }),
+      (piece, sheet) => {
+        const count = piecesOfSheet(piece, sheet);
+        expect(count * piece.width * piece.height).toBeLessThanOrEqual(
+          sheet.width * sheet.height,
+        );
+        if (count === 0) return;
+        const plan = cutPlan({
+          pieces: [{ id: 'a', ...piece, count, mayTurn: true }],
+          stock: [{ id: 's', kind: 'sheet', ...sheet, count: 1 }],
+          margin: { left: 0, right: 0, top: 0, bottom: 0 },
+          gutter: 0,
+          trim: 0,
+          school: 'cutThenPrint',
+        });
+        expect(isFault(plan) ? plan : plan.unplaced).toEqual([]);
+      },
+    ),
+    { numRuns: 30 },
+  );
+});
+
+it('turns a piece where more of it fit so, or it fits only so', () => {
+  expect(piecesOfSheet(A4, { width: 594, height: 420 })).toBe(4);
+  expect(piecesOfSheet({ width: 400, height: 100 }, { width: 110, height: 410 })).toBe(1);
+  expect(piecesOfSheet({ width: 700, height: 1000 }, { width: 610, height: 914 })).toBe(0);
+  expect(lengthOfRoll({ width: 300, height: 400 }, 350)).toBe(400);
+  expect(lengthOfRoll({ width: 300, height: 400 }, 250)).toBeNull();
+});
+
+it('takes left-overs first, then the oldest lot that has enough', () => {
+  const lots = [
+    lot(1, { left: 0.1 }),
+    lot(2),
+    lot(3, { leftOver: true, width: 220, height: 300, left: 1 }),
+  ];
+  expect(takenBy(A4, lots)).toMatchObject({ lotId: 3, amount: 1 });
+  expect(takenBy(A4, lots.slice(0, 2))).toEqual({ lotId: 2, amount: 1 / 8, cost: 100 });
+  expect(takenBy({ width: 500, height: 700 }, lots)).toMatchObject({ lotId: 2, amount: 1 });
+});
+
+it('takes of a roll the length that a print lies on, at its share of the price', () => {
+  const roll = lot(4, { kind: 'roll', height: 12_000, left: 700, price: minor(8400) });
+  expect(takenBy(A4, [roll])).toEqual({ lotId: 4, amount: 210, cost: 147 });
+  expect(takenBy({ width: 600, height: 800 }, [roll])).toBe('notEnough');
+  expect(costOf(roll, 12_000)).toBe(8400);
+});
+
+it('says why it takes nothing', () => {
+  expect(takenBy(A4, [])).toBe('noLot');
+  expect(takenBy({ width: 700, height: 1000 }, [lot(1)])).toBe('tooLarge');
+  expect(takenBy(A4, [lot(1, { left: 0 })])).toBe('notEnough');
+});

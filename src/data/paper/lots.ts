@@ -1,0 +1,224 @@
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { LotAtHand } from '@/core/paper';
+import { costOf } from '@/core/paper';
+import type { Minor } from '@/core/units';
+import type { Reading, Writing } from '../reading';
+import { Refused } from '../refused';
+import { record } from '../log/log';
+import { lotNow, lotUses, lots, papers, printEntries } from '../schema';
+
+export type LotRow = typeof lots.$inferSelect;
+export type LotUse = typeof lotUses.$inferSelect;
+export type Lot = LotRow & { left: number };
+
+/** Notes a delivery. */
+export async function receiveLot(tx: Writing, lot: Omit<LotRow, 'id'>): Promise<number> {
+  const paper = await tx.query.papers.findFirst({ where: eq(papers.id, lot.paperId) });
+  const row = await record(tx, lots, lot, {
+    at: lot.at,
+    what: 'lot.received',
+    detail: {
+      paper: paper?.name ?? '',
+      lot: lot.name,
+      kind: lot.kind,
+      pieces: lot.pieces,
+      width: lot.width,
+      height: lot.height,
+    },
+  });
+  return row.id;
+}
+
+const withLeft = (db: Reading) =>
+  db
+    .select({ lot: lots, left: lotNow.left })
+    .from(lots)
+    .innerJoin(lotNow, eq(lotNow.lotId, lots.id));
+
+const asLot = ({ lot, left }: { lot: LotRow; left: number }): Lot => ({ ...lot, left });
+
+/** Lots of a paper with what is left of each, the oldest first; those that are used up only where asked for. */
+export const lotsOf = async (db: Reading, paperId: number, all = false): Promise<Lot[]> =>
+  (
+    await withLeft(db)
+      .where(
+        all
+          ? eq(lots.paperId, paperId)
+          : and(eq(lots.paperId, paperId), sql`${lotNow.left} > 0.000001`),
+      )
+      .orderBy(asc(lots.at), asc(lots.id))
+  ).map(asLot);
+
+export async function getLot(db: Reading, id: number): Promise<Lot | undefined> {
+  const [row] = await withLeft(db).where(eq(lots.id, id));
+  return row && asLot(row);
+}
+
+/** A lot as the rules look at it. */
+export const atHand = ({
+  id,
+  kind,
+  width,
+  height,
+  left,
+  leftOver,
+  price,
+}: Lot): LotAtHand => ({
+  id,
+  kind,
+  width,
+  height,
+  left,
+  leftOver,
+  price,
+});
+
+const NEAR = 1e-6;
+
+/** What is written of a use beside what the lot itself says. */
+export type NewLotUse = Pick<LotUse, 'lotId' | 'amount' | 'kind' | 'reason' | 'at'> &
+  Partial<Pick<LotUse, 'entryId'>>;
+
+/** Takes paper out of a lot, or puts it in (negative). Throws Refused `noLot`, `lotShort`. */
+export async function takeFromLot(tx: Writing, use: NewLotUse): Promise<LotUse> {
+  const lot = await getLot(tx, use.lotId);
+  if (!lot) throw new Refused('noLot');
+  if (use.amount > lot.left + NEAR) throw new Refused('lotShort');
+  // Of what is left by rounding, all is taken.
+  const amount = Math.abs(use.amount - lot.left) < NEAR ? lot.left : use.amount;
+  return written(tx, lot, { ...use, amount, entryId: use.entryId ?? null, undoes: null });
+}
+
+async function written(
+  tx: Writing,
+  lot: Lot,
+  use: Omit<LotUse, 'id' | 'cost' | 'currency'>,
+): Promise<LotUse> {
+  const paper = await tx.query.papers.findFirst({ where: eq(papers.id, lot.paperId) });
+  const cost = costOf(atHand(lot), use.amount);
+  return record(
+    tx,
+    lotUses,
+    { ...use, cost, currency: lot.currency },
+    {
+      at: use.at,
+      what: `lot.${use.kind}`,
+      detail: {
+        paper: paper?.name ?? '',
+        lot: lot.name,
+        kind: lot.kind,
+        amount: use.amount,
+        reason: use.reason,
+      },
+    },
+  );
+}
+
+/** Notes what was counted of a lot; the difference is a fact with its reason. Throws Refused `noLot`. */
+export async function countLot(
+  tx: Writing,
+  count: { lotId: number; counted: number; reason: string; at: string },
+): Promise<void> {
+  const lot = await getLot(tx, count.lotId);
+  if (!lot) throw new Refused('noLot');
+  const { lotId, counted, reason, at } = count;
+  const amount = lot.left - counted;
+  await written(tx, lot, {
+    lotId,
+    amount,
+    kind: 'counted',
+    entryId: null,
+    undoes: null,
+    reason,
+    at,
+  });
+}
+
+/** Puts back what a use took: its print was not made. Throws Refused `gone`, `backAlready`. */
+export async function putBack(
+  tx: Writing,
+  { useId, reason, at }: { useId: number; reason: string; at: string },
+): Promise<void> {
+  const use = await tx.query.lotUses.findFirst({ where: eq(lotUses.id, useId) });
+  const lot = use && (await getLot(tx, use.lotId));
+  if (!use || !lot || use.kind === 'back' || use.kind === 'counted')
+    throw new Refused('gone');
+  const before = await tx.query.lotUses.findFirst({ where: eq(lotUses.undoes, useId) });
+  if (before) throw new Refused('backAlready');
+  const { lotId, amount, entryId } = use;
+  await written(tx, lot, {
+    lotId,
+    amount: -amount,
+    kind: 'back',
+    entryId,
+    undoes: useId,
+    reason,
+    at,
+  });
+}
+
+export type LotUseShown = LotUse & {
+  lot: string;
+  lotKind: LotRow['kind'];
+  what: string | null;
+  isBack: boolean;
+};
+
+/** The last uses of a paper's lots, newest first, with the prints that took them. */
+export async function lastUses(
+  db: Reading,
+  paperId: number,
+  limit: number,
+): Promise<LotUseShown[]> {
+  const rows = await db
+    .select({
+      use: lotUses,
+      lot: lots.name,
+      lotKind: lots.kind,
+      what: printEntries.what,
+      isBack: sql<number>`EXISTS (SELECT 1 FROM lot_use b WHERE b.undoes = ${lotUses.id})`,
+    })
+    .from(lotUses)
+    .innerJoin(lots, eq(lots.id, lotUses.lotId))
+    .leftJoin(printEntries, eq(printEntries.id, lotUses.entryId))
+    .where(eq(lots.paperId, paperId))
+    .orderBy(desc(lotUses.id))
+    .limit(limit);
+  return rows.map(({ use, isBack, ...more }) => ({
+    ...use,
+    ...more,
+    isBack: isBack === 1,
+  }));
+}
+
+/** What a print took: of which lot, how much, what that cost. */
+export interface PaperTaken {
+  lot: string;
+  kind: LotRow['kind'];
+  amount: number;
+  cost: Minor;
+  currency: string;
+}
+
+/** What prints of the log book took, by entry; those that took nothing, or all of it back, are not in it. */
+export async function paperOfEntries(
+  db: Reading,
+  entryIds: readonly number[],
+): Promise<Map<number, PaperTaken>> {
+  if (entryIds.length === 0) return new Map();
+  const rows = await db
+    .select({
+      entryId: lotUses.entryId,
+      lot: lots.name,
+      kind: lots.kind,
+      amount: sql<number>`sum(${lotUses.amount})`,
+      cost: sql<Minor>`sum(${lotUses.cost})`,
+      currency: lotUses.currency,
+    })
+    .from(lotUses)
+    .innerJoin(lots, eq(lots.id, lotUses.lotId))
+    .where(inArray(lotUses.entryId, [...entryIds]))
+    .groupBy(lotUses.entryId, lots.id)
+    .having(sql`abs(sum(${lotUses.amount})) > ${NEAR}`);
+  return new Map(rows.map(({ entryId, ...taken }) => [entryId!, taken]));
+}

@@ -1,0 +1,154 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { Button, useAction, useActionForm } from '@/shell/actions';
+import { FormFields, Pair } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { Link } from '@/shell/link';
+import {
+  FactList,
+  Figures,
+  FormPart,
+  FormSlip,
+  Slip,
+  SlipSub,
+  SlipTitle,
+} from '@/shell/slip';
+import { SectionLabel, Small } from '@/shell/words';
+import { lotAmount } from '@/studio/words/lotWords';
+import { countOfLot, putPaperBack, receivePaper, takeOfLot } from './lotActions';
+import { countForm, lotForm, takeForm } from './lotForm';
+import type { PapersView } from './view';
+
+type Lot = NonNullable<PapersView['lot']>;
+
+/** A delivery of the picked paper. */
+export function NewLot({
+  view,
+}: {
+  view: PapersView & { newLot: Record<string, string> };
+}) {
+  const router = useRouter();
+  const { picked, newLot } = view;
+  const back = `/papers?paper=${picked!.id}`;
+  const form = useActionForm(receivePaper, newLot, {
+    fixed: { paperId: String(picked!.id) },
+    done: 'Delivery noted.',
+    onDone: () => router.push(back),
+  });
+  const f = { form: form.form, of: lotForm };
+  return (
+    <FormSlip label={`Delivery of ${picked!.name}`} form={form} verb="Note it" back={back}>
+      <FormFields {...f} only={['kind', 'name']} />
+      <Pair>
+        <FormFields {...f} only={['width', 'height']} stacked />
+      </Pair>
+      <FormFields {...f} only={['pieces', 'price', 'supplier']} />
+      <Small>Prints take their paper from the oldest lot that has enough for them.</Small>
+    </FormSlip>
+  );
+}
+
+const measure = (lot: Lot) => (lot.kind === 'roll' ? 'run' : 'sheets');
+
+/** Paper that no print of the log book took. */
+const Take = ({ lot }: { lot: Lot }) => {
+  const form = useActionForm(
+    takeOfLot,
+    { kind: 'test', reason: '' },
+    { fixed: { lotId: String(lot.id) }, done: 'Taken.' },
+  );
+  return (
+    <FormPart form={form} verb="Take it out">
+      <SectionLabel>Taken out by hand</SectionLabel>
+      <FormFields form={form.form} of={takeForm} only={['kind', measure(lot), 'reason']} />
+    </FormPart>
+  );
+};
+
+const Count = ({ lot }: { lot: Lot }) => {
+  const form = useActionForm(
+    countOfLot,
+    { reason: 'counted' },
+    { fixed: { lotId: String(lot.id) }, done: 'Counted.' },
+  );
+  return (
+    <FormPart form={form} verb="Keep the count" plain>
+      <SectionLabel>Counted by hand</SectionLabel>
+      <FormFields form={form.form} of={countForm} only={[measure(lot), 'reason']} />
+    </FormPart>
+  );
+};
+
+const PutBack = ({ useId }: { useId: number }) => {
+  const { run, sending } = useAction(putPaperBack, 'Put back.');
+  return (
+    <Button
+      $small
+      $plain
+      isDisabled={sending}
+      onPress={() => run({ useId: String(useId) })}
+    >
+      Not printed: put it back
+    </Button>
+  );
+};
+
+/** One lot: what is left of it, what took of it, what may be noted. */
+export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
+  const format = useFormat();
+  const { picked, uses } = view;
+  const left = lot.kind === 'roll' ? format.length(lot.left) : format.number(lot.left, 2);
+  return (
+    <Slip label={`Lot ${lot.name}`}>
+      <SlipTitle>Lot {lot.name}</SlipTitle>
+      <SlipSub>
+        <Link href={`/papers?paper=${picked!.id}`}>{picked!.name}</Link>,{' '}
+        {format.day(lot.at)}
+        {lot.supplier && `, ${lot.supplier}`}
+      </SlipSub>
+      <Figures
+        figures={[
+          {
+            value: left,
+            unit: '',
+            label: lot.kind === 'roll' ? 'of the roll left' : 'sheets left',
+          },
+          {
+            value: format.money(lot.price, lot.currency),
+            unit: '',
+            label: lot.kind === 'roll' ? 'the roll' : 'a sheet',
+          },
+        ]}
+      />
+      <FactList
+        facts={[
+          ['Size', format.size({ width: lot.width, height: lot.height })],
+          [
+            'Came with',
+            lot.kind === 'roll' ? format.length(lot.height) : `${lot.pieces} sheets`,
+          ],
+        ]}
+      />
+      <Take key={`take ${lot.id}`} lot={lot} />
+      <Count key={`count ${lot.id}`} lot={lot} />
+      {uses.some((u) => u.lotId === lot.id) && (
+        <SectionLabel>What took of it last</SectionLabel>
+      )}
+      {uses
+        .filter((u) => u.lotId === lot.id)
+        .map((u) => (
+          <div key={u.id}>
+            <FactList
+              facts={[
+                [
+                  `${format.day(u.at)}, ${u.kind === 'counted' ? 'counted: ' : ''}${u.reason}`,
+                  `${u.amount > 0 ? '−' : '+'}${lotAmount(u.lotKind, Math.abs(u.amount))}`,
+                ],
+              ]}
+            />
+            {u.kind === 'print' && !u.isBack && <PutBack useId={u.id} />}
+          </div>
+        ))}
+    </Slip>
+  );
+}
