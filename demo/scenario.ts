@@ -39,7 +39,18 @@ const paper = (
   currency: 'EUR',
   reorderPoint,
   printerSetting: MEDIA_SETTINGS[surface] ?? '',
-  permanence: 'maker’s figure, display behind glass; no independent test seen',
+  permanence: '',
+  ...(base === 'cotton'
+    ? {
+        permanenceYears: 95,
+        permanenceSource: `${maker}’s own test`,
+        permanenceDisplay: 'behind glass in daylight',
+        acidFree: true,
+      }
+    : {}),
+  scuffs: note.startsWith('Scuffs'),
+  supplier: 'Saltreach Paper Loft',
+  deliveryDays: 8,
   note,
   received,
 });

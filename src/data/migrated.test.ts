@@ -15,7 +15,7 @@ import { getEdition } from './edition/editions';
 import { markCutOff, newestJob } from './running/jobs';
 import { readEntries } from './log/printEntries';
 import { routesNow } from './prepare/errands';
-import { lotsOf } from './paper/lots';
+import { lotsOf, usesOfPapers } from './paper/lots';
 import { paperNamed } from './paper/papers';
 import { paperWithStock } from './paper/papersPage';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
@@ -325,7 +325,7 @@ it('sheets that were left of a paper are a lot of it, and what came and went bef
   const at = '2026-10-01T10:00:00.000Z';
   const columns = `maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
     currency, reorder_point, printer_setting, permanence, note, created_at`;
-  const values = `'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '', '', '', '${at}'`;
+  const values = `'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '', 'lasts 200 years', '', '${at}'`;
   await client.executeMultiple(`
     INSERT INTO paper (name, ${columns}) VALUES ('Linen 300', ${values}), ('Oat', ${values}), ('Rye', ${values});
     INSERT INTO movement ("of", ref, pieces, reason, at) VALUES ('paper', 1, 25, 'delivery', '${at}'),
@@ -347,7 +347,19 @@ it('sheets that were left of a paper are a lot of it, and what came and went bef
   ]);
   // More were used than had come, and of the third none ever came.
   for (const paper of [2, 3]) expect(await lotsOf(db.read, paper, true)).toEqual([]);
-  expect((await paperWithStock(db.read, 1))!.sheets).toBe(7);
+  expect(await paperWithStock(db.read, 1)).toMatchObject({
+    sheets: 7,
+    permanence: 'lasts 200 years',
+    permanenceYears: null,
+    acidFree: false,
+    scuffs: false,
+    leastRoll: null,
+    deliveryDays: null,
+  });
+  // The pace is known from what went before.
+  expect((await usesOfPapers(db.read, [1], '2026-01-01')).get(1)).toEqual([
+    { at: '2026-10-09', sheets: 18 },
+  ]);
   expect(await lastMovements(db.read, 'paper', 1, 9)).toHaveLength(2);
   await expect(db.read.run('UPDATE lot SET pieces = 8')).rejects.toThrow();
   await expect(db.read.run('DELETE FROM lot')).rejects.toThrow();

@@ -7,6 +7,8 @@ export interface PrintToPack extends Size {
   copies: number;
   weight: GramsPerSquareMetre;
   thickness: Millimetres;
+  /** The least inside diameter that its paper is rolled to, where that is known. */
+  leastRoll?: Millimetres | null;
   /** Numbered prints travel with their certificate. */
   certificate: boolean;
 }

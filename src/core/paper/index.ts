@@ -1,2 +1,3 @@
+export * from './lasting';
 export * from './lots';
 export * from './stock';

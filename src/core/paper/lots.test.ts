@@ -1,7 +1,8 @@
 import fc from 'fast-check';
+import { daysAfter } from '../days';
 import { minor } from '../units';
 import { cutPlan, isFault } from '../cut';
-import { costOf, lengthOfRoll, piecesOfSheet, takenBy } from '.';
+import { costOf, lengthOfRoll, piecesOfSheet, stockLasts, takenBy } from '.';
 import type { LotAtHand } from '.';
 
 const lot = (id: number, more: Partial<LotAtHand> = {}): LotAtHand => ({
@@ -78,4 +79,42 @@ it('says why it takes nothing', () => {
   expect(takenBy(A4, [])).toBe('noLot');
   expect(takenBy({ width: 700, height: 1000 }, [lot(1)])).toBe('tooLarge');
   expect(takenBy(A4, [lot(1, { left: 0 })])).toBe('notEnough');
+});
+
+describe('how long it lasts', () => {
+  const weekly = (weeks: number, sheets: number) =>
+    Array.from({ length: weeks }, (_, i) => ({
+      at: `${daysAfter('2026-02-09', -7 * (i + 1))}T09:00:00.000Z`,
+      sheets,
+    }));
+  const lasts = (
+    left: number,
+    uses = weekly(10, 4),
+    deliveryDays: number | null = 8,
+    coming = 0,
+  ) => stockLasts({ left, coming, uses, deliveryDays }, '2026-02-09');
+
+  it('is what is left at the pace of late, with the day by which to order', () => {
+    expect(lasts(12)).toEqual({
+      perWeek: 4,
+      over: 10,
+      weeks: 3,
+      emptyOn: '2026-03-02',
+      // Eight days of delivery, three to spare.
+      orderBy: '2026-02-19',
+      reorderPoint: Math.ceil((4 * 18) / 7),
+    });
+  });
+  it('is less by what is promised, and by nothing under nothing', () => {
+    expect(lasts(12, undefined, 8, 4)).toMatchObject({ weeks: 2, orderBy: '2026-02-12' });
+    expect(lasts(2, undefined, 8, 4)).toMatchObject({ weeks: 0, orderBy: '2026-01-29' });
+  });
+  it('has no day to order by where nobody said how long a delivery takes', () => {
+    expect(lasts(12, undefined, null)).toMatchObject({ orderBy: null, reorderPoint: null });
+  });
+  it('cannot be told of nothing used, of what was used too lately, or long ago', () => {
+    expect(lasts(12, [])).toBeNull();
+    expect(lasts(12, [{ at: '2026-02-01', sheets: 9 }])).toBeNull();
+    expect(lasts(12, [{ at: '2024-02-01', sheets: 9 }])).toBeNull();
+  });
 });

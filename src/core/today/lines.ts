@@ -39,6 +39,8 @@ export type TodayLine = { urgency: Urgency } & (
       sheets: number;
       reorderPoint: number;
       discontinued: boolean;
+      /** Days until the last one on which a delivery is ordered in time; null where that cannot be told. */
+      orderIn: number | null;
     }
   | {
       what: 'edition';
@@ -79,6 +81,8 @@ export interface TodayFacts {
     sheets: number;
     reorderPoint: number;
     discontinuedAt: string | null;
+    /** The last day on which a delivery is ordered in time, where that can be told. */
+    orderBy?: string | null;
   }[];
   editions: { workId: number; work: string; size: string; left: number; of: number }[];
   references: { workId: number; work: string; sizeKey: string; why: string }[];
@@ -101,6 +105,8 @@ export interface TodayRules {
   dueWithinDays: number;
   /** An edition with this share or less left is nearly closed. */
   nearlyClosedShare: number;
+  /** A paper stands there when it is to be ordered within so many days. */
+  orderWithinDays: number;
   /** A backup is due when something was written and the last one is so many days old. */
   backupAfterDays: number;
   /** Days that the calibration of a screen lasts. */
@@ -110,6 +116,7 @@ export interface TodayRules {
 export const TODAY_RULES: TodayRules = {
   dueWithinDays: 2,
   nearlyClosedShare: 0.1,
+  orderWithinDays: 7,
   backupAfterDays: 7,
   calibrationDays: LIGHT_RULES.calibrationDays,
 };
@@ -147,6 +154,24 @@ function backupLine(
   return [{ what: 'backup', urgency: 'low', days: backup === null ? null : days }];
 }
 
+/** A paper that is low, or is to be ordered soon. */
+function paperLine(
+  paper: TodayFacts['papers'][number],
+  today: string,
+  { orderWithinDays }: TodayRules,
+): TodayLine[] {
+  const { id, name, sheets, reorderPoint, discontinuedAt, orderBy = null } = paper;
+  const discontinued = discontinuedAt !== null;
+  // Of what is no longer made, an empty shelf is nothing to do any more.
+  if (discontinued && sheets <= 0) return [];
+  const orderIn = orderBy === null || discontinued ? null : daysUntil(orderBy, today);
+  const soon = orderIn !== null && orderIn <= orderWithinDays;
+  if (sheets > reorderPoint && !soon) return [];
+  const urgency = orderIn !== null && orderIn <= 0 ? 'due' : 'low';
+  const line = { paperId: id, paper: name, sheets, reorderPoint, discontinued, orderIn };
+  return [{ what: 'paper', urgency, ...line }];
+}
+
 const RANK: Record<Urgency, number> = { late: 0, due: 1, low: 2, waiting: 3 };
 
 /** What is due, waiting, low, late: most urgent first. `today` is an ISO day. */
@@ -171,18 +196,7 @@ export function todayLines(
       urgency: 'due',
       ...r,
     })),
-    ...facts.papers
-      // Of what is no longer made, an empty shelf is nothing to do any more.
-      .filter((p) => p.sheets <= p.reorderPoint && !(p.discontinuedAt && p.sheets <= 0))
-      .map((p): TodayLine => ({
-        what: 'paper',
-        urgency: 'low',
-        paperId: p.id,
-        paper: p.name,
-        sheets: p.sheets,
-        reorderPoint: p.reorderPoint,
-        discontinued: p.discontinuedAt !== null,
-      })),
+    ...facts.papers.flatMap((p) => paperLine(p, today, rules)),
     ...facts.voided.map((v): TodayLine => ({ what: 'voided', urgency: 'due', ...v })),
     ...facts.materials.map(({ id, name, pieces, reorderPoint }): TodayLine => ({
       what: 'material',

@@ -126,6 +126,19 @@ describe('papers', () => {
     expect(of({ discontinuedAt: '2026-10-01' })).toMatchObject([{ discontinued: true }]);
   });
 
+  it('stand there by the day by which to order, before their reorder point, too', () => {
+    expect(of({ sheets: 40, orderBy: '2026-12-05' })).toEqual([]);
+    expect(of({ sheets: 40, orderBy: '2026-11-28' })).toMatchObject([
+      { urgency: 'low', orderIn: 5 },
+    ]);
+    expect(of({ sheets: 40, orderBy: '2026-11-20' })).toMatchObject([
+      { urgency: 'due', orderIn: -3 },
+    ]);
+    expect(of({ sheets: 4, orderBy: '2027-03-01' })).toMatchObject([{ urgency: 'low' }]);
+    const gone = { discontinuedAt: '2026-10-01', orderBy: '2026-11-20' };
+    expect(of({ sheets: 40, ...gone })).toEqual([]);
+  });
+
   it('are forgotten when discontinued and used up; out of stock they are not', () => {
     expect(of({ sheets: 0 })).toHaveLength(1);
     expect(of({ sheets: 0, discontinuedAt: '2026-10-01' })).toEqual([]);

@@ -27,6 +27,17 @@ export type OrderLineRow = typeof orderLines.$inferSelect;
 export type OrderEvent = typeof orderEvents.$inferSelect;
 export type SealedRow = typeof sealedParcels.$inferSelect;
 
+/** What a paper tells whoever packs or certifies a print on it. */
+export type PaperTraits = Pick<
+  typeof papers.$inferSelect,
+  | 'acidFree'
+  | 'scuffs'
+  | 'leastRoll'
+  | 'permanenceYears'
+  | 'permanenceSource'
+  | 'permanenceDisplay'
+>;
+
 /** A line of an order as it stands. */
 export interface OrderLine extends Omit<OrderLineRow, 'price'> {
   kind: LineKind;
@@ -41,6 +52,8 @@ export interface OrderLine extends Omit<OrderLineRow, 'price'> {
   paper: string;
   paperWeight: GramsPerSquareMetre | null;
   paperThickness: Millimetres | null;
+  /** How its paper is handled, and how long it lasts; null of goods. */
+  paperTraits: PaperTraits | null;
 }
 
 /** One parcel of an order with what was done to it. */
@@ -97,6 +110,14 @@ async function linesOf(db: Reading, orderId: number): Promise<OrderLine[]> {
       paper: papers.name,
       paperWeight: papers.weight,
       paperThickness: papers.thickness,
+      paperTraits: {
+        acidFree: papers.acidFree,
+        scuffs: papers.scuffs,
+        leastRoll: papers.leastRoll,
+        permanenceYears: papers.permanenceYears,
+        permanenceSource: papers.permanenceSource,
+        permanenceDisplay: papers.permanenceDisplay,
+      },
     })
     .from(orderLines)
     .innerJoin(lineNow, eq(lineNow.lineId, orderLines.id))

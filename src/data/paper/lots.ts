@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { LotAtHand } from '@/core/paper';
+import type { LotAtHand, PaperUse } from '@/core/paper';
 import { costOf } from '@/core/paper';
 import type { Minor } from '@/core/units';
 import type { Reading, Writing } from '../reading';
@@ -221,4 +221,36 @@ export async function paperOfEntries(
     .groupBy(lotUses.entryId, lots.id)
     .having(sql`abs(sum(${lotUses.amount})) > ${NEAR}`);
   return new Map(rows.map(({ entryId, ...taken }) => [entryId!, taken]));
+}
+
+/**
+ * What was taken of papers since an instant, day by day, in sheets of their usual size; what
+ * was counted is no use, what was put back is taken off. Of before lots were kept it is what
+ * movements say.
+ */
+export async function usesOfPapers(
+  db: Reading,
+  paperIds: readonly number[],
+  since: string,
+): Promise<Map<number, PaperUse[]>> {
+  if (paperIds.length === 0) return new Map();
+  const ids = sql.join(
+    paperIds.map((id) => sql`${id}`),
+    sql`, `,
+  );
+  const rows = await db.all<{ paperId: number; at: string; sheets: number }>(sql`
+    SELECT l.paper_id AS "paperId", substr(u.at, 1, 10) AS at,
+        sum(u.amount * l.width_mm * CASE l.kind WHEN 'roll' THEN 1 ELSE l.height_mm END
+          / (p.sheet_width_mm * p.sheet_height_mm)) AS sheets
+      FROM lot l JOIN lot_use u ON u.lot_id = l.id JOIN paper p ON p.id = l.paper_id
+      WHERE l.paper_id IN (${ids}) AND u.kind <> 'counted' AND u.at >= ${since} GROUP BY 1, 2
+    UNION ALL SELECT ref, substr(at, 1, 10), -sum(pieces) FROM movement
+      WHERE "of" = 'paper' AND ref IN (${ids}) AND pieces < 0 AND at >= ${since} GROUP BY 1, 2`);
+  const uses = new Map<number, PaperUse[]>();
+  for (const { paperId, ...use } of rows) {
+    const list = uses.get(paperId);
+    if (list) list.push(use);
+    else uses.set(paperId, [use]);
+  }
+  return uses;
 }

@@ -5,7 +5,19 @@ import { papers } from '../schema';
 
 export type PaperRow = typeof papers.$inferSelect;
 
-export type NewPaper = Omit<PaperRow, 'id' | 'discontinuedAt' | 'replacementId'>;
+/** What need not be known of a paper. */
+type Trait =
+  | 'permanenceYears'
+  | 'permanenceSource'
+  | 'permanenceDisplay'
+  | 'acidFree'
+  | 'scuffs'
+  | 'leastRoll'
+  | 'supplier'
+  | 'deliveryDays';
+
+export type NewPaper = Omit<PaperRow, 'id' | 'discontinuedAt' | 'replacementId' | Trait> &
+  Partial<Pick<PaperRow, Trait>>;
 
 export async function addPaper(tx: Writing, paper: NewPaper): Promise<number> {
   const line = { at: paper.createdAt, what: 'paper.new', detail: { paper: paper.name } };

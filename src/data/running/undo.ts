@@ -24,7 +24,7 @@ const TABLES = {
   customer: customers,
 };
 export type EditedTable = keyof typeof TABLES;
-type Values = Record<string, string | number | null>;
+type Values = Record<string, string | number | boolean | null>;
 
 /** How one step is taken back. */
 export type UndoStep =

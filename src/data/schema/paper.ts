@@ -20,8 +20,20 @@ export const papers = sqliteTable(
     currency: currency(),
     reorderPoint: integer('reorder_point').notNull(),
     printerSetting: text('printer_setting').notNull(),
-    /** Never a bare number of years: figure, source and display condition in one line. */
+    /** As it was noted before figure, source and display condition were told apart. */
     permanence: text('permanence').notNull(),
+    /** How long it lasts, who says so, and how it is displayed: all three, or none. */
+    permanenceYears: integer('permanence_years'),
+    permanenceSource: text('permanence_source').notNull().default(''),
+    permanenceDisplay: text('permanence_display').notNull().default(''),
+    acidFree: integer('acid_free', { mode: 'boolean' }).notNull().default(false),
+    /** Its surface is marked by a touch. */
+    scuffs: integer('scuffs', { mode: 'boolean' }).notNull().default(false),
+    /** The least inside diameter that it is rolled to; null: by its weight. */
+    leastRoll: mm('least_roll_mm'),
+    supplier: text('supplier').notNull().default(''),
+    /** Days from ordering to its delivery. */
+    deliveryDays: integer('delivery_days'),
     note: text('note').notNull(),
     createdAt: at('created_at'),
     /** Since when its maker no longer makes it, and the paper that takes its place. */

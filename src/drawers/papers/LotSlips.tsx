@@ -93,6 +93,9 @@ const PutBack = ({ useId }: { useId: number }) => {
   );
 };
 
+/** Uses that the slip has room for. */
+const SHOWN = 6;
+
 /** One lot: what is left of it, what took of it, what may be noted. */
 export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
   const format = useFormat();
@@ -136,6 +139,7 @@ export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
       )}
       {uses
         .filter((u) => u.lotId === lot.id)
+        .slice(0, SHOWN)
         .map((u) => (
           <div key={u.id}>
             <FactList

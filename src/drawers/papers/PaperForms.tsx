@@ -4,6 +4,7 @@ import { TakeOut, useActionForm } from '@/shell/actions';
 import { FormFields, Pair } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
 import { FormSlip } from '@/shell/slip';
+import { SectionLabel } from '@/shell/words';
 import type { Form } from '@/shell/fields';
 import { createPaper, editPaper, removePaper } from './actions';
 import { paperForm, usualPaper } from './paperForm';
@@ -12,7 +13,9 @@ import type { PapersView } from './view';
 
 const LOOK = ['name', 'maker', 'base', 'surface', 'weight', 'thickness'];
 const SHEET = ['sheetWidth', 'sheetHeight'];
-const STORE = ['price', 'reorderPoint', 'printerSetting', 'permanence', 'note'];
+const STORE = ['price', 'supplier', 'deliveryDays', 'reorderPoint', 'printerSetting'];
+const LASTS = ['permanenceYears', 'permanenceSource', 'permanenceDisplay'];
+const HANDLED = ['acidFree', 'scuffs', 'leastRoll', 'note'];
 
 /** `kept`: the price in another currency, which stays when none is typed. */
 const PaperFields = ({ form, kept }: { form: Form; kept?: string | undefined }) => {
@@ -25,6 +28,10 @@ const PaperFields = ({ form, kept }: { form: Form; kept?: string | undefined }) 
         <FormFields {...f} only={SHEET} stacked />
       </Pair>
       <FormFields {...f} only={STORE} hints={{ price: stays }} />
+      <SectionLabel>How long it lasts: all three, or none</SectionLabel>
+      <FormFields {...f} only={LASTS} />
+      <SectionLabel>How it is handled</SectionLabel>
+      <FormFields {...f} only={HANDLED} />
     </>
   );
 };

@@ -2,11 +2,12 @@
 import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
-import { SectionLabel, Sentence } from '@/shell/words';
+import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lotAmount } from '@/studio/words/lotWords';
+import { permanenceLine } from '@/studio/words/paperWords';
 import { Lots } from './Lots';
 import type { PapersView } from './view';
-import { stockSentence } from './words';
+import { lastsSentence, stockSentence } from './words';
 
 /** Uses that the slip has room for. */
 const SHOWN = 4;
@@ -19,8 +20,9 @@ export function PaperSlip({
   view: PapersView;
   picked: NonNullable<PapersView['picked']>;
 }) {
-  const { replacement, lots, uses, profiles } = view;
+  const { replacement, lasting, lots, uses, profiles } = view;
   const format = useFormat();
+  const lasts = permanenceLine(picked);
   return (
     <Slip label={picked.name}>
       <SlipTitle>{picked.name}</SlipTitle>
@@ -47,9 +49,20 @@ export function PaperSlip({
       >
         {stockSentence(picked, replacement, format.day)}
       </Sentence>
+      <Small>
+        {picked.discontinuedAt === null &&
+          lastsSentence(lasting, picked.deliveryDays, format.day)}
+        {lasting?.reorderPoint != null &&
+          ` Rule of thumb: reorder at ${lasting.reorderPoint}, what is used until a delivery is there and a week’s.`}
+      </Small>
       <FactList
         facts={[
-          ['Base, surface', `${picked.base}, ${picked.surface}`],
+          [
+            'Base, surface',
+            [picked.base, picked.surface, picked.acidFree && 'acid-free']
+              .filter(Boolean)
+              .join(', '),
+          ],
           ['Sheet', format.size({ width: picked.sheetWidth, height: picked.sheetHeight })],
           ['Printer setting', picked.printerSetting || 'none noted'],
           [
@@ -68,10 +81,15 @@ export function PaperSlip({
           ],
         ]}
       />
-      {picked.permanence && (
-        <p style={{ fontSize: 12.5 }}>Permanence: {picked.permanence}</p>
-      )}
-      {picked.note && <p style={{ fontSize: 12.5 }}>{picked.note}</p>}
+      <Small>
+        {lasts
+          ? `Lasts ${lasts}.`
+          : picked.permanence
+            ? `Permanence, as noted before: ${picked.permanence}. Without figure, source and display it is quoted nowhere.`
+            : null}
+        {picked.scuffs && ' ▲ Scuffs at a touch: gloves, and tissue between sheets.'}
+      </Small>
+      {picked.note && <Small>{picked.note}</Small>}
       <Lots lots={lots} paperId={picked.id} />
       {uses.length > 0 && <SectionLabel>What took of it last</SectionLabel>}
       <FactList

@@ -4,7 +4,7 @@ import { addPaper, added, editRow, getPaper, paperNamed, removeRow } from '@/dat
 import { act, refuse, staleForm } from '@/studio';
 import type { Answer } from '@/core/input';
 import { bringForm, discontinueForm, editPaperForm } from './paperForm';
-import { paperForm, paperWritten, removePaperForm } from './paperForm';
+import { paperForm, paperWritten, permanenceFault, removePaperForm } from './paperForm';
 import type { PaperInput } from './paperForm';
 import { readPaperList } from './paperList';
 
@@ -19,19 +19,38 @@ const nameTaken = (name: string) => {
   return refuse(message, { name: message });
 };
 
-const stored = ({ weight, thickness, ...rest }: PaperInput) => ({
+const stored = ({
+  weight,
+  thickness,
+  leastRoll,
+  acidFree,
+  scuffs,
+  ...rest
+}: PaperInput) => ({
   ...rest,
   weight: gsm(weight),
   thickness: mm(thickness),
+  leastRoll: leastRoll === null ? null : mm(leastRoll),
+  acidFree: acidFree === 'yes',
+  scuffs: scuffs === 'yes',
 });
+
+/** A bare figure of permanence is refused, with the reason. */
+function bare(paper: PaperInput) {
+  const fault = permanenceFault(paper);
+  return fault && refuse(fault.words, { [fault.field]: fault.words });
+}
 
 /** Adds a paper to the drawer. */
 export async function createPaper(typed: unknown): Promise<Answer<number>> {
   return act(paperForm, typed, {}, async (v, { settings, write, at, undoable }) =>
     write(async (tx) => {
       if (await paperNamed(tx, v.name)) return nameTaken(v.name);
+      const fault = bare(v);
+      if (fault) return fault;
       const { currency } = settings;
-      const id = await addPaper(tx, { ...stored(v), currency, createdAt: at });
+      const more = { currency, permanence: '', createdAt: at };
+      const id = await addPaper(tx, { ...stored(v), ...more });
       await undoable(tx, `laying in ${v.name}`, added('paper', id));
       return id;
     }),
@@ -50,6 +69,8 @@ export async function editPaper(typed: unknown): Promise<Answer<number>> {
         const now = await getPaper(tx, paperId);
         if (!now) return refuse(WORDS.gone!);
         // Left empty, the price stays what it is, in the currency that it was kept in.
+        const fault = bare({ ...fields, price: now.price });
+        if (fault) return fault;
         const priced = price === null ? now : { price, currency: settings.currency };
         const paper = {
           ...stored({ ...fields, price: priced.price }),
@@ -57,7 +78,7 @@ export async function editPaper(typed: unknown): Promise<Answer<number>> {
         };
         const namesake = await paperNamed(tx, paper.name);
         if (namesake && namesake.id !== paperId) return nameTaken(paper.name);
-        const own = paperWritten(paper, settings);
+        const own = paperWritten({ ...now, ...paper }, settings);
         const stale = staleForm(seen, paperWritten(now, settings), own, paperForm.titles);
         if (stale) return stale;
         const step = await editRow(tx, 'paper', paperId, paper, { at, name: paper.name });
@@ -122,7 +143,8 @@ export async function bringPapers(typed: unknown): Promise<Answer<number>> {
           return refuse(message, { list: message });
         }
         const { currency } = settings;
-        ids.push(await addPaper(tx, { ...stored(paper), currency, createdAt: at }));
+        const more = { currency, permanence: '', createdAt: at };
+        ids.push(await addPaper(tx, { ...stored(paper), ...more }));
       }
       await undoable(tx, `a list of ${ids.length} papers`, added('paper', ...ids));
       return read.papers.length;

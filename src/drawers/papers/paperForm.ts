@@ -2,7 +2,7 @@ import { choice, defineForm, formSeen, hinted, length, thickness } from '@/core/
 import { money, optional, rowNumber, text, verbatim, whole } from '@/core/input';
 import type { InputContext, Typed, ValueOf } from '@/core/input';
 import { mm } from '@/core/units';
-import type { NewPaper } from '@/data';
+import type { Paper } from '@/data';
 import { BASES, SURFACES } from './kinds';
 
 const FIELDS = {
@@ -20,12 +20,40 @@ const FIELDS = {
     text('Printer setting', { min: 0, max: 120 }),
     'and the profile that goes with it',
   ),
-  permanence: hinted(
-    text('Permanence', { min: 0, max: 240 }),
-    'with source and display condition',
+  supplier: text('Supplier', { min: 0, max: 80 }),
+  deliveryDays: optional(whole('Delivery takes', { min: 0, max: 365 }, 'days')),
+  permanenceYears: optional(whole('Permanence', { min: 1, max: 1000 }, 'years')),
+  permanenceSource: hinted(
+    text('Permanence says', { min: 0, max: 120 }),
+    'who measured or claims it',
+  ),
+  permanenceDisplay: hinted(
+    text('Permanence if', { min: 0, max: 120 }),
+    'how it is displayed: behind glass, in the dark',
+  ),
+  acidFree: choice('Acid-free', ['no', 'yes']),
+  scuffs: choice('Scuffs at a touch', ['no', 'yes']),
+  leastRoll: hinted(
+    optional(length('Rolled no tighter than', { above: 0, max: 500 })),
+    'inside diameter; else by its weight',
   ),
   note: text('Note', { min: 0, max: 400 }),
 };
+
+const PERMANENCE = ['permanenceYears', 'permanenceSource', 'permanenceDisplay'] as const;
+
+/** A figure without its source and display condition says nothing: which of the three is missing. */
+export function permanenceFault(
+  paper: Pick<PaperInput, (typeof PERMANENCE)[number]>,
+): { field: (typeof PERMANENCE)[number]; words: string } | null {
+  const given = PERMANENCE.filter((f) => paper[f] !== null && paper[f] !== '');
+  const field = PERMANENCE.find((f) => !given.includes(f));
+  if (given.length === 0 || field === undefined) return null;
+  return {
+    field,
+    words: `${FIELDS[field].title}: years alone promise what nobody can keep. Give the figure, who says so and how the print is displayed, or none of the three.`,
+  };
+}
 
 /** What is noted of a paper, typed by hand or brought in a list. */
 export const paperForm = defineForm(FIELDS);
@@ -54,13 +82,21 @@ export const bringForm = defineForm({ list: verbatim('List', { max: 2_000_000 })
 /** What a new paper usually is. */
 export const usualPaper = (context: InputContext): Typed =>
   paperForm.write(
-    { base: 'cotton', surface: 'matte', weight: 300, thickness: mm(0.5), reorderPoint: 5 },
+    {
+      base: 'cotton',
+      surface: 'matte',
+      weight: 300,
+      thickness: mm(0.5),
+      reorderPoint: 5,
+      acidFree: 'no',
+      scuffs: 'no',
+    },
     context,
   );
 
 /** A paper as it stands in its form; a price in another currency is left empty. */
 export const paperWritten = (
-  paper: Omit<NewPaper, 'createdAt'>,
+  paper: Omit<Paper, 'sheets' | 'level'>,
   context: InputContext,
 ): Typed =>
   paperForm.write(
@@ -69,6 +105,8 @@ export const paperWritten = (
       base: paper.base as PaperInput['base'],
       surface: paper.surface as PaperInput['surface'],
       price: paper.currency === context.currency ? paper.price : null,
+      acidFree: paper.acidFree ? 'yes' : 'no',
+      scuffs: paper.scuffs ? 'yes' : 'no',
     },
     context,
   );

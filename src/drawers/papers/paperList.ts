@@ -1,6 +1,6 @@
 import type { InputContext } from '@/core/input';
 import { problemsSaid, readList } from '@/studio';
-import { paperForm, usualPaper } from './paperForm';
+import { paperForm, permanenceFault, usualPaper } from './paperForm';
 import type { PaperInput } from './paperForm';
 
 /** Columns that a list must have; the others are taken as empty, or as is usual. */
@@ -22,9 +22,17 @@ export function readPaperList(text: string, context: InputContext): PaperList {
     names.add(name.toLowerCase());
     return known;
   });
-  if (twice.length === 0) return { ok: true, papers: read.lines.map((l) => l.value) };
-  const problems = twice.map(
-    ({ line, value }) => `Line ${line}: Name: “${value.name}” is in the list twice.`,
-  );
+  const bare = read.lines.flatMap(({ line, value }) => {
+    const fault = permanenceFault(value);
+    return fault ? [`Line ${line}: ${fault.words}`] : [];
+  });
+  if (twice.length + bare.length === 0)
+    return { ok: true, papers: read.lines.map((l) => l.value) };
+  const problems = [
+    ...twice.map(
+      ({ line, value }) => `Line ${line}: Name: “${value.name}” is in the list twice.`,
+    ),
+    ...bare,
+  ];
   return { ok: false, problems: problemsSaid(problems) };
 }

@@ -10,7 +10,9 @@ import {
 } from './actions';
 import { countOfLot, putPaperBack, receivePaper, takeOfLot } from './lotActions';
 import { usualPaper } from './paperForm';
+import { permanenceLine } from '@/studio/words/paperWords';
 import { loadPapers } from './view';
+import { lastsSentence } from './words';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
@@ -186,6 +188,71 @@ it('changes what is noted, not what lies on the shelf', async () => {
   expect(
     await editPaper({ ...editing!, name: 'Linen 300', paperId: '2', seen }),
   ).toMatchObject({ ok: false, fields: { name: expect.any(String) } });
+});
+
+describe('permanence', () => {
+  const lasts = (
+    permanenceYears: string,
+    permanenceSource: string,
+    permanenceDisplay: string,
+  ) =>
+    createPaper({
+      ...RAG,
+      name: 'Lasting',
+      permanenceYears,
+      permanenceSource,
+      permanenceDisplay,
+    });
+
+  it('is never a bare figure', async () => {
+    expect(await lasts('200', '', '')).toMatchObject({
+      ok: false,
+      fields: { permanenceSource: expect.stringContaining('years alone promise') },
+    });
+    expect(await lasts('200', 'the mill', '')).toMatchObject({
+      ok: false,
+      fields: { permanenceDisplay: expect.any(String) },
+    });
+    expect(await lasts('', 'the mill', 'behind glass')).toMatchObject({
+      ok: false,
+      fields: { permanenceYears: expect.any(String) },
+    });
+    const list = `Name,Maker,Weight,Sheet width,Sheet height,Price a sheet,Permanence\nOat,V,250,30 cm,40 cm,4,200`;
+    expect(await bringPapers({ list })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('Line 2: Permanence says'),
+    });
+  });
+
+  it('is kept with its source and how the print is displayed', async () => {
+    const kept = await lasts('95', 'the mill’s own test', 'behind glass');
+    const { picked } = await loadPapers({
+      paper: String((kept as { value: number }).value),
+    });
+    expect(permanenceLine(picked!)).toBe('95 years behind glass, the mill’s own test');
+  });
+});
+
+it('says how long it lasts, and by which day to order', () => {
+  const at = (day: string) => `the ${Number(day.slice(8))}th`;
+  const lasting = {
+    perWeek: 3.66,
+    over: 10,
+    weeks: 3.01,
+    emptyOn: '2026-03-02',
+    orderBy: '2026-02-19',
+    reorderPoint: 11,
+  };
+  expect(lastsSentence(lasting, 8, at)).toBe(
+    'About 3 weeks at 3.7 a week; a delivery takes 8 days: order by the 19th.',
+  );
+  expect(lastsSentence({ ...lasting, weeks: 1.2, perWeek: 12.2 }, 1, at)).toBe(
+    'About 8 days at 12 a week; a delivery takes 1 day: order by the 19th.',
+  );
+  expect(
+    lastsSentence({ ...lasting, orderBy: null, reorderPoint: null }, null, at),
+  ).toContain('say how long a delivery takes');
+  expect(lastsSentence(null, 8, at)).toBe('');
 });
 
 it('is taken out only while nothing happened on it', async () => {

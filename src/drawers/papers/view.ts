@@ -1,6 +1,7 @@
 import {
   MOST_CHOICES,
   askedOf,
+  getLot,
   lastUses,
   lotsOf,
   paperCounts,
@@ -10,12 +11,14 @@ import {
   profilesInUse,
   readSettings,
 } from '@/data';
+import { lastingOf } from '@/studio/reads/paperLasting';
 import { rowId, studio, todayOf } from '@/studio';
 import { usualLot } from './lotForm';
+import { foldedUses } from './foldedUses';
 import { paperWritten } from './paperForm';
 
 /** The latest uses that the slip has room for. */
-const USES = 12;
+const USES = 60;
 
 /** The paper drawer: a page of stocks with what is left, and the one picked. */
 export async function loadPapers(
@@ -33,7 +36,8 @@ export async function loadPapers(
   const picked = named ?? page.rows[0] ?? null;
   const editing = query.edit === '1' && picked ? paperWritten(picked, settings) : null;
   const lots = picked ? await lotsOf(db, picked.id) : [];
-  const lot = lots.find((l) => l.id === rowId(query.lot ?? '')) ?? null;
+  const wantedLot = await getLot(db, rowId(query.lot ?? ''));
+  const lot = wantedLot && wantedLot.paperId === picked?.id ? wantedLot : null;
   const replacement =
     picked?.replacementId != null ? await paperWithStock(db, picked.replacementId) : null;
   return {
@@ -45,11 +49,14 @@ export async function loadPapers(
     /** Profiles that it is printed through. */
     profiles: picked ? await profilesInUse(db, picked.id) : [],
     /** What is left of its deliveries, the oldest first; the one picked, and a new one begun. */
+    lasting: picked
+      ? ((await lastingOf(db, [picked], todayOf(settings))).get(picked.id) ?? null)
+      : null,
     lots,
     lot,
     newLot:
       query.lot === 'new' && picked ? usualLot(picked, todayOf(settings), settings) : null,
-    uses: picked ? await lastUses(db, picked.id, USES) : [],
+    uses: picked ? foldedUses(await lastUses(db, picked.id, USES)) : [],
     /** What may take the place of the one that is changed. */
     others: editing
       ? (await papersToPrintOn(db, MOST_CHOICES))

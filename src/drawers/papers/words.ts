@@ -1,4 +1,4 @@
-import type { StockLevel } from '@/core/paper';
+import type { Lasting, StockLevel } from '@/core/paper';
 
 interface Shelf {
   sheets: number;
@@ -17,6 +17,21 @@ const sheets = (n: number) => {
 /** The stock of a paper in a word or two. */
 export const stockWords = (paper: Shelf): string =>
   paper.discontinuedAt === null ? LEVELS[paper.level] : '▲ discontinued';
+
+/** At what pace a paper goes, and by which day it is to be ordered; empty where nothing tells. */
+export function lastsSentence(
+  lasting: Lasting | null,
+  deliveryDays: number | null,
+  day: (at: string) => string,
+): string {
+  if (lasting === null) return '';
+  const { weeks, perWeek, orderBy } = lasting;
+  const figure = perWeek >= 10 ? Math.round(perWeek) : Number(perWeek.toFixed(1));
+  const pace = `About ${weeks < 2 ? `${Math.floor(weeks * 7)} days` : `${Math.floor(weeks)} weeks`} at ${figure} a week`;
+  return orderBy === null
+    ? `${pace}; say how long a delivery takes, and the day to order is told.`
+    : `${pace}; a delivery takes ${deliveryDays} ${deliveryDays === 1 ? 'day' : 'days'}: order by ${day(orderBy)}.`;
+}
 
 /** What the stock of a paper means, and what to do. */
 export function stockSentence(

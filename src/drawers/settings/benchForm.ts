@@ -67,6 +67,7 @@ const STUDIO = {
   ...PLACE_FIELDS,
   closedDays: closedField,
   handlingDays: whole('Orders leave within', { min: 0, max: 60 }, 'working days'),
+  orderWithinDays: whole('Say what is to be ordered within', { min: 1, max: 90 }, 'days'),
   backupAfterDays: whole('Remind of a backup after', { min: 1, max: 365 }, 'days'),
   calibrationDays: whole('Calibrate the screen every', { min: 1, max: 365 }, 'days'),
 };
@@ -139,6 +140,7 @@ export function benchWritten(settings: BenchSettings): Typed {
     {
       ...all,
       scaleTolerance: grams(pack.scaleTolerance),
+      orderWithinDays: today.orderWithinDays,
       backupAfterDays: today.backupAfterDays,
       calibrationDays: today.calibrationDays,
     },
@@ -175,6 +177,7 @@ export const benchAsked = (
   pack: { ...settings.pack, scaleTolerance: asked.scaleTolerance },
   today: {
     ...settings.today,
+    orderWithinDays: asked.orderWithinDays,
     backupAfterDays: asked.backupAfterDays,
     calibrationDays: asked.calibrationDays,
   },

@@ -2,6 +2,7 @@ import { daysAfter, noonOf } from '@/core/days';
 import { routeKind } from '@/core/prepare';
 import { studioParts, todayLines } from '@/core/today';
 import type { StudioHas } from '@/core/today';
+import { lastingOf } from '@/studio/reads/paperLasting';
 import { nominalSize } from '@/core/size';
 import {
   ALL,
@@ -12,7 +13,9 @@ import {
   drawerCounts,
   dueCounts,
   lastDone,
+  MOST_CHOICES,
   papersLow,
+  papersToPrintOn,
   lightNow,
   writtenSpan,
   nearlyClosed,
@@ -120,7 +123,8 @@ export async function loadTable() {
     counts,
     orders,
     out,
-    papers,
+    low,
+    usable,
     materials,
     voided,
     editions,
@@ -134,6 +138,7 @@ export async function loadTable() {
     ordersDue(db, MOST),
     proofsOut(db, MOST),
     papersLow(db, MOST),
+    papersToPrintOn(db, MOST_CHOICES),
     materialsLow(db, MOST),
     voidedAtStart(db, monthAgo, MOST),
     nearlyClosed(db, settings.today.nearlyClosedShare, MOST),
@@ -143,7 +148,9 @@ export async function loadTable() {
     short(db, settings),
     lapsed(db, settings),
   ]);
-  const [backup, span, light] = await Promise.all([
+  const known = [...low, ...usable.filter((p) => !low.some((l) => l.id === p.id))];
+  const [lasting, backup, span, light] = await Promise.all([
+    lastingOf(db, known, today),
     lastDone(db, 'backup'),
     writtenSpan(db),
     lightNow(db),
@@ -152,7 +159,7 @@ export async function loadTable() {
     {
       orders,
       proofsOut: out,
-      papers,
+      papers: known.map((p) => ({ ...p, orderBy: lasting.get(p.id)?.orderBy ?? null })),
       materials,
       voided,
       editions: editions.map((e) => ({ ...e, size: sizeLabel(e.sizeKey) })),
@@ -179,7 +186,7 @@ export async function loadTable() {
     rest.push({ what: more(counts.ordersOpen - orders.length, 'orders'), href: '/orders' });
   if (counts.proofsOut > out.length)
     rest.push({ what: more(counts.proofsOut - out.length, 'proofs out'), href: '/proofs' });
-  if (full(papers)) rest.push({ what: 'more papers', href: '/papers?sort=level' });
+  if (full(low)) rest.push({ what: 'more papers', href: '/papers?sort=level' });
   if (full(materials)) rest.push({ what: 'more packing material', href: '/materials' });
   if (full(editions)) rest.push({ what: 'more editions', href: '/editions' });
   if ([untagged, noMaster, noSizes, fallsShort.lines, references.lines].some(full))

@@ -45,7 +45,15 @@ it('leads each line to where it is dealt with', () => {
     sheets: 1,
     reorderPoint: 5,
     discontinued: false,
+    orderIn: null,
   };
+  expect(sayLine({ ...paper, sheets: 3.25, orderIn: 4 }).figure).toBe(
+    '3.3 sheets left, order within 4 days',
+  );
+  expect(sayLine({ ...paper, orderIn: 0 }).figure).toBe('1 sheet left, order today');
+  expect(sayLine({ ...paper, orderIn: -1 }).figure).toBe(
+    '1 sheet left, to be ordered 1 day ago',
+  );
   expect(sayLine(paper)).toMatchObject({
     figure: '1 sheet left, reorder at 5',
     href: '/papers?paper=2',

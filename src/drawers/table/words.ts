@@ -17,6 +17,14 @@ function whenDue(days: number): string {
   return days === 1 ? 'leaves tomorrow' : `leaves in ${days} days`;
 }
 
+/** Parts of sheets are said to a tenth. */
+const sheetsOf = (n: number) => count(Number(n.toFixed(1)), 'sheet', 'sheets');
+
+function whenToOrder(days: number): string {
+  if (days < 0) return `to be ordered ${count(-days, 'day', 'days')} ago`;
+  return days === 0 ? 'order today' : `order within ${count(days, 'day', 'days')}`;
+}
+
 /** Words one line of the table. */
 export function sayLine(line: TodayLine): Said {
   switch (line.what) {
@@ -52,8 +60,12 @@ export function sayLine(line: TodayLine): Said {
       return {
         what: line.paper,
         figure: line.discontinued
-          ? `discontinued, ${count(line.sheets, 'sheet', 'sheets')} left`
-          : `${count(line.sheets, 'sheet', 'sheets')} left, reorder at ${line.reorderPoint}`,
+          ? `discontinued, ${sheetsOf(line.sheets)} left`
+          : `${sheetsOf(line.sheets)} left, ${
+              line.orderIn === null
+                ? `reorder at ${line.reorderPoint}`
+                : whenToOrder(line.orderIn)
+            }`,
         href: `/papers?paper=${line.paperId}`,
         verb: line.discontinued ? 'Replace it' : 'Order paper',
       };

@@ -22,14 +22,17 @@ export const tubeDiameter = (weight: GramsPerSquareMetre, rules: PackRules): Mil
   mm(weight <= rules.thinTubeUpTo ? rules.thinTube : rules.thickTube);
 
 /**
- * The tube that prints need: inside diameter and length with end play, mm.
+ * The tube that prints need: inside diameter (what the paper allows, else by its weight) and
+ * length with end play, mm.
  * @example tubeNeeded([{ width: mm(500), height: mm(700), weight: gsm(308) }], PACK_RULES) // { roll: 500, diameter: 75, length: 540 }
  */
 export function tubeNeeded(prints: Contents['prints'], rules: PackRules) {
   const roll = mm(Math.max(0, ...prints.map((p) => sides(p)[0])));
   return {
     roll,
-    diameter: mm(Math.max(0, ...prints.map((p) => tubeDiameter(p.weight, rules)))),
+    diameter: mm(
+      Math.max(0, ...prints.map((p) => p.leastRoll ?? tubeDiameter(p.weight, rules))),
+    ),
     length: sum(roll, mm(rules.tubeEndPlay)),
   };
 }

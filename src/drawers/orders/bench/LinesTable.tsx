@@ -74,7 +74,14 @@ export function LinesTable({ view }: { view: OrderBenchView }) {
             <td>
               <Named line={line} />
             </td>
-            <td>{[line.sizeLabel, line.paper].filter(Boolean).join(', ')}</td>
+            <td>
+              {[line.sizeLabel, line.paper].filter(Boolean).join(', ')}
+              {line.paperTraits?.scuffs && (
+                <span style={{ color: 'var(--ochre)', display: 'block' }}>
+                  ▲ scuffs at a touch: gloves, tissue
+                </span>
+              )}
+            </td>
             <td>
               {line.state === 'removed' ? '–' : <ParcelChoice line={line} view={view} />}
             </td>

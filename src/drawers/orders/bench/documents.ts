@@ -1,5 +1,6 @@
 import type { Declaration } from '@/core/edition';
 import type { Parcel } from '@/core/pack';
+import { permanenceLine } from '@/studio/words/paperWords';
 import { formatMass, formatSize, formatDay } from '@/core/units';
 import type { Size } from '@/core/units';
 import {
@@ -73,6 +74,7 @@ async function certificateOf(
   const { hash } = numbering;
   const { declaration } = numbering.edition;
   const sheet = line.sheet ?? work;
+  const lasts = line.paperTraits && permanenceLine(line.paperTraits);
   const pdf = await certificatePdf({
     studio: settings.studio || work.artist,
     title: work.title,
@@ -82,7 +84,8 @@ async function certificateOf(
       ['Original', `${work.medium}, ${work.year}`],
       ['Its size', bothUnits(work, settings)],
       ['Print', `pigment ink print, ${today.slice(0, 4)}`],
-      ['Paper', line.paper],
+      ['Paper', line.paperTraits?.acidFree ? `${line.paper}, acid-free` : line.paper],
+      ...(!lasts ? [] : [['Lasts', lasts] as [string, string]]),
       ['Image', bothUnits(line.fit?.image ?? sheet, settings)],
       ['Sheet', bothUnits(sheet, settings)],
       [

@@ -37,6 +37,7 @@ export const contentsOf = (
             height: l.sheet.height,
             weight: l.paperWeight ?? gsm(0),
             thickness: l.paperThickness ?? mm(0),
+            leastRoll: l.paperTraits?.leastRoll ?? null,
             certificate: l.label !== null,
           },
         ],
