@@ -165,8 +165,10 @@ function paperLine(
   // Of what is no longer made, an empty shelf is nothing to do any more.
   if (discontinued && sheets <= 0) return [];
   const orderIn = orderBy === null || discontinued ? null : daysUntil(orderBy, today);
-  const soon = orderIn !== null && orderIn <= orderWithinDays;
-  if (sheets > reorderPoint && !soon) return [];
+  // Where the day is known by which to order, it decides; else the count does.
+  const low =
+    orderIn === null || sheets <= 0 ? sheets <= reorderPoint : orderIn <= orderWithinDays;
+  if (!low) return [];
   const urgency = orderIn !== null && orderIn <= 0 ? 'due' : 'low';
   const line = { paperId: id, paper: name, sheets, reorderPoint, discontinued, orderIn };
   return [{ what: 'paper', urgency, ...line }];

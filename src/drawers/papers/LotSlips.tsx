@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { Button, useAction, useActionForm } from '@/shell/actions';
-import { FormFields, Pair } from '@/shell/fields';
+import { Fold, FormFields, Pair } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
 import {
@@ -59,7 +59,6 @@ const Take = ({ lot }: { lot: Lot }) => {
   );
   return (
     <FormPart form={form} verb="Take it out">
-      <SectionLabel>Taken out by hand</SectionLabel>
       <FormFields form={form.form} of={takeForm} only={['kind', measure(lot), 'reason']} />
     </FormPart>
   );
@@ -73,7 +72,6 @@ const Count = ({ lot }: { lot: Lot }) => {
   );
   return (
     <FormPart form={form} verb="Keep the count" plain>
-      <SectionLabel>Counted by hand</SectionLabel>
       <FormFields form={form.form} of={countForm} only={[measure(lot), 'reason']} />
     </FormPart>
   );
@@ -100,7 +98,10 @@ const SHOWN = 6;
 export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
   const format = useFormat();
   const { picked, uses } = view;
-  const left = lot.kind === 'roll' ? format.length(lot.left) : format.number(lot.left, 2);
+  const left =
+    lot.kind === 'roll'
+      ? format.length(lot.left)
+      : format.number(lot.left, lot.left % 1 === 0 ? 0 : 2);
   return (
     <Slip label={`Lot ${lot.name}`}>
       <SlipTitle>Lot {lot.name}</SlipTitle>
@@ -132,8 +133,6 @@ export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
           ],
         ]}
       />
-      <Take key={`take ${lot.id}`} lot={lot} />
-      <Count key={`count ${lot.id}`} lot={lot} />
       {uses.some((u) => u.lotId === lot.id) && (
         <SectionLabel>What took of it last</SectionLabel>
       )}
@@ -153,6 +152,14 @@ export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
             {u.kind === 'print' && !u.isBack && <PutBack useId={u.id} />}
           </div>
         ))}
+      {lot.left > 0 && (
+        <Fold title="Take out by hand: a test, a spoiled sheet">
+          <Take key={`take ${lot.id}`} lot={lot} />
+        </Fold>
+      )}
+      <Fold title="Count it">
+        <Count key={`count ${lot.id}`} lot={lot} />
+      </Fold>
     </Slip>
   );
 }

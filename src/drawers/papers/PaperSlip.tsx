@@ -7,7 +7,7 @@ import { lotAmount } from '@/studio/words/lotWords';
 import { permanenceLine } from '@/studio/words/paperWords';
 import { Lots } from './Lots';
 import type { PapersView } from './view';
-import { lastsSentence, stockSentence } from './words';
+import { shelfWords } from './words';
 
 /** Uses that the slip has room for. */
 const SHOWN = 4;
@@ -20,9 +20,10 @@ export function PaperSlip({
   view: PapersView;
   picked: NonNullable<PapersView['picked']>;
 }) {
-  const { replacement, lasting, lots, uses, profiles } = view;
+  const { replacement, lasting, soon, lots, uses, profiles } = view;
   const format = useFormat();
   const lasts = permanenceLine(picked);
+  const said = shelfWords(picked, { lasting, replacement, soon }, format.day);
   return (
     <Slip label={picked.name}>
       <SlipTitle>{picked.name}</SlipTitle>
@@ -44,17 +45,8 @@ export function PaperSlip({
           { ...splitUnit(format.thickness(picked.thickness)), label: 'thick' },
         ]}
       />
-      <Sentence
-        $tone={picked.level === 'enough' && !picked.discontinuedAt ? 'plain' : 'caution'}
-      >
-        {stockSentence(picked, replacement, format.day)}
-      </Sentence>
-      <Small>
-        {picked.discontinuedAt === null &&
-          lastsSentence(lasting, picked.deliveryDays, format.day)}
-        {lasting?.reorderPoint != null &&
-          ` Rule of thumb: reorder at ${lasting.reorderPoint}, what is used until a delivery is there and a week’s.`}
-      </Small>
+      <Sentence $tone={said.caution ? 'caution' : 'plain'}>{said.sentence}</Sentence>
+      {said.more && <Small>{said.more}</Small>}
       <FactList
         facts={[
           [

@@ -1,3 +1,4 @@
+import { daysAfter } from '@/core/days';
 import {
   MOST_CHOICES,
   askedOf,
@@ -52,6 +53,8 @@ export async function loadPapers(
     lasting: picked
       ? ((await lastingOf(db, [picked], todayOf(settings))).get(picked.id) ?? null)
       : null,
+    /** Until this day an order is soon. */
+    soon: daysAfter(todayOf(settings), settings.today.orderWithinDays),
     lots,
     lot,
     newLot:

@@ -1,4 +1,4 @@
-import { stockSentence, stockWords } from './words';
+import { shelfWords, stockSentence, stockWords } from './words';
 
 const paper = {
   sheets: 12,
@@ -29,4 +29,41 @@ it('says what takes the place of a paper that is no longer made', () => {
   );
   expect(stockWords({ ...paper, ...gone })).toBe('▲ discontinued');
   expect(stockWords({ ...paper, level: 'low' })).toBe('▲ low');
+});
+
+describe('the shelf', () => {
+  const shelf = { ...paper, sheets: 12, level: 'low' as const, deliveryDays: 8 };
+  const lasting = {
+    perWeek: 4,
+    over: 10,
+    weeks: 3,
+    emptyOn: '2026-03-02',
+    orderBy: '2026-02-19',
+    reorderPoint: 11,
+  };
+  const said = (soon: string, more = {}, known = {}) =>
+    shelfWords(
+      { ...shelf, ...more },
+      { lasting, replacement: null, soon, ...known },
+      (d) => d,
+    );
+
+  it('speaks of the day to order where that is known', () => {
+    expect(said('2026-02-16')).toMatchObject({
+      sentence: 'About 3 weeks at 4 a week; a delivery takes 8 days: order by 2026-02-19.',
+      caution: false,
+      more: expect.stringContaining('by this pace 11 would do (rule of thumb'),
+    });
+    expect(said('2026-02-20').caution).toBe(true);
+  });
+
+  it('and else of the count', () => {
+    expect(said('2026-02-16', {}, { lasting: null })).toMatchObject({
+      sentence: expect.stringContaining('reorder point'),
+      caution: true,
+      more: '',
+    });
+    expect(said('2026-02-16', { sheets: 0, level: 'out' }).sentence).toContain('None left');
+    expect(said('2026-02-16', { discontinuedAt: '3 May' }).more).toBe('');
+  });
 });

@@ -51,3 +51,27 @@ export function stockSentence(
     ? `At or under the reorder point of ${paper.reorderPoint}: order now.`
     : `Enough: ${sheets(paper.sheets - paper.reorderPoint)} above the reorder point.`;
 }
+
+/** What the shelf says of a paper: by the day to order where that is known, else by the count. */
+export function shelfWords(
+  paper: Shelf & { deliveryDays: number | null },
+  known: { lasting: Lasting | null; replacement: string | null; soon: string },
+  day: (at: string) => string,
+): { sentence: string; caution: boolean; more: string } {
+  const { lasting, replacement, soon } = known;
+  const counted = stockSentence(paper, replacement, day);
+  const pace =
+    paper.discontinuedAt === null ? lastsSentence(lasting, paper.deliveryDays, day) : '';
+  const orderBy = lasting?.orderBy ?? null;
+  if (pace === '' || orderBy === null || paper.sheets <= 0)
+    return {
+      sentence: counted,
+      caution: paper.level !== 'enough' || paper.discontinuedAt !== null,
+      more: pace,
+    };
+  return {
+    sentence: pace,
+    caution: orderBy <= soon,
+    more: `Reorder point ${paper.reorderPoint}; by this pace ${lasting!.reorderPoint} would do (rule of thumb: what goes until a delivery is there, and a week’s).`,
+  };
+}
