@@ -48,9 +48,10 @@ const paper = (
         acidFree: true,
       }
     : {}),
-  scuffs: note.startsWith('Scuffs'),
+  scuffs: base === 'cotton' && surface === 'matte',
   supplier: 'Saltreach Paper Loft',
-  deliveryDays: 8,
+  // The coated one comes from far.
+  deliveryDays: base === 'baryta' ? 21 : 8,
   note,
   received,
 });
@@ -67,7 +68,7 @@ export const PAPERS: PaperSeed[] = [
     640,
     10,
     40,
-    'Scuffs at a touch in the deep blues: gloves, and tissue between sheets.',
+    'Deep blues keep their bloom; the first choice for editions.',
   ),
   paper(
     'Chalkline Baryta',

@@ -77,16 +77,17 @@ const Count = ({ lot }: { lot: Lot }) => {
   );
 };
 
-const PutBack = ({ useId }: { useId: number }) => {
+const PutBack = ({ useId, what }: { useId: number; what: string }) => {
   const { run, sending } = useAction(putPaperBack, 'Put back.');
   return (
     <Button
       $small
       $plain
       isDisabled={sending}
+      aria-label={`Put back: ${what} was not printed`}
       onPress={() => run({ useId: String(useId) })}
     >
-      Not printed: put it back
+      Put back
     </Button>
   );
 };
@@ -136,22 +137,27 @@ export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
       {uses.some((u) => u.lotId === lot.id) && (
         <SectionLabel>What took of it last</SectionLabel>
       )}
-      {uses
-        .filter((u) => u.lotId === lot.id)
-        .slice(0, SHOWN)
-        .map((u) => (
-          <div key={u.id}>
-            <FactList
-              facts={[
-                [
-                  `${format.day(u.at)}, ${u.kind === 'counted' ? 'counted: ' : ''}${u.reason}`,
-                  `${u.amount > 0 ? '−' : '+'}${lotAmount(u.lotKind, Math.abs(u.amount))}`,
-                ],
-              ]}
-            />
-            {u.kind === 'print' && !u.isBack && <PutBack useId={u.id} />}
-          </div>
-        ))}
+      <FactList
+        facts={uses
+          .filter((u) => u.lotId === lot.id)
+          .slice(0, SHOWN)
+          .map((u) => [
+            `${format.day(u.at)}, ${u.kind === 'counted' ? 'counted: ' : ''}${u.reason}`,
+            <span
+              key={u.id}
+              style={{
+                display: 'inline-flex',
+                gap: 8,
+                alignItems: 'center',
+                whiteSpace: 'nowrap',
+              }}
+            >
+              {u.amount > 0 ? '−' : '+'}
+              {lotAmount(u.lotKind, Math.abs(u.amount))}
+              {u.kind === 'print' && !u.isBack && <PutBack useId={u.id} what={u.reason} />}
+            </span>,
+          ])}
+      />
       {lot.left > 0 && (
         <Fold title="Take out by hand: a test, a spoiled sheet">
           <Take key={`take ${lot.id}`} lot={lot} />
