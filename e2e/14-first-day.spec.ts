@@ -123,7 +123,8 @@ test.describe('on an American machine in Los Angeles', () => {
         price: '7',
         reorderPoint: '5',
         printerSetting: '',
-        permanence: '',
+        acidFree: 'no',
+        scuffs: 'no',
         note: '',
       },
     );
