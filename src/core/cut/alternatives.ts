@@ -4,12 +4,11 @@ import { packOnRolls } from './onRolls';
 import { packOnSheets } from './onSheets';
 import type { OnStock, Step } from './onSheets';
 import { comparedRanks } from './packSheets';
-import type { CutProgress } from './planCuts';
 import { readJob } from './readJob';
 import type { ReadJob } from './readJob';
 import { piecesIn } from './region';
 import { UNITS } from './whole';
-import type { CutFault, CutPlan } from './types';
+import type { CutFault, CutPlan, CutProgress } from './types';
 
 /** What was packed, as a plan: places, cuts, what it costs. */
 function asPlan(read: ReadJob, on: OnStock, boundOf: CutPlan['boundOf']): CutPlan {

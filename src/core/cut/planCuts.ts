@@ -1,13 +1,7 @@
 import { alternatives } from './alternatives';
 import { cutFault } from './faults';
 import { readJob } from './readJob';
-import type { CutFault, CutJob, CutPlan } from './types';
-
-/** How far a plan is: 0..1, and the best there is so far. */
-export interface CutProgress {
-  share: number;
-  best: CutPlan | null;
-}
+import type { CutFault, CutJob, CutPlan, CutProgress } from './types';
 
 /**
  * Plans which pieces are cut from which sheets or rolls, with straight cuts from edge to edge:

@@ -160,6 +160,12 @@ export interface CutPlan {
   proved: boolean;
 }
 
+/** How far a plan is: 0..1, and the best there is so far. */
+export interface CutProgress {
+  share: number;
+  best: CutPlan | null;
+}
+
 /** Something about a job that makes no sense; refused before anything is planned. */
 export interface CutFault {
   what:
