@@ -214,6 +214,8 @@ test('what lies on a desk goes along in its link, to a browser that never saw it
   await change.setViewportSize({ width: 1280, height: 800 });
   const border = 'Border, inside the size';
   await open(change, `/works/1/size?size=${SIZE}`);
+  // While a page comes in piece by piece, what the server drew lies beside what the browser draws.
+  await expect(change.getByLabel(border)).toHaveCount(1);
   await change.getByLabel(border).fill('33 mm');
   await change.getByLabel(border).blur();
   await opened(look, await linkOf(change));
@@ -244,8 +246,13 @@ test('what lies open over a page is for everyone, too', async () => {
     ).toEqual([]);
   await page.setViewportSize({ width: 1280, height: 800 });
   await open(page, '/settings');
-  await page.getByRole('combobox', { name: 'Currency' }).fill('fra');
-  await expect(page.getByRole('option').first()).toBeVisible();
+  // What is typed before the page hears it opens no list: typed again then.
+  const currency = page.getByRole('combobox', { name: 'Currency' });
+  await expect(async () => {
+    await currency.fill('');
+    await currency.fill('fra');
+    await expect(page.getByRole('option').first()).toBeVisible({ timeout: 3000 });
+  }).toPass();
   await besideList();
   await page.keyboard.press('Tab');
   await expect(page.getByRole('option')).toHaveCount(0);
