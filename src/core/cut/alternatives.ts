@@ -13,8 +13,7 @@ import type { CutFault, CutPlan, CutProgress } from './types';
 /** What was packed, as a plan: places, cuts, what it costs. */
 function asPlan(read: ReadJob, on: OnStock, boundOf: CutPlan['boundOf']): CutPlan {
   const { job, copies, impossible } = read;
-  const begun = job.begun?.length ?? 0;
-  const sheets = layOutSheets(job, on.laid, copies, begun);
+  const sheets = layOutSheets(job, on.laid, copies);
   const used = sheets.reduce((sum, s) => sum + s.width * s.length, 0);
   const sum = (areas: readonly { width: number; height: number }[]) =>
     areas.reduce((a, r) => a + r.width * r.height, 0);
@@ -104,7 +103,7 @@ export function* alternatives(
     plans.push(asPlan(read, on, 'sheets'));
     part += 1;
     if (on.left.length > 0 && rolls.length > 0) {
-      const more = yield* said(packOnRolls(read, on.left), 'rollLength');
+      const more = yield* said(packOnRolls(read, on.left, on.laid), 'rollLength');
       const both = { laid: [...on.laid, ...more.laid], left: more.left };
       plans.push(asPlan(read, { ...both, bound: null, proved: false }, 'sheets'));
     }

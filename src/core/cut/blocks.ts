@@ -47,12 +47,55 @@ export function usableOf(job: CutJob, stock: CutStock): Usable {
   };
 }
 
-/** What the trimmer's longest cut means for regions with their gutter. */
+/** What the trimmer's longest cut means for regions of sheets, with their gutter. */
 export const limitsOf = (job: CutJob): CutLimits => {
   const most =
     job.longestCut === undefined ? Infinity : whole(job.longestCut) + gutterOf(job);
   return { across: most, down: most };
 };
+
+/** The longest part of a roll that the trimmer takes in one, pieces with their gutter. */
+export function partOfRoll({ largestSheet }: CutJob, { stock, ends }: Usable): number {
+  if (!largestSheet) return Infinity;
+  const [short, long] = [largestSheet.width, largestSheet.height].sort((a, b) => a - b);
+  return whole(stock.width <= short! ? long! : short!) - ends;
+}
+
+/**
+ * The same for regions of a roll. It is cut off across first: after that no cut is longer than
+ * a band is high. One that is wider than the longest cut is cut off by the printer band by
+ * band, each with its margins, and parted the other way first.
+ */
+export function rollLimits(job: CutJob, usable: Usable): CutLimits {
+  const { across, down } = limitsOf(job);
+  const part = partOfRoll(job, usable);
+  if (usable.stock.width <= (job.longestCut ?? Infinity))
+    return { across: Infinity, down: Math.min(down, part) };
+  return { across, down: Math.min(whole(job.longestCut!) - usable.ends, part) };
+}
+
+/** Whether a block lies on some stock by itself, and the trimmer can cut it out. */
+export function liesOn(
+  job: CutJob,
+  { width, height, mayTurn }: Block,
+  usable: Usable,
+): boolean {
+  const { stock } = usable;
+  const { longestCut = Infinity } = job;
+  // On a sheet that the trimmer cuts both ways no side of a piece is too long.
+  const small = stock.kind === 'sheet' && Math.max(stock.width, stock.height) <= longestCut;
+  const free = { across: Infinity, down: Infinity };
+  const limits = small
+    ? free
+    : stock.kind === 'sheet'
+      ? limitsOf(job)
+      : rollLimits(job, usable);
+  const [w, h] = [
+    Math.min(usable.width, limits.across),
+    Math.min(usable.height, limits.down),
+  ];
+  return (width <= w && height <= h) || (mayTurn && height <= w && width <= h);
+}
 
 /** Whether the trimmer takes a sheet at all, and can make a first cut in it. */
 export function trimmerTakes(job: CutJob, stock: CutStock): boolean {

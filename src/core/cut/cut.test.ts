@@ -275,3 +275,53 @@ it('brings equal pieces of one group on one sheet', () => {
   );
   expect(groups).toEqual([1, 1]);
 });
+
+describe('what was wrong once', () => {
+  const roll = { id: 'r', kind: 'roll' as const, width: 610, length: 5000, price: 5000 };
+  const sheet = A4.stock[0] as Extract<CutJob['stock'][number], { kind: 'sheet' }>;
+
+  it('a piece that fits the trimmer, and with the margins of its length does not, is not cut', () => {
+    const got = plan({ ...A4, pieces: only(200, 495, 2), stock: [roll], longestCut: 500 });
+    expect(got.unplaced.map((u) => u.why)).toEqual(['longestCut', 'longestCut']);
+  });
+
+  it('no length of roll is longer than the largest sheet that the trimmer takes', () => {
+    const largestSheet = { width: 620, height: 700 };
+    const got = plan({ ...A4, pieces: only(400, 300, 4), stock: [roll], largestSheet });
+    expect(got.unplaced).toEqual([]);
+    expect(Math.max(...got.sheets.map((s) => s.length))).toBeLessThanOrEqual(700);
+    const long = plan({ ...A4, pieces: only(300, 690, 1), stock: [roll], largestSheet });
+    expect(long.unplaced).toMatchObject([{ why: 'longestCut' }]);
+  });
+
+  it('of equal pieces those that are held on a sheet stay on it, as they are to lie', () => {
+    const pieces = [{ id: 'a', width: 280, height: 420, count: 6, mayTurn: true }];
+    const begun = [{ stock: 's' }, { stock: 's' }];
+    const holds = [
+      { piece: 'a', copy: 5, sheet: 0, turned: false },
+      { piece: 'a', copy: 0, sheet: 1, turned: true },
+    ];
+    const got = plan({ ...A4, pieces, begun, holds });
+    const where = (copy: number) =>
+      got.sheets.flatMap((s, i) =>
+        s.places.filter((p) => p.copy === copy).map((p) => [i, p.turned]),
+      );
+    expect([where(5), where(0)]).toEqual([[[0, false]], [[1, true]]]);
+  });
+
+  it('two left-overs are no proof that one new sheet would not do', () => {
+    const rest = { ...sheet, id: 'l', width: 300, height: 400, count: 2, leftOver: true };
+    const got = plan({ ...A4, pieces: only(210, 297, 2), stock: [sheet, rest] });
+    expect(got.sheets.map((s) => s.stock)).toEqual(['l', 'l']);
+    expect([got.bound, got.proved]).toEqual([1, false]);
+  });
+
+  it('what a held piece took of a roll is not given out twice', () => {
+    const begun = [{ stock: 'r', length: 450 }];
+    const holds = [{ piece: 'a', copy: 0, sheet: 0, x: 5, y: 5 }];
+    const short = { ...roll, length: 1000 };
+    const got = plan({ ...A4, pieces: only(400, 400, 3), stock: [short], begun, holds });
+    expect(got.sheets.reduce((sum, s) => sum + s.length, 0)).toBeLessThanOrEqual(1000);
+    expect(got.unplaced).toHaveLength(1);
+  });
+});

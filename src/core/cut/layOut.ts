@@ -19,14 +19,11 @@ interface Spot {
   x: number;
   y: number;
   turned: boolean;
-  held: boolean;
 }
 
 const spotsOf = ({ region }: Laid): Spot[] => {
   const spots: Spot[] = [];
-  eachPlace(region, (block, x, y, of) =>
-    spots.push({ block, x, y, turned: of.turned, held: of.fixed }),
-  );
+  eachPlace(region, (block, x, y, of) => spots.push({ block, x, y, turned: of.turned }));
   return spots.sort((a, b) => a.y - b.y || a.x - b.x);
 };
 
@@ -34,13 +31,16 @@ const dueOf = ({ piece }: Copy) => piece.due ?? Infinity;
 
 /**
  * Of equal pieces it does not matter which lies where: what is due first comes on the first
- * sheet, and what belongs together on one. Sheets come in the order in which they are due.
+ * sheet, and what belongs together on one; what is held keeps its place. Sheets come in the order in which they are due.
  */
 function shared(
   laid: readonly Laid[],
   copies: readonly Copy[],
-  keepsOrder: number,
+  { begun = [], holds = [] }: CutJob,
 ): Map<Laid, Spot[]> {
+  const keepsOrder = begun.length;
+  const isHeld = ({ piece, copy }: Copy) =>
+    holds.some((h) => h.piece === piece.id && h.copy === copy);
   const earliest = (l: Laid) => Math.min(...spotsOf(l).map((s) => dueOf(copies[s.block]!)));
   const sorted = [
     ...laid.slice(0, keepsOrder),
@@ -55,7 +55,7 @@ function shared(
     for (const spot of list) {
       const { piece } = copies[spot.block]!;
       const key = `${piece.width} ${piece.height} ${piece.mayTurn}`;
-      if (!spot.held) kinds.set(key, [...(kinds.get(key) ?? []), spot]);
+      if (!isHeld(copies[spot.block]!)) kinds.set(key, [...(kinds.get(key) ?? []), spot]);
     }
   for (const same of kinds.values()) {
     const order = same
@@ -142,10 +142,9 @@ export function layOutSheets(
   job: CutJob,
   laid: readonly Laid[],
   copies: readonly Copy[],
-  keepsOrder: number,
 ): CutSheetPlan[] {
   const plans: CutSheetPlan[] = [];
-  for (const [one, spots] of shared(laid, copies, keepsOrder)) {
+  for (const [one, spots] of shared(laid, copies, job)) {
     const plan = sheetPlan(job, one, spots, copies);
     plans.push(plan);
   }

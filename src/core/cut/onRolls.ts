@@ -1,19 +1,16 @@
-import { limitsOf } from './blocks';
+import { liesOn, partOfRoll, rollLimits } from './blocks';
 import type { Usable } from './blocks';
 import { leastLength } from './bound';
 import { EveryPattern } from './everyPattern';
 import type { Laid } from './layOut';
 import type { OnStock, Step } from './onSheets';
-import { stepsFor } from './onSheets';
+import { SEED, stepsFor } from './onSheets';
 import { packRoll } from './packRoll';
 import type { ReadJob } from './readJob';
 import { joined, piecesIn, renumbered } from './region';
 import type { Region } from './region';
 import { Search } from './search';
 import type { Block } from './search';
-import { whole } from './whole';
-
-const SEED = 20;
 
 const weightOf = (band: Region, blocks: readonly Block[]) =>
   piecesIn(band).reduce((w, b) => w + blocks[b]!.weight, 0);
@@ -39,20 +36,11 @@ function withinLength(
 }
 
 /** Bands as parts that the trimmer, and whoever prints them, can handle in one. */
-function parts(
-  job: ReadJob['job'],
-  { stock, ends }: Usable,
-  bands: readonly Region[],
-): Region[][] {
-  const { longestCut = Infinity, largestSheet } = job;
+function parts(job: ReadJob['job'], usable: Usable, bands: readonly Region[]): Region[][] {
   // A roll wider than the longest cut is cut off band by band.
-  if (stock.width > longestCut) return bands.map((b) => [b]);
-  if (!largestSheet) return [[...bands]];
-  const [short, long] = [
-    Math.min(largestSheet.width, largestSheet.height),
-    Math.max(largestSheet.width, largestSheet.height),
-  ];
-  const most = whole(stock.width <= short ? long : short) - ends;
+  if (usable.stock.width > (job.longestCut ?? Infinity)) return bands.map((b) => [b]);
+  const most = partOfRoll(job, usable);
+  if (most === Infinity) return [[...bands]];
   const all: { bands: Region[]; height: number }[] = [];
   for (const band of [...bands].sort((a, b) => b.height - a.height)) {
     const room = all.find((p) => p.height + band.height <= most);
@@ -64,23 +52,28 @@ function parts(
   return all.map((p) => p.bands);
 }
 
-/** Lays pieces along one roll after another, each as short as can be. */
+/** Lays pieces along one roll after another, each as short as can be; `before`: what was cut off of them already. */
 export function* packOnRolls(
   read: ReadJob,
   ids: readonly number[],
+  before: readonly Laid[] = [],
 ): Generator<Step, OnStock, void> {
   const { job, blocks, rolls } = read;
+  // What was cut off of a roll already is there no more.
+  const begun = new Map<string, number>();
+  for (const { usable, height } of before)
+    if (usable.stock.kind === 'roll')
+      begun.set(usable.stock.id, (begun.get(usable.stock.id) ?? 0) + height + usable.ends);
   const laid: Laid[] = [];
   let left = [...ids];
   let [bound, proved]: [number | null, boolean] = [null, false];
   for (const usable of rolls) {
-    const { stock, width, height: most, ends } = usable;
-    const fit = left.filter((i) => {
-      const { width: w, height: h, mayTurn } = blocks[i]!;
-      return (w <= width && h <= most) || (mayTurn && h <= width && w <= most);
-    });
+    const { stock, width, ends } = usable;
+    const most = usable.height - (begun.get(stock.id) ?? 0);
+    begun.delete(stock.id);
+    const fit = left.filter((i) => liesOn(job, blocks[i]!, { ...usable, height: most }));
     if (fit.length === 0) continue;
-    const search = new Search(blocks, rollLimits(read, usable), SEED);
+    const search = new Search(blocks, rollLimits(job, usable), SEED);
     const least = leastLength(
       fit.map((i) => blocks[i]!),
       width,
@@ -93,10 +86,9 @@ export function* packOnRolls(
         height: most,
       },
     );
-    const pattern =
-      stock.width > (job.longestCut ?? Infinity)
-        ? null
-        : every?.fitting(every.all, width, most);
+    // Of a roll that is parted once more every pattern is not every way.
+    const inOne = stock.width <= (job.longestCut ?? Infinity) ? partOfRoll(job, usable) : 0;
+    const pattern = every?.fitting(every.all, width, Math.min(most, inOne)) ?? null;
     const asLaid = (all: readonly Region[]) =>
       parts(job, usable, withinLength(all, most, blocks).kept).map((segment): Laid => {
         const height = segment.reduce((h, b) => h + b.height, 0);
@@ -141,12 +133,4 @@ export function* packOnRolls(
     }
   }
   return { laid, left, bound, proved };
-}
-
-/** Cut off across first: after that no cut is longer than a band is high. */
-function rollLimits({ job }: ReadJob, { stock, ends }: Usable) {
-  const limits = limitsOf(job);
-  if (job.longestCut === undefined || stock.width <= job.longestCut)
-    return { across: Infinity, down: limits.down };
-  return { across: limits.across, down: whole(job.longestCut) - ends };
 }

@@ -6,7 +6,7 @@ import { leastRooms } from './bound';
 import { EveryPattern } from './everyPattern';
 import type { Laid } from './layOut';
 import { openPacking } from './openPacking';
-import { comparedRanks, SheetPacker } from './packSheets';
+import { SheetPacker, comparedRanks, rank } from './packSheets';
 import type { Bin, PackedSheets, SheetType } from './packSheets';
 import type { ReadJob } from './readJob';
 import { renumbered } from './region';
@@ -28,7 +28,7 @@ export interface Step {
   laid: Laid[] | null;
 }
 
-const SEED = 20;
+export const SEED = 20;
 
 /** Steps of the search for so many pieces. */
 export const stepsFor = (pieces: number): number =>
@@ -145,27 +145,32 @@ export function* packOnSheets(
     };
   }
 
+  const [only] = types;
+  const effort = exact
+    ? null
+    : {
+        bound: leastRooms(
+          [...todo, ...begin.held].map((i) => of[i]!),
+          rooms,
+        ),
+        rival:
+          types.length === 1 && !only!.leftOver
+            ? openPacking(
+                todo.map((i) => of[i]!),
+                only!,
+              )
+            : Infinity,
+      };
+
   const pack = function* (
     search: Search,
     bins: readonly Bin[],
     steps: number,
   ): Generator<Step, PackedSheets, void> {
     const packer = new SheetPacker(search, types, bins);
-    const [only] = types;
-    const bound = leastRooms(
-      [...todo, ...begin.held].map((i) => of[i]!),
-      rooms,
-    );
-    const rival =
-      types.length === 1 && !only!.leftOver
-        ? openPacking(
-            todo.map((i) => of[i]!),
-            only!,
-          )
-        : Infinity;
     const packing = exact
       ? packer.tidied(exact, TIDIED * todo.length)
-      : packer.pack(todo, { steps, bound, rival });
+      : packer.pack(todo, { steps, ...effort! });
     let shown: PackedSheets | null = null;
     let laid: Laid[] | null = null;
     for (;;) {
@@ -185,27 +190,14 @@ export function* packOnSheets(
     const search = new Search(of, limits, SEED + k);
     const again = k === 0 ? begin : begun(read, search)!;
     const got = yield* pack(search, again.bins, Math.ceil(steps / tries));
-    if (!best || comparedRanks(rankOf(got, of, types), rankOf(best, of, types)) < 0)
+    if (!best || comparedRanks(rank(search, types, got), rank(search, types, best)) < 0)
       best = got;
   }
-  const { bins, left } = best!;
-  const lying = ids.filter((i) => !left.includes(i));
-  const bound = exact
-    ? bins.length
-    : leastRooms(
-        lying.map((i) => of[i]!),
-        rooms,
-      );
-  return { laid: asLaid(best!), left, bound, proved: bound === bins.length };
+  const { left } = best!;
+  const laid = asLaid(best!);
+  const lying = ids.filter((i) => !left.includes(i)).map((i) => of[i]!);
+  // Left-overs are taken before new sheets: then the plan may be of more parts than need be.
+  const fewest = exact !== null && !types.some((t) => t.leftOver);
+  const bound = fewest ? laid.length : leastRooms(lying, rooms);
+  return { laid, left, bound, proved: bound === laid.length };
 }
-
-const rankOf = (
-  { bins, left }: PackedSheets,
-  blocks: readonly Block[],
-  types: readonly SheetType[],
-) => [
-  left.reduce((w, b) => w + blocks[b]!.weight, 0),
-  bins.filter((b) => !types[b.type]!.leftOver).length,
-  bins.reduce((a, b) => a + types[b.type]!.area, 0),
-  -bins.reduce((w, b) => w + b.region.worth, 0),
-];

@@ -1,4 +1,4 @@
-import { eachPlace, freeRegion, room } from './region';
+import { freeRegion, piecesIn, room } from './region';
 import type { Region } from './region';
 import type { Packing, Search } from './search';
 
@@ -47,16 +47,18 @@ export interface Said {
 }
 
 const filledArea = (search: Search, region: Region): number => {
-  let area = 0;
-  eachPlace(region, (piece) => {
+  return piecesIn(region).reduce((area, piece) => {
     const { width, height } = search.blocks[piece]!;
-    area += width * height;
-  });
-  return area;
+    return area + width * height;
+  }, 0);
 };
 
 /** How good a packing is, part by part: smaller is better. */
-function rank(search: Search, types: readonly SheetType[], p: PackedSheets): number[] {
+export function rank(
+  search: Search,
+  types: readonly SheetType[],
+  p: PackedSheets,
+): number[] {
   const fresh = p.bins.filter((b) => !types[b.type]!.leftOver);
   const area = (bins: readonly Bin[]) => bins.reduce((a, b) => a + types[b.type]!.area, 0);
   return [
@@ -162,7 +164,7 @@ export class SheetPacker {
     return bins;
   }
 
-  /** Searches from a packing on until all lies somewhere; null when the steps are spent. */
+  /** Searches from a packing on until all lies somewhere, or the steps are spent. */
   private *seek(
     from: Bin[],
     left: readonly number[],
@@ -202,9 +204,7 @@ export class SheetPacker {
   }
 
   private without(bins: readonly Bin[], at: number): { bins: Bin[]; left: number[] } {
-    const left: number[] = [];
-    eachPlace(bins[at]!.region, (piece) => left.push(piece));
-    return { bins: bins.filter((_, i) => i !== at), left };
+    return { bins: bins.filter((_, i) => i !== at), left: piecesIn(bins[at]!.region) };
   }
 
   *pack(blocks: readonly number[], effort: Effort): Generator<Said, PackedSheets, void> {
@@ -244,9 +244,8 @@ export class SheetPacker {
   private *together(steps: number): Generator<Said, PackedSheets, void> {
     const range = { from: steps, to: 2 * steps, all: 2 * steps };
     const { bins, left } = this.best!;
-    const best = this.best!;
     if (left.length === 0) yield* this.seek(bins, [], range, NOTHING_OUT, false);
-    return this.best ?? best;
+    return this.best!;
   }
 
   /** Exchanges sheets for smaller ones, as long as that goes. */
@@ -256,42 +255,21 @@ export class SheetPacker {
     const tried = new Set<string>();
     for (;;) {
       const { bins } = this.best!;
+      const all = bins.map((b) => b.type).sort();
+      const key = (from: number, to: number) => `${all.join()} ${from} ${to}`;
+      const may = (bin: Bin, to: number) =>
+        !types[bin.type]!.leftOver &&
+        types[bin.type]!.area > types[to]!.area &&
+        !tried.has(key(bin.type, to));
       const next = order.find(
-        (type) =>
-          !types[type]!.leftOver &&
-          this.free(bins, type) &&
-          bins.some(
-            (b, i) =>
-              i >= this.begun.length &&
-              types[b.type]!.area > types[type]!.area &&
-              !types[b.type]!.leftOver &&
-              !tried.has(
-                `${bins
-                  .map((x) => x.type)
-                  .sort()
-                  .join()} ${b.type} ${type}`,
-              ),
-          ),
+        (to) =>
+          !types[to]!.leftOver &&
+          this.free(bins, to) &&
+          this.emptiest(bins, (b) => may(b, to)) >= 0,
       );
       if (next === undefined) return;
-      const at = this.emptiest(
-        bins,
-        (b) =>
-          !types[b.type]!.leftOver &&
-          types[b.type]!.area > types[next]!.area &&
-          !tried.has(
-            `${bins
-              .map((x) => x.type)
-              .sort()
-              .join()} ${b.type} ${next}`,
-          ),
-      );
-      tried.add(
-        `${bins
-          .map((x) => x.type)
-          .sort()
-          .join()} ${bins[at]!.type} ${next}`,
-      );
+      const at = this.emptiest(bins, (b) => may(b, next));
+      tried.add(key(bins[at]!.type, next));
       const out = this.without(bins, at);
       const { width, height } = types[next]!;
       const begin = [...out.bins, { type: next, region: freeRegion(width, height) }];

@@ -1,8 +1,7 @@
-import { blocksOf, gutterOf, trimmerTakes, usableOf } from './blocks';
+import { blocksOf, liesOn, trimmerTakes, usableOf } from './blocks';
 import type { Copy, Usable } from './blocks';
 import type { Block } from './search';
 import type { CutJob, Unplaced, UnplacedWhy } from './types';
-import { whole } from './whole';
 
 /** A job as it is planned with. */
 export interface ReadJob {
@@ -43,19 +42,8 @@ function whyNot(job: CutJob, block: Block, all: readonly Usable[]): UnplacedWhy 
   const lies = (u: Usable) => ways(block).some(([w, h]) => w <= u.width && h <= u.height);
   if (all.length === 0) return 'noStock';
   if (!all.some(lies)) return 'tooLarge';
-  const taken = all.filter((u) => trimmerTakes(job, u.stock));
-  const cut = (u: Usable) => {
-    const { longestCut = Infinity } = job;
-    const most = whole(longestCut) + gutterOf(job);
-    const { stock } = u;
-    // Every side of a piece is cut; on a sheet that the trimmer cuts both ways none is too long.
-    if (stock.kind === 'sheet' && Math.max(stock.width, stock.height) <= longestCut)
-      return lies(u);
-    return ways(block).some(
-      ([w, h]) => w <= Math.min(most, u.width) && h <= Math.min(most, u.height),
-    );
-  };
-  return taken.some(cut) ? null : 'longestCut';
+  const cut = all.some((u) => trimmerTakes(job, u.stock) && liesOn(job, block, u));
+  return cut ? null : 'longestCut';
 }
 
 /** Reads a job: pieces one by one, stock as far as it can be used, what cannot lie anywhere. */

@@ -16,7 +16,7 @@ export interface Block {
   bins?: readonly [number, number];
 }
 
-/** Where straight cuts may not go: see `fitsTrimmer`. */
+/** Where straight cuts may not go: what the trimmer cannot cut. */
 export interface CutLimits {
   /** Widest region that may be cut across, and highest that may be cut down. */
   across: number;

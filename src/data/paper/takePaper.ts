@@ -3,6 +3,7 @@ import { nominalSize } from '@/core/size';
 import { ppiOf } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { takenBy } from '@/core/paper';
+import { MM_PER_INCH } from '@/core/units';
 import type { Extent, NotTaken } from '@/core/paper';
 import { routesNow } from '../prepare/errands';
 import type { Reading, Writing } from '../reading';
@@ -10,17 +11,18 @@ import { papers } from '../schema';
 import { tell } from '../log/log';
 import { atHand, lotsOf, takeFromLot } from './lots';
 
-const MM_PER_INCH = 25.4;
+/** How large pixels are printed, mm. */
+export const extentOf = (file: Extent, ppi: number): Extent => ({
+  width: (file.width / ppi) * MM_PER_INCH,
+  height: (file.height / ppi) * MM_PER_INCH,
+});
 
 /** The paper that a print lies on, mm: as large as its file, else as its size is called; null where neither is known. */
 export function printExtent(
-  file: { width: number; height: number; recipe: Recipe } | null | undefined,
+  file: (Extent & { recipe: Recipe }) | null | undefined,
   sizeKey: string | null,
 ): Extent | null {
-  if (file) {
-    const of = (px: number) => (px / ppiOf(file.recipe)) * MM_PER_INCH;
-    return { width: of(file.width), height: of(file.height) };
-  }
+  if (file) return extentOf(file, ppiOf(file.recipe));
   return (sizeKey === null ? null : nominalSize(sizeKey)) ?? null;
 }
 

@@ -13,7 +13,7 @@ import {
   sheetFiles,
 } from '../schema';
 import { addPrintEntry } from '../log/printEntries';
-import { printExtent, takePaper } from '../paper/takePaper';
+import { extentOf, printExtent, takePaper } from '../paper/takePaper';
 import { record } from '../log/log';
 
 type Row = typeof proofRounds.$inferSelect;
@@ -89,28 +89,12 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
   const sheet = round.sheetId
     ? await tx.query.sheetFiles.findFirst({ where: eq(sheetFiles.id, round.sheetId) })
     : undefined;
-  const extent = sheet ? sheetExtent(sheet) : printExtent(file, sizeKey);
+  const extent = sheet ? extentOf(sheet, sheet.ppi) : printExtent(file, sizeKey);
   // Rounds that are sent together share one sheet: the first takes it.
   const shared = await sharesItsSheet(tx, row);
   if (!shared) await takePaper(tx, { entryId, what, paperId, route, extent, workId, at });
   return row.id;
 }
-
-const MM_PER_INCH = 25.4;
-
-/** A sheet to be judged, mm. */
-const sheetExtent = ({
-  width,
-  height,
-  ppi,
-}: {
-  width: number;
-  height: number;
-  ppi: number;
-}) => ({
-  width: (width / ppi) * MM_PER_INCH,
-  height: (height / ppi) * MM_PER_INCH,
-});
 
 /** Whether another round was sent before on the very same sheet, in the same sending. */
 async function sharesItsSheet(tx: Writing, round: Row): Promise<boolean> {

@@ -68,9 +68,9 @@ export async function editPaper(typed: unknown): Promise<Answer<number>> {
       return write(async (tx) => {
         const now = await getPaper(tx, paperId);
         if (!now) return refuse(WORDS.gone!);
-        // Left empty, the price stays what it is, in the currency that it was kept in.
         const fault = bare({ ...fields, price: now.price });
         if (fault) return fault;
+        // Left empty, the price stays what it is, in the currency that it was kept in.
         const priced = price === null ? now : { price, currency: settings.currency };
         const paper = {
           ...stored({ ...fields, price: priced.price }),
