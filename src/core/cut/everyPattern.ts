@@ -199,6 +199,13 @@ export class EveryPattern {
     return joined(width, height, across, inner);
   }
 
+  /** A pattern on a sheet: cut out in its own size first, unless the sheet is parted in columns before. */
+  onSheet(pattern: Pattern, width: number, height: number, left: number[][]): Region {
+    if (width > this.limits.across) return this.region(pattern, width, height, left);
+    const own = this.region(pattern, pattern.width, pattern.height, left);
+    return this.framed(own, width, height);
+  }
+
   private framed(piece: Region, width: number, height: number): Region {
     const right = width - piece.width;
     const under = height - piece.height;

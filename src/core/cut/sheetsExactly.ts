@@ -91,7 +91,7 @@ export function sheetsExactly(
     const bins = put.map((set, i): Bin => {
       const { width, height } = types[sheets[i]!]!;
       const pattern = every.fitting(set, width, height)!;
-      return { type: sheets[i]!, region: every.region(pattern, width, height, take) };
+      return { type: sheets[i]!, region: every.onSheet(pattern, width, height, take) };
     });
     return { bins, left: take.flat() };
   }
