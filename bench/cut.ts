@@ -1,6 +1,6 @@
 /** Plans of sheets and rolls: against every way of cutting, the area, and the packing library. */
-import { everyWay, planFault, smallJob } from '../e2e/support/cutJobs';
-import { cutPlan, isFault } from '@/core/cut';
+import { everyWay, smallJob } from '../e2e/support/cutJobs';
+import { cutPlan, isFault, planFault } from '@/core/cut';
 import type { CutJob, CutPlan } from '@/core/cut';
 import { openPacking } from '@/core/cut/openPacking';
 import { chance } from '@/core/image/chance';

@@ -8,7 +8,7 @@ export const sheets = (
   at: string,
   width = 300,
   height = 400,
-): Omit<LotRow, 'id'> => ({
+): Omit<LotRow, 'id' | 'printedSheetId'> => ({
   paperId,
   kind: 'sheet',
   name: 'a delivery',

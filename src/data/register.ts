@@ -66,6 +66,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   route: fact(),
   errand: fact(),
   errand_item: fact(),
+  errand_sheet: fact(),
   errand_answer: fact(),
   // Paper, packing material, what is left of them
   paper: edited({ searched: true }),
@@ -74,6 +75,13 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   movement: fact(),
   lot: fact(),
   lot_use: fact(),
+  // Sheets to cut
+  sheet_plan: fact(),
+  sheet_plan_state: fact({ versioned: ['state'] }),
+  printed_sheet: fact(),
+  printed_piece: fact(),
+  piece_fate: fact(),
+  sheet_undone: fact(),
   // Proof
   proof_round: fact({
     versioned: ['recipe'],

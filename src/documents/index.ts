@@ -11,3 +11,4 @@ export * from './csvText';
 export * from './calendar';
 export * from './proofReport';
 export * from './cutSvg';
+export * from './cutListPdf';

@@ -18,7 +18,9 @@ export { pixelSize } from './decode/pixelSource';
 export { linearCurve } from './colour/linearCurve';
 export { sameIntents } from './colour/sameIntents';
 export { createTransform, readProfile } from './colour/colourEngine';
-export type { SheetPart, SheetWords } from './passes/sheetPass';
+export type { SheetPart } from './passes/sheetPass';
+export type { SheetWords } from './passes/drawnWords';
+export type { GangPiece } from './passes/gangPass';
 export type { PrintDifference } from './passes/rulePass';
 export type {
   ProofFigures,

@@ -7,6 +7,7 @@ import { comparedRanks } from './packSheets';
 import { readJob } from './readJob';
 import type { ReadJob } from './readJob';
 import { piecesIn } from './region';
+import { toldPlan } from './toldPlan';
 import { UNITS } from './whole';
 import type { CutFault, CutPlan, CutProgress } from './types';
 
@@ -14,27 +15,21 @@ import type { CutFault, CutPlan, CutProgress } from './types';
 function asPlan(read: ReadJob, on: OnStock, boundOf: CutPlan['boundOf']): CutPlan {
   const { job, copies, impossible } = read;
   const sheets = layOutSheets(job, on.laid, copies);
-  const used = sheets.reduce((sum, s) => sum + s.width * s.length, 0);
-  const sum = (areas: readonly { width: number; height: number }[]) =>
-    areas.reduce((a, r) => a + r.width * r.height, 0);
-  const pieces = sheets.reduce((a, s) => a + sum(s.places), 0);
-  const kept = sheets.reduce((a, s) => a + sum(s.rests.filter((r) => r.kept)), 0);
-  const costs = sheets.map((s) => s.cost);
   const left = on.left.map((i) => {
     const { piece, copy } = copies[i]!;
     return { piece: piece.id, copy, why: 'notEnough' as const };
   });
   const { bound } = on;
-  return {
+  return toldPlan(job, {
     sheets,
     unplaced: [...impossible, ...left],
-    wasteShare: used === 0 ? 0 : Math.max(0, 1 - (pieces + kept) / used),
-    yieldShare: used === 0 ? 0 : pieces / used,
-    cost: costs.every((c) => c !== null) ? costs.reduce((a, c) => a + c, 0) : null,
+    wasteShare: 0,
+    yieldShare: 0,
+    cost: null,
     bound: bound !== null && boundOf === 'rollLength' ? Math.floor(bound) / UNITS : bound,
     boundOf,
     proved: on.proved,
-  };
+  });
 }
 
 /** How good a plan is, part by part: smaller is better. */

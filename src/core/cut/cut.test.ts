@@ -1,6 +1,6 @@
-import { everyWay, planFault, printsJob, smallJob } from '../../../e2e/support/cutJobs';
+import { everyWay, printsJob, smallJob } from '../../../e2e/support/cutJobs';
 import { chance } from '../image/chance';
-import { cutPlan, isFault, planCuts, smallestSheet } from '.';
+import { cutPlan, isFault, planCuts, planFault, smallestSheet } from '.';
 import type { CutJob, CutPlan } from '.';
 import { openPacking } from './openPacking';
 

@@ -131,7 +131,7 @@ function sheetPlan(
       y: inMm(r.y),
       width: inMm(r.width),
       height: inMm(r.height),
-      kept: keeps(r),
+      kept: false,
     })),
     cost: price === undefined ? null : Math.round(price * share),
   };

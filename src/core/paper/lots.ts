@@ -5,7 +5,15 @@ export const LOT_KINDS = ['sheet', 'roll'] as const;
 export type LotKind = (typeof LOT_KINDS)[number];
 
 /** Why paper went out of a lot, or came back. */
-export type LotUseKind = 'print' | 'test' | 'spoiled' | 'other' | 'counted' | 'back';
+export type LotUseKind =
+  | 'print'
+  | 'test'
+  | 'spoiled'
+  | 'other'
+  | 'counted'
+  | 'back'
+  /** Cut off a sheet that was printed: it is a lot of its own. */
+  | 'leftOver';
 
 /** A lot with what is left of it: sheets and parts of them, or mm of a roll. */
 export interface LotAtHand {

@@ -188,10 +188,12 @@ export async function assignNumber(
     series: Series;
     requested?: number;
     sizeKey: string;
+    /** A print that was cut from a sheet and waits for its number. */
+    pieceId?: number | undefined;
     at: string;
   },
 ): Promise<number> {
-  const { editionId, series, requested, at } = wanted;
+  const { editionId, series, requested, pieceId, at } = wanted;
   const edition = await existing(tx, editionId);
   // An edition of one size prints that size, whatever is asked for.
   const sizeKey = edition.sizeKey === 'all' ? wanted.sizeKey : edition.sizeKey;
@@ -207,7 +209,7 @@ export async function assignNumber(
     { editionId, kind: 'assigned', series, number, at, payload: { printing, sizeKey } },
     edition,
   );
-  await addImpressionEntry(tx, edition, { series, number, sizeKey, at });
+  await addImpressionEntry(tx, edition, { series, number, sizeKey, pieceId, at });
   return number;
 }
 

@@ -106,6 +106,20 @@ export async function addPrintOpinion(
 export const getPrintEntry = (db: Reading, id: number): Promise<PrintEntry | undefined> =>
   db.query.printEntries.findFirst({ where: eq(printEntries.id, id) });
 
+/** The entry of a proof round, a file, a number; null where it has none. */
+export async function entryIdOf(
+  db: Reading,
+  kind: EntryKind,
+  ref: number,
+): Promise<number | null> {
+  const [row] = await db
+    .select({ id: printEntries.id })
+    .from(printEntries)
+    .where(and(eq(printEntries.kind, kind), eq(printEntries.ref, ref)))
+    .limit(1);
+  return row?.id ?? null;
+}
+
 export interface EntryFilter {
   workId?: number;
   kind?: EntryKind;

@@ -12,7 +12,14 @@ export type LotUse = typeof lotUses.$inferSelect;
 export type Lot = LotRow & { left: number };
 
 /** Notes a delivery. */
-export async function receiveLot(tx: Writing, lot: Omit<LotRow, 'id'>): Promise<number> {
+export async function receiveLot(
+  tx: Writing,
+  {
+    printedSheetId = null,
+    ...of
+  }: Omit<LotRow, 'id' | 'printedSheetId'> & Partial<Pick<LotRow, 'printedSheetId'>>,
+): Promise<number> {
+  const lot = { ...of, printedSheetId };
   const paper = await tx.query.papers.findFirst({ where: eq(papers.id, lot.paperId) });
   const row = await record(tx, lots, lot, {
     at: lot.at,
@@ -77,7 +84,7 @@ const NEAR = 1e-6;
 
 /** What is written of a use beside what the lot itself says. */
 export type NewLotUse = Pick<LotUse, 'lotId' | 'amount' | 'kind' | 'reason' | 'at'> &
-  Partial<Pick<LotUse, 'entryId'>>;
+  Partial<Pick<LotUse, 'entryId' | 'printedSheetId'>>;
 
 /** Takes paper out of a lot, or puts it in (negative). Throws Refused `noLot`, `lotShort`. */
 export async function takeFromLot(tx: Writing, use: NewLotUse): Promise<LotUse> {
@@ -86,7 +93,8 @@ export async function takeFromLot(tx: Writing, use: NewLotUse): Promise<LotUse> 
   if (use.amount > lot.left + NEAR) throw new Refused('lotShort');
   // Of what is left by rounding, all is taken.
   const amount = Math.abs(use.amount - lot.left) < NEAR ? lot.left : use.amount;
-  return written(tx, lot, { ...use, amount, entryId: use.entryId ?? null, undoes: null });
+  const { entryId = null, printedSheetId = null } = use;
+  return written(tx, lot, { ...use, amount, entryId, printedSheetId, undoes: null });
 }
 
 async function written(
@@ -128,6 +136,7 @@ export async function countLot(
     amount,
     kind: 'counted',
     entryId: null,
+    printedSheetId: null,
     undoes: null,
     reason,
     at,
@@ -145,12 +154,13 @@ export async function putBack(
     throw new Refused('gone');
   const before = await tx.query.lotUses.findFirst({ where: eq(lotUses.undoes, useId) });
   if (before) throw new Refused('backAlready');
-  const { lotId, amount, entryId } = use;
+  const { lotId, amount, entryId, printedSheetId } = use;
   await written(tx, lot, {
     lotId,
     amount: -amount,
     kind: 'back',
     entryId,
+    printedSheetId,
     undoes: useId,
     reason,
     at,
@@ -220,7 +230,31 @@ export async function paperOfEntries(
     .where(inArray(lotUses.entryId, [...entryIds]))
     .groupBy(lotUses.entryId, lots.id)
     .having(sql`abs(sum(${lotUses.amount})) > ${NEAR}`);
-  return new Map(rows.map(({ entryId, ...taken }) => [entryId!, taken]));
+  const whole = new Map(rows.map(({ entryId, ...taken }) => [entryId!, taken]));
+  for (const [entryId, taken] of await partsOfSheets(db, entryIds))
+    whole.set(entryId, taken);
+  return whole;
+}
+
+/** The same of prints that were cut from a sheet: their part of it. */
+async function partsOfSheets(
+  db: Reading,
+  entryIds: readonly number[],
+): Promise<[number, PaperTaken][]> {
+  const ids = sql.join(
+    entryIds.map((id) => sql`${id}`),
+    sql`, `,
+  );
+  const rows = await db.all<PaperTaken & { entryId: number }>(sql`
+    SELECT e.id AS "entryId", l.name AS lot, l.kind, p.cost_minor AS cost, p.currency,
+        p.share * CASE l.kind WHEN 'roll' THEN json_extract(s.layout, '$.length') ELSE 1 END AS amount
+      FROM print_entry e
+        JOIN printed_piece p ON p.entry_id = e.id OR (e.kind = 'impression' AND p.id IN
+          (SELECT f.piece_id FROM piece_fate f WHERE f.seq = e.ref AND f.kind = 'numbered'))
+        JOIN printed_sheet s ON s.id = p.printed_sheet_id JOIN lot l ON l.id = s.lot_id
+      WHERE e.id IN (${ids})
+        AND NOT EXISTS (SELECT 1 FROM sheet_undone u WHERE u.printed_sheet_id = s.id)`);
+  return rows.map(({ entryId, ...taken }) => [entryId, taken]);
 }
 
 /**
@@ -243,7 +277,7 @@ export async function usesOfPapers(
         sum(u.amount * l.width_mm * CASE l.kind WHEN 'roll' THEN 1 ELSE l.height_mm END
           / (p.sheet_width_mm * p.sheet_height_mm)) AS sheets
       FROM lot l JOIN lot_use u ON u.lot_id = l.id JOIN paper p ON p.id = l.paper_id
-      WHERE l.paper_id IN (${ids}) AND u.kind <> 'counted' AND u.at >= ${since} GROUP BY 1, 2
+      WHERE l.paper_id IN (${ids}) AND u.kind NOT IN ('counted', 'leftOver') AND u.at >= ${since} GROUP BY 1, 2
     UNION ALL SELECT ref, substr(at, 1, 10), -sum(pieces) FROM movement
       WHERE "of" = 'paper' AND ref IN (${ids}) AND pieces < 0 AND at >= ${since} GROUP BY 1, 2`);
   const uses = new Map<number, PaperUse[]>();

@@ -34,6 +34,10 @@ export async function printsHere(db: Reading, route: string): Promise<boolean> {
   return found?.kind === 'ownPrinter';
 }
 
+/** The route by which the studio prints itself; empty where none is named. */
+export const ownRoute = async (db: Reading): Promise<string> =>
+  (await routesNow(db)).find((r) => r.kind === 'ownPrinter')?.name ?? '';
+
 /** A print as its paper is taken for it. */
 export interface PrintOnPaper {
   entryId: number;

@@ -2,7 +2,15 @@ import { desc, eq, inArray, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 import type { Reading, Writing } from '../reading';
 import type { NewLogLine } from '../log/log';
-import { errandAnswers, errandItems, errands, printFiles, routes } from '../schema';
+import {
+  errandAnswers,
+  errandItems,
+  errandSheets,
+  errands,
+  printFiles,
+  routes,
+  sheetItems,
+} from '../schema';
 import { record } from '../log/log';
 
 export type Route = typeof routes.$inferSelect;
@@ -44,17 +52,24 @@ const errandNumber = (n: number) => `H-${String(n).padStart(4, '0')}`;
 export const numberAfter = (number: string): string =>
   errandNumber(1 + Number(number.slice(2)));
 
-/** One line of the log book for each work of which there is one of these files. */
+/** One line of the log book for each work of which there is one of these files, or a picture on one of these sheets. */
 async function forEachWork(
   tx: Writing,
   ofFiles: SQL,
+  ofSheets: SQL,
   line: Omit<NewLogLine, 'workId'>,
 ): Promise<NewLogLine[]> {
-  const works = await tx
-    .selectDistinct({ workId: printFiles.workId })
-    .from(printFiles)
-    .where(ofFiles);
-  return works.map(({ workId }) => ({ ...line, workId }));
+  const rows = [
+    ...(await tx
+      .selectDistinct({ workId: printFiles.workId })
+      .from(printFiles)
+      .where(ofFiles)),
+    ...(await tx
+      .selectDistinct({ workId: sheetItems.workId })
+      .from(sheetItems)
+      .where(ofSheets)),
+  ];
+  return [...new Set(rows.map((r) => r.workId))].map((workId) => ({ ...line, workId }));
 }
 
 /** Writes an errand down with its files, of one work or of several. */
@@ -62,12 +77,17 @@ export async function addErrand(
   tx: Writing,
   errand: Omit<Errand, 'id'>,
   items: Omit<ErrandItem, 'id' | 'errandId'>[],
+  sheets: Omit<typeof errandSheets.$inferSelect, 'id' | 'errandId'>[] = [],
 ): Promise<number> {
   const files = inArray(
     printFiles.id,
     items.map((i) => i.printFileId),
   );
-  const told = await forEachWork(tx, files, {
+  const onSheets = inArray(
+    sheetItems.sheetId,
+    sheets.map((s) => s.sheetId),
+  );
+  const told = await forEachWork(tx, files, onSheets, {
     at: errand.at,
     what: 'errand.handedOver',
     detail: {
@@ -78,6 +98,8 @@ export async function addErrand(
   });
   const { id } = await record(tx, errands, errand, told);
   for (const item of items) await tx.insert(errandItems).values({ ...item, errandId: id });
+  for (const item of sheets)
+    await tx.insert(errandSheets).values({ ...item, errandId: id });
   return id;
 }
 
@@ -95,7 +117,14 @@ export async function addErrandAnswer(
       .from(errandItems)
       .where(eq(errandItems.errandId, errand.id)),
   );
-  const told = await forEachWork(tx, files, {
+  const onSheets = inArray(
+    sheetItems.sheetId,
+    tx
+      .select({ id: errandSheets.sheetId })
+      .from(errandSheets)
+      .where(eq(errandSheets.errandId, errand.id)),
+  );
+  const told = await forEachWork(tx, files, onSheets, {
     at,
     what: 'errand.answered',
     detail: { number: errand.number, ...said },
@@ -133,3 +162,18 @@ export async function errandsOf(db: Reading, workId: number): Promise<ErrandNow[
 
 export const getErrand = (db: Reading, id: number): Promise<Errand | undefined> =>
   db.query.errands.findFirst({ where: eq(errands.id, id) });
+
+/** The number of the newest errand that a sheet went with, and to whom; null for none. */
+export async function errandOfSheet(
+  db: Reading,
+  sheetId: number,
+): Promise<{ number: string; to: string } | null> {
+  const [row] = await db
+    .select({ number: errands.number, manifest: errands.manifest })
+    .from(errandSheets)
+    .innerJoin(errands, eq(errands.id, errandSheets.errandId))
+    .where(eq(errandSheets.sheetId, sheetId))
+    .orderBy(desc(errands.id))
+    .limit(1);
+  return row ? { number: row.number, to: row.manifest.to } : null;
+}

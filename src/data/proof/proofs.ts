@@ -45,8 +45,15 @@ export type Proof = Row & {
   byEye: NewReturn['byEye'];
 };
 
-/** Sends a round: what was sent, by what it was made and printed, as far as it is said. */
-export async function addProofRound(tx: Writing, round: NewProofRound): Promise<number> {
+/**
+ * Sends a round: what was sent, by what it was made and printed, as far as it is said. Printed
+ * here it takes its paper, unless that was taken with the sheet that it lies on (`paperTaken`).
+ */
+export async function addProofRound(
+  tx: Writing,
+  round: NewProofRound,
+  paperTaken = false,
+): Promise<number> {
   const { workId, sizeKey } = round;
   const file = round.printFileId
     ? await tx.query.printFiles.findFirst({ where: eq(printFiles.id, round.printFileId) })
@@ -91,7 +98,7 @@ export async function addProofRound(tx: Writing, round: NewProofRound): Promise<
     : undefined;
   const extent = sheet ? extentOf(sheet, sheet.ppi) : printExtent(file, sizeKey);
   // Rounds that are sent together share one sheet: the first takes it.
-  const shared = await sharesItsSheet(tx, row);
+  const shared = paperTaken || (await sharesItsSheet(tx, row));
   if (!shared) await takePaper(tx, { entryId, what, paperId, route, extent, workId, at });
   return row.id;
 }

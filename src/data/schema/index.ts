@@ -15,5 +15,6 @@ export * from './order';
 export * from './parcel';
 export * from './log';
 export * from './lot';
+export * from './cut';
 export * from './running';
 export * from './now';

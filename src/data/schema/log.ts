@@ -13,7 +13,13 @@ import { at, currency, id, money, versioned } from './columns';
 import { workId, works } from './work';
 
 export type EntryKind =
-  'printFile' | 'proofSheet' | 'settingsSheet' | 'proofRound' | 'impression';
+  | 'printFile'
+  | 'proofSheet'
+  | 'settingsSheet'
+  | 'gangSheet'
+  | 'proofRound'
+  | 'impression'
+  | 'print';
 
 /** What was made for or on paper, as it was then; written by itself with the fact. */
 export const printEntries = sqliteTable(
@@ -21,7 +27,7 @@ export const printEntries = sqliteTable(
   {
     id: id(),
     kind: text('kind').$type<EntryKind>().notNull(),
-    /** The row it is about: print file, sheet, proof round; of an impression its ledger entry. */
+    /** The row it is about: print file, sheet, proof round; of an impression its ledger entry, of a print its printed sheet. */
     ref: integer('ref').notNull(),
     /** The file, the sheet, the round or the number, in a few words. */
     what: text('what').notNull(),

@@ -33,6 +33,8 @@ export const lots = sqliteTable(
     supplier: text('supplier').notNull(),
     /** A part of a sheet of another lot that was left over. */
     leftOver: integer('left_over', { mode: 'boolean' }).notNull().default(false),
+    /** The printed sheet that it was left over from. */
+    printedSheetId: integer('printed_sheet_id'),
     at: at(),
   },
   (t) => [index('lot_of').on(t.paperId, t.id)],
@@ -50,6 +52,8 @@ export const lotUses = sqliteTable(
     kind: text('kind').$type<LotUseKind>().notNull(),
     /** The print that took it, in the log book. */
     entryId: integer('entry_id').references(() => printEntries.id),
+    /** The sheet with several prints on it that took it. */
+    printedSheetId: integer('printed_sheet_id'),
     /** The use that is taken back. */
     undoes: integer('undoes'),
     reason: text('reason').notNull(),
@@ -60,6 +64,7 @@ export const lotUses = sqliteTable(
   (t) => [
     index('lot_use_of').on(t.lotId, t.id),
     index('lot_use_entry').on(t.entryId),
+    index('lot_use_sheet').on(t.printedSheetId),
     uniqueIndex('lot_use_undone_once').on(t.undoes),
   ],
 );

@@ -8,6 +8,7 @@ export type JobKind =
   | 'inspect'
   | 'printFile'
   | 'sheet'
+  | 'gang'
   | 'handOver'
   | 'backup'
   | 'check'

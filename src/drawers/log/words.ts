@@ -2,6 +2,8 @@ import type { Aspect, ProposedRecipe } from '@/core/log';
 
 export const ENTRY_KINDS = {
   printFile: 'print file',
+  gangSheet: 'sheet of prints',
+  print: 'print',
   proofSheet: 'proof sheet',
   settingsSheet: 'settings sheet',
   proofRound: 'proof',

@@ -1,14 +1,23 @@
 'use client';
-import { ButtonLink } from '@/shell/actions';
+import { useRouter } from 'next/navigation';
+import { Button, ButtonLink, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
+import { Problem } from '@/shell/said';
 import { FactList } from '@/shell/slip';
 import { SectionLabel, Small } from '@/shell/words';
+import { beginSheets } from './sheets/actions';
 import type { PapersView } from './view';
 
 /** The deliveries of a paper of which something is left, the oldest first: prints take from it. */
-export function Lots({ lots, paperId }: Pick<PapersView, 'lots'> & { paperId: number }) {
+export function Lots({
+  lots,
+  plans,
+  paperId,
+}: Pick<PapersView, 'lots' | 'plans'> & { paperId: number }) {
   const format = useFormat();
+  const router = useRouter();
+  const begin = useAction(beginSheets, undefined, (id) => router.push(`/sheets/${id}`));
   const left = (lot: PapersView['lots'][number]) =>
     lot.kind === 'roll'
       ? format.length(lot.left)
@@ -31,13 +40,28 @@ export function Lots({ lots, paperId }: Pick<PapersView, 'lots'> & { paperId: nu
           </Link>,
         ])}
       />
-      <ButtonLink
-        $plain
-        href={`/papers?paper=${paperId}&lot=new`}
-        style={{ alignSelf: 'flex-start' }}
-      >
-        Note a delivery
-      </ButtonLink>
+      {plans.length > 0 && (
+        <FactList
+          facts={plans.map((plan) => [
+            `Sheets to cut, ${format.day(plan.changedAt)}`,
+            <Link key={plan.id} href={`/sheets/${plan.id}`}>
+              {plan.pieces === 0 ? 'all printed' : `${plan.pieces} to print`}
+            </Link>,
+          ])}
+        />
+      )}
+      <div style={{ display: 'flex', gap: 8 }}>
+        <Button
+          isDisabled={begin.sending || lots.length === 0}
+          onPress={() => begin.run({ paperId: String(paperId) })}
+        >
+          Plan sheets
+        </Button>
+        <ButtonLink $plain href={`/papers?paper=${paperId}&lot=new`}>
+          Note a delivery
+        </ButtonLink>
+      </div>
+      <Problem>{begin.problem}</Problem>
     </>
   );
 }

@@ -82,7 +82,7 @@ export function PaperSlip({
         {picked.scuffs && ' ▲ Scuffs at a touch: gloves, and tissue between sheets.'}
       </Small>
       {picked.note && <Small>{picked.note}</Small>}
-      <Lots lots={lots} paperId={picked.id} />
+      <Lots lots={lots} plans={view.plans} paperId={picked.id} />
       {uses.length > 0 && <SectionLabel>What took of it last</SectionLabel>}
       <FactList
         facts={uses

@@ -11,7 +11,9 @@ import {
   papersToPrintOn,
   profilesInUse,
   readSettings,
+  sheetPlansOf,
 } from '@/data';
+import type { Reading } from '@/data';
 import { lastingOf } from '@/studio/reads/paperLasting';
 import { rowId, studio, todayOf } from '@/studio';
 import { usualLot } from './lotForm';
@@ -20,6 +22,17 @@ import { paperWritten } from './paperForm';
 
 /** The latest uses that the slip has room for. */
 const USES = 60;
+
+/** Plans of sheets that are told at once. */
+const PLANS = 3;
+
+/** The newest plans of sheets of a paper, and how many prints each waits for. */
+const plansOf = async (db: Reading, paperId: number) =>
+  (await sheetPlansOf(db, paperId, PLANS)).map(({ id, changedAt, state }) => ({
+    id,
+    changedAt,
+    pieces: state.pieces.reduce((n, p) => n + p.count, 0),
+  }));
 
 /** The paper drawer: a page of stocks with what is left, and the one picked. */
 export async function loadPapers(
@@ -59,6 +72,7 @@ export async function loadPapers(
     lot,
     newLot:
       query.lot === 'new' && picked ? usualLot(picked, todayOf(settings), settings) : null,
+    plans: picked ? await plansOf(db, picked.id) : [],
     uses: picked ? foldedUses(await lastUses(db, picked.id, USES)) : [],
     /** What may take the place of the one that is changed. */
     others: editing

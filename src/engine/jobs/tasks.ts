@@ -21,6 +21,7 @@ import { profilePortrait } from '../colour/profilePortrait';
 import { lightnessAt } from '../colour/lightness';
 import { reducePicture } from '../passes/reducePass';
 import { deflatedSamples, writeSheet } from '../passes/sheetPass';
+import { writeGang } from '../passes/gangPass';
 import { figuresPart } from '../passes/proofFigures';
 import { proofTile } from '../passes/proofTilePass';
 import { softProofRows } from '../passes/softProofPass';
@@ -68,6 +69,7 @@ export const TASKS = {
   }) => joinStrips(work.target, layoutOf(work), parts),
   encode: encodePass,
   sheet: writeSheet,
+  gang: writeGang,
   deflatedSamples,
   reduce: reducePicture,
   ruleDifference: (input: Parameters<typeof ruleDifference>[0]) => ruleDifference(input),

@@ -4,13 +4,12 @@ import type { FileHandle } from 'node:fs/promises';
 import { createDeflate } from 'node:zlib';
 import { eightBits, intoEightBits } from '@/core/image';
 import type { PixelRect, PrintPlan, Recipe } from '@/core/prepare';
-import { houseFont } from '../fonts';
-import { xmlText } from '@/core/text';
 import type { MasterColour } from '../colour/masterColour';
+import { drawnWords } from './drawnWords';
+import type { SheetWords } from './drawnWords';
 import { pictureRows } from './printFilePass';
 import type { PrintTarget } from '../colour/printTarget';
 import type { Progress } from '../progress';
-import { sharp } from '../sharpSetup';
 import { layOutTiff, rowBytesOf } from '../tiff/tiffWriter';
 import type { FileAbout, TiffLayout } from '../tiff/tiffWriter';
 
@@ -24,15 +23,6 @@ export interface SheetPart {
   small?: boolean;
   /** Made of the patches of the control strip. */
   strip?: boolean;
-}
-
-/** Words on a sheet: their upper left corner, pixels; size in points; no wider than `wide` pixels. */
-export interface SheetWords {
-  text: string;
-  left: number;
-  top: number;
-  points: number;
-  wide: number;
 }
 
 /** A sheet with pieces of prints, words and black rectangles on white. */
@@ -108,24 +98,6 @@ class SheetSurface {
     }
     this.put(left, top, line);
   }
-}
-
-/** Words as amounts of ink, row by row. */
-async function drawnWords({ text, points, wide }: SheetWords, ppi: number) {
-  const { data, info } = await sharp({
-    text: { text: xmlText(text), ...houseFont(points), dpi: ppi },
-  })
-    .raw()
-    .toBuffer({ resolveWithObject: true });
-  const width = Math.min(wide, info.width);
-  return {
-    rows: Array.from({ length: info.height }, (_, y) => {
-      const row = new Float32Array(width);
-      for (let x = 0; x < width; x += 1)
-        row[x] = data[(y * info.width + x) * info.channels]! / 255;
-      return row;
-    }),
-  };
 }
 
 /**

@@ -105,7 +105,10 @@ export function Chest({
     <Nav aria-label="Drawers">
       <Name href="/">Glassine</Name>
       {DRAWERS.map(([href, label]) => {
-        const open = href === '/' ? path === '/' : path.startsWith(href);
+        const open =
+          href === '/'
+            ? path === '/'
+            : path.startsWith(href) || (href === '/papers' && path.startsWith('/sheets'));
         const count = counts[href];
         return (
           <Drawer

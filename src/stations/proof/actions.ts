@@ -28,15 +28,17 @@ import {
   measuredProof,
   orGone,
   photographedOrGone,
+  printedBy,
   printedStrip,
+  promisedBack,
   refuse,
   roundOf,
+  sentFile,
   sizeFault,
   stripOfRound,
 } from '@/studio';
 import type { Studio } from '@/studio';
 import { backForm, changeForm, customerForm, roundForm, sendForm } from './proofForms';
-import { printedBy, promisedBack, sentFile } from './whatWasSent';
 import { changeWords, ruleMovedWords } from './measured/words';
 
 const GONE = 'This round is not there. Open the proof station anew.';

@@ -6,7 +6,7 @@ import { keepRoute } from '@/stations/prepare/handOverActions';
 import { loadPrice } from '@/stations/price/view';
 import { profileFor } from '@/studio';
 import { judgeProof, noteCustomer, sendProof } from './actions';
-import { promisedBack } from './whatWasSent';
+import { promisedBack } from '@/studio/reads/whatWasSent';
 import { loadProof } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));

@@ -2,6 +2,7 @@ import type { JobRow } from '@/data';
 import type { JobDefinition } from './definition';
 import { backup } from './kinds/backup';
 import { check } from './kinds/check';
+import { gang } from './kinds/gang';
 import { handOverFiles } from './kinds/handOver';
 import { inspectMaster } from './kinds/inspect';
 import { intake } from './kinds/intake';
@@ -17,6 +18,7 @@ export const JOB_KINDS = {
   inspect: inspectMaster,
   printFile,
   sheet,
+  gang,
   handOver: handOverFiles,
   backup,
   check,

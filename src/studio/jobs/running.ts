@@ -31,7 +31,9 @@ const placeOf = ({ kind, workId }: JobNow): string =>
     ? `/works/${workId}/${PLACES[kind]}`
     : ['backup', 'check', 'restore'].includes(kind)
       ? '/safekeeping'
-      : '/';
+      : kind === 'gang' || kind === 'handOver'
+        ? '/papers'
+        : '/';
 
 /** All that runs and waits, in its order, and what ended last. */
 export async function runningNow(open: Studio): Promise<RunningJob[]> {

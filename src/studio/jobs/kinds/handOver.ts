@@ -13,12 +13,13 @@ import {
 } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { csvText } from '@/documents';
-import { MANIFEST_COLUMNS, ppiOf, slug } from '@/core/prepare';
+import { MANIFEST_COLUMNS, ppiOf, sheetKind, slug } from '@/core/prepare';
 import type { HandOverManifest } from '@/core/prepare';
 import {
   addErrand,
   getPrintFile,
   getRoute,
+  getSheetFile,
   getWork,
   nextErrandNumber,
   numberAfter,
@@ -46,6 +47,8 @@ export interface HandOverOrder {
     quantity: number;
     remarks: string;
   }[];
+  /** Files of whole sheets. */
+  sheets?: { sheetId: number; paperId: number | null; quantity: number; remarks: string }[];
   at?: string;
 }
 
@@ -76,7 +79,7 @@ type ManifestItem = HandOverManifest['items'][number];
 /** Copies one stored print file into a folder, and holds the copy against its checksum. */
 async function copyOut(
   { home }: Studio,
-  file: PrintFile,
+  file: Pick<PrintFile, 'name' | 'sha256'>,
   folder: string,
   signal: AbortSignal,
 ): Promise<void> {
@@ -96,19 +99,17 @@ async function copyOut(
 }
 
 const manifestItem = (
-  file: PrintFile,
-  item: HandOverOrder['items'][number],
-  title: string,
-  paper: string,
+  file: Pick<PrintFile, 'name' | 'sha256' | 'bytes' | 'width' | 'height'>,
+  item: { quantity: number; remarks: string },
+  { title, size, ppi, paper }: Pick<ManifestItem, 'title' | 'size' | 'ppi' | 'paper'>,
 ): ManifestItem => {
-  const ppi = ppiOf(file.recipe);
   const tenths = (px: number) => Math.round(mmOf(px, ppi) * 10) / 10;
   return {
     file: file.name,
     sha256: file.sha256,
     bytes: file.bytes,
     title,
-    size: nominalSize(file.sizeKey)?.label ?? file.sizeKey,
+    size,
     widthMm: tenths(file.width),
     heightMm: tenths(file.height),
     widthPx: file.width,
@@ -160,10 +161,13 @@ export async function handOver(
   const folder = dropFolder(studio.home, route);
   const refused = await dropFault(studio.home, route);
   if (refused) throw new Error(refused);
+  const { sheets = [] } = order;
   const papers = await paperNames(
     db,
-    order.items.flatMap((i) => (i.paperId === null ? [] : [i.paperId])),
+    [...order.items, ...sheets].flatMap((i) => (i.paperId === null ? [] : [i.paperId])),
   );
+  const paperOf = ({ paperId }: { paperId: number | null }) =>
+    (paperId !== null && papers.get(paperId)) || '';
   const at = order.at ?? now();
   const part = join(folder, `.handing-over-${randomUUID()}`);
   let named: string | null = null;
@@ -179,8 +183,24 @@ export async function handOver(
       signal.throwIfAborted();
       progress(`copying ${file.name}`, i / order.items.length);
       await copyOut(studio, file, part, signal);
-      const paper = (item.paperId !== null && papers.get(item.paperId)) || '';
-      items.push(manifestItem(file, item, work.title, paper));
+      const about = {
+        title: work.title,
+        size: nominalSize(file.sizeKey)?.label ?? file.sizeKey,
+        ppi: ppiOf(file.recipe),
+        paper: paperOf(item),
+      };
+      items.push(manifestItem(file, item, about));
+    }
+    for (const item of sheets) {
+      const file = await getSheetFile(db, item.sheetId);
+      if (!file) throw new Error('a sheet of it is not there any more');
+      signal.throwIfAborted();
+      progress(`copying ${file.name}`, 0.9);
+      await copyOut(studio, file, part, signal);
+      const { pieces, sizes } = sheetKind(file.kind).held(file.content);
+      const title = `${pieces} prints`;
+      const about = { title, size: sizes.join(', '), ppi: file.ppi, paper: paperOf(item) };
+      items.push(manifestItem(file, item, about));
     }
     progress('writing the manifest', 0.98);
     return await studio.db.write(async (tx) => {
@@ -204,6 +224,7 @@ export async function handOver(
           paperId,
           quantity,
         })),
+        sheets.map(({ sheetId, paperId, quantity }) => ({ sheetId, paperId, quantity })),
       );
     });
   } catch (error) {

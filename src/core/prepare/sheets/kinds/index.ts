@@ -1,3 +1,5 @@
+import { gang } from './gang';
+import type { GangSheet } from './gang';
 import type { SheetKind } from './kind';
 import { resolution } from './resolution';
 import type { ResolutionSheet, StripOnSheet } from './resolution';
@@ -13,14 +15,15 @@ export type {
   StripOnSheet,
   StripPatch,
 } from './resolution';
+export type { GangSheet } from './gang';
 export { SETTING_AXES } from './settings';
 export type { SettingAxis, SettingCell, SettingsSheet } from './settings';
 
-export type SheetContent = ResolutionSheet | SettingsSheet;
+export type SheetContent = ResolutionSheet | SettingsSheet | GangSheet;
 export type SheetKindId = SheetContent['kind'];
 
 /** Every kind of sheet. */
-export const SHEET_KINDS = { resolution, settings } as const;
+export const SHEET_KINDS = { resolution, settings, gang } as const;
 
 /** The kind of a sheet, as it speaks of any content. */
 export const sheetKind = (id: SheetKindId) =>

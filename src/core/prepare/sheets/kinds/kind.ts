@@ -2,6 +2,7 @@ import type { Recipe } from '../../recipe';
 
 /** What is tried on a sheet, as a book of prints remembers it: of several sizes the most enlarged. */
 export interface Tried {
+  /** Empty where it is of no one size. */
   sizeKey: string;
   recipe: Recipe | null;
   recipeName: string;
@@ -15,7 +16,7 @@ export interface SheetKind<C extends { kind: string }> {
   /** What its file is named with. */
   fileWord: string;
   /** What its entry in the book of prints is called. */
-  entry: 'proofSheet' | 'settingsSheet';
+  entry: 'proofSheet' | 'settingsSheet' | 'gangSheet';
   /** How many pieces are on it, and of which sizes. */
   held(content: C): { pieces: number; sizes: string[] };
   tried(content: C): Tried;

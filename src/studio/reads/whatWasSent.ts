@@ -3,7 +3,7 @@ import { RECIPE, sheetKind } from '@/core/prepare';
 import { getPrintFile, getSheetFile, profilesInUse, routesNow, sheetItemOf } from '@/data';
 import type { ErrandNow, Reading } from '@/data';
 import type { LabAnswer } from '@/standins';
-import { profileFor } from '@/studio';
+import { profileFor } from './profileFor';
 
 /** A file as a round knows it. */
 export interface SentFile {
@@ -31,7 +31,7 @@ export async function sentFile(
   if (kind !== 'sheet') return null;
   const sheet = await getSheetFile(db, Number(number));
   const item = sheet && (await sheetItemOf(db, sheet.id, workId));
-  if (!sheet || !item) return null;
+  if (!sheet || !item || sheet.kind === 'gang') return null;
   const { sizeKey, recipe } = sheetKind(sheet.content.kind).tried(sheet.content);
   return {
     name: sheet.name,

@@ -1,0 +1,59 @@
+'use client';
+import type { CutSheetPlan } from '@/core/cut';
+
+const RADIUS = 8;
+
+/** The cuts of a sheet, each with its number where it begins: at the edge of the part in hand. */
+export const CutMarks = ({
+  sheet,
+  x,
+  y,
+  scale,
+}: {
+  sheet: CutSheetPlan;
+  x: number;
+  y: number;
+  scale: number;
+}) => {
+  // Numbers of cuts that begin at one place stand beside each other.
+  const taken: { x: number; y: number }[] = [];
+  const free = (at: { x: number; y: number }, step: { x: number; y: number }) => {
+    let place = at;
+    while (taken.some((t) => Math.hypot(t.x - place.x, t.y - place.y) < 2 * RADIUS))
+      place = { x: place.x + step.x, y: place.y + step.y };
+    taken.push(place);
+    return place;
+  };
+  return (
+    <g pointerEvents="none" aria-hidden>
+      {sheet.cuts.map((c, i) => {
+        const down = Math.abs(c.x1 - c.x2) < 1e-6;
+        const from = { x: x + c.x1 * scale, y: y + c.y1 * scale };
+        const at = free(from, down ? { x: 0, y: RADIUS } : { x: RADIUS, y: 0 });
+        return (
+          <g key={i}>
+            <line
+              x1={from.x}
+              y1={from.y}
+              x2={x + c.x2 * scale}
+              y2={y + c.y2 * scale}
+              stroke="#161616"
+              strokeWidth={1.1}
+              strokeDasharray="5 3"
+            />
+            <circle cx={at.x} cy={at.y} r={RADIUS} fill="#161616" />
+            <text
+              x={at.x}
+              y={at.y + 3.6}
+              textAnchor="middle"
+              fill="#fff"
+              style={{ font: "600 10px 'Commissioner', sans-serif" }}
+            >
+              {i + 1}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+};

@@ -1,0 +1,159 @@
+'use client';
+import { useState } from 'react';
+import { Button } from '@/shell/actions';
+import { useSingleKeys } from '@/shell/actions';
+import { Bench, Surface } from '@/shell/bench';
+import { SheetTabs, useSheet } from '@/shell/frame';
+import { Link } from '@/shell/link';
+import { Empty, Problem, Progress } from '@/shell/said';
+import { Small, TitleBlock } from '@/shell/words';
+import { PickedLine } from './PickedLine';
+import { PiecesSlip } from './PiecesSlip';
+import { PrintedSlip } from './PrintedSlip';
+import { RulesSlip } from './RulesSlip';
+import { SheetsDrawing } from './SheetsDrawing';
+import { SheetsSlip } from './SheetsSlip';
+import { useSheetsDesk } from './useSheetsDesk';
+import type { SheetsView } from './view';
+import { wantedWords } from './words';
+
+const SHOWN = ['sheets', 'pieces', 'rules', 'printed'] as const;
+type Shown = (typeof SHOWN)[number];
+const NAMES: Record<Shown, string> = {
+  sheets: 'Sheets',
+  pieces: 'Pieces and paper',
+  rules: 'How it is cut',
+  printed: 'Printed',
+};
+const shownOf = (asked: string): Shown => SHOWN.find((s) => s === asked) ?? 'sheets';
+
+const KEYS = [
+  { key: 'k', does: 'the picked piece: keep it in its place, or let go of it' },
+  { key: 'q', does: 'the picked piece: turn it a quarter' },
+  { key: '1 – 9', does: 'the picked piece: onto that sheet' },
+  { key: '← ↑ → ↓', does: 'the picked piece: 5 mm that way' },
+] as const;
+
+const STEP = 5;
+const ARROWS: Record<string, [number, number]> = {
+  ArrowLeft: [-STEP, 0],
+  ArrowRight: [STEP, 0],
+  ArrowUp: [0, -STEP],
+  ArrowDown: [0, STEP],
+};
+
+/** Sheets and rolls to be cut: what lies where, to scale, and what is done with each sheet. */
+export function SheetsBench(view: SheetsView) {
+  const desk = useSheetsDesk(view);
+  const { planning, picked, shown, state } = desk;
+  const [at, setAt] = useState(0);
+  const [show, turn] = useSheet(
+    shownOf(view.show),
+    shownOf,
+    (s) => `/sheets/${view.id}?show=${s}`,
+  );
+  useSingleKeys(KEYS, (key) => {
+    const place = picked && desk.placeOf(picked);
+    if (!picked || !place) return false;
+    const sheet = desk.sheetOf(picked);
+    if (key === 'k') desk.lock(picked);
+    else if (key === 'q') {
+      if (state.pieces.find((p) => p.id === picked.piece)?.mayTurn) desk.turn(picked);
+    } else if (/^[1-9]$/.test(key)) {
+      if (!state.plan?.sheets[Number(key) - 1]) return false;
+      desk.move(picked, Number(key) - 1, null);
+    } else if (ARROWS[key]) {
+      const [dx, dy] = ARROWS[key];
+      const { x, y, turned } = place;
+      desk.move(picked, sheet, { x: Math.max(0, x + dx), y: Math.max(0, y + dy), turned });
+    } else return false;
+    return true;
+  });
+  const sheet = Math.min(at, Math.max(0, (shown?.sheets.length ?? 1) - 1));
+  return (
+    <Bench>
+      <Surface>
+        <TitleBlock>
+          <h1>Sheets to cut</h1>
+          <p>
+            {wantedWords(state)} ·{' '}
+            <Link href={`/papers?paper=${view.paper.id}`}>{view.paper.name}</Link>
+          </p>
+        </TitleBlock>
+        <SheetTabs
+          label="This plan"
+          current={show}
+          onTurn={turn}
+          sheets={SHOWN.map((id) => ({
+            id,
+            name:
+              id === 'printed' && view.printed.length > 0
+                ? `${NAMES[id]} (${view.printed.filter((p) => !p.undone).length})`
+                : NAMES[id],
+            href: `/sheets/${view.id}?show=${id}`,
+          }))}
+        />
+        {planning.share !== null && (
+          <div style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
+            <div style={{ flex: 1 }}>
+              <Progress
+                label={
+                  planning.best
+                    ? `Planning: the best so far is ${planning.best.sheets.length === 1 ? 'one sheet' : `${planning.best.sheets.length} sheets`}`
+                    : 'Planning'
+                }
+                share={planning.share}
+              />
+            </div>
+            <Button $small $plain onPress={planning.stop}>
+              Stop with the best so far
+            </Button>
+          </div>
+        )}
+        <Problem>{desk.problem}</Problem>
+        {desk.halted && (
+          <Button $small onPress={desk.again} style={{ alignSelf: 'flex-start' }}>
+            Plan it
+          </Button>
+        )}
+        {state.pieces.length === 0 ? (
+          <Empty title="Nothing to print here">
+            <p>
+              Put prints on the plan under Pieces and paper: what orders wait for, editions
+              to be filled, proofs, cards.
+            </p>
+          </Empty>
+        ) : state.stock.length === 0 ? (
+          <Empty title="No paper to cut from">
+            <p>
+              Nothing whole is left of {view.paper.name}.{' '}
+              <Link href={`/papers?paper=${view.paper.id}&lot=new`}>Note a delivery</Link>,
+              then plan anew.
+            </p>
+            <Button $small onPress={desk.anew}>
+              Plan anew
+            </Button>
+          </Empty>
+        ) : (
+          <SheetsDrawing view={view} desk={desk} sheet={sheet} onSheet={setAt} />
+        )}
+        {picked && <PickedLine desk={desk} picked={picked} />}
+        {!picked && shown && shown.sheets.length > 0 && (
+          <Small>
+            Pick a piece to keep it in its place, turn it or move it; the rest is planned
+            around it.
+          </Small>
+        )}
+      </Surface>
+      {show === 'pieces' ? (
+        <PiecesSlip key={view.stateId} view={view} />
+      ) : show === 'rules' ? (
+        <RulesSlip key={view.stateId} view={view} />
+      ) : show === 'printed' ? (
+        <PrintedSlip view={view} />
+      ) : (
+        <SheetsSlip view={view} desk={desk} sheet={sheet} onSheet={setAt} />
+      )}
+    </Bench>
+  );
+}

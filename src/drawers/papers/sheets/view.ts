@@ -1,0 +1,125 @@
+import { notFound } from 'next/navigation';
+import { planFault, sheetJob } from '@/core/cut';
+import {
+  errandOfSheet,
+  filesToPrint,
+  gangFileOf,
+  getPaper,
+  getPrintFile,
+  getSheetPlan,
+  lotsOf,
+  newestSheets,
+  printedSheetsOf,
+  readSettings,
+  routesNow,
+  titlesOf,
+} from '@/data';
+import type { Reading, SheetPlan } from '@/data';
+import { isHere, layoutText, rowId, stockToCut, studio } from '@/studio';
+import { sheetsOf } from '@/studio/reads/offered';
+import { nominalSize } from '@/core/size';
+import { rulesForm, rulesValues } from './sheetForms';
+import { waitingPiecesOf } from './wantedPieces';
+
+/** Files and sheets that are offered at once; more are found by typing. */
+const OFFERED = 12;
+
+/** What could be put on the plan beside what is on it. */
+async function offersFor(db: Reading, plan: SheetPlan, find: string) {
+  const on = new Set(plan.state.pieces.map((p) => p.id));
+  const [lines, ids, sheets] = await Promise.all([
+    waitingPiecesOf(db, plan.paperId),
+    filesToPrint(db, find, OFFERED),
+    newestSheets(db, OFFERED / 2),
+  ]);
+  const files = (await Promise.all(ids.map((id) => getPrintFile(db, id)))).filter(
+    (f) => f !== undefined,
+  );
+  const titles = await titlesOf(
+    db,
+    files.map((f) => f.workId),
+  );
+  return {
+    find,
+    lines: lines.filter((l) => !on.has(l.id)),
+    files: files.map((f) => ({
+      id: f.id,
+      title: titles.get(f.workId) ?? '',
+      size: nominalSize(f.sizeKey)?.label ?? f.sizeKey,
+      name: f.name,
+    })),
+    sheets: sheets
+      .filter((s) => !on.has(`sheet:${s.id}`))
+      .map((s) => ({ id: s.id, name: s.name })),
+  };
+}
+
+/** The files of the sheets of a plan as they lie now, and the errands that they went with. */
+async function filesOfSheets(db: Reading, plan: SheetPlan) {
+  const { pieces, rules } = plan.state;
+  const { margin, marks, labels } = rules;
+  return Promise.all(
+    (plan.state.plan?.sheets ?? []).map(async (sheet) => {
+      const layout = layoutText({ sheet, pieces, rules: { margin, marks, labels } });
+      const file = await gangFileOf(db, plan.id, layout);
+      if (!file) return null;
+      const { id, name, bytes, ppi, checks } = file;
+      const errand = await errandOfSheet(db, id);
+      const failed = checks.filter((c) => !c.passed).length;
+      return { id, name, bytes, ppi, failed, errand };
+    }),
+  );
+}
+
+/** One plan of sheets: what is wanted, how it lies, what came of it. */
+export async function loadSheets(id: string, query: Record<string, string | undefined>) {
+  const open = await studio();
+  const db = open.db.read;
+  const plan = await getSheetPlan(db, rowId(id));
+  if (!plan) notFound();
+  const { state, paperId } = plan;
+  const [settings, paper, lots, routes, printed, stock] = await Promise.all([
+    readSettings(db),
+    getPaper(db, paperId),
+    lotsOf(db, paperId),
+    routesNow(db),
+    printedSheetsOf(db, plan.id),
+    stockToCut(db, paperId, state.lots),
+  ]);
+  const works = [...new Set(state.pieces.flatMap((p) => p.workId ?? []))];
+  const sheetFor = await sheetsOf(db, works, settings);
+  const pictures = state.pieces.map(({ id, workId, sizeKey }) => {
+    const { fit, picture } = sheetFor(workId, sizeKey);
+    return { id, fit, picture: picture && `/api/previews/${picture}` };
+  });
+  const jobs = open.jobs
+    .list()
+    .filter((j) => j.workId === null && ['gang', 'handOver'].includes(j.kind));
+  const ended = open.jobs
+    .ended(6)
+    .filter((j) => ['gang', 'handOver'].includes(j.kind) && j.workId === null)
+    .filter((j) => j.state === 'failed')
+    .slice(0, 1);
+  return {
+    id: plan.id,
+    stateId: plan.stateId,
+    state,
+    paper: { id: paperId, name: paper?.name ?? '', scuffs: paper?.scuffs ?? false },
+    lots,
+    /** The paper is not any more what it was planned for: the plan takes more than there is. */
+    stale:
+      state.plan !== null && planFault(sheetJob({ ...state, stock }), state.plan) !== null,
+    currency: lots[0]?.currency ?? settings.currency,
+    pictures,
+    files: await filesOfSheets(db, plan),
+    routes: routes.filter(isHere).map(({ id, name }) => ({ id, name })),
+    otherRoutes: routes.filter((r) => !isHere(r)).map(({ id, name }) => ({ id, name })),
+    printed,
+    jobs: [...jobs, ...ended],
+    rules: rulesForm.write(rulesValues(state.rules), settings),
+    offers: await offersFor(db, plan, (query.find ?? '').trim().slice(0, 80)),
+    show: query.show ?? 'sheets',
+  };
+}
+
+export type SheetsView = Awaited<ReturnType<typeof loadSheets>>;
