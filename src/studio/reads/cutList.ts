@@ -32,7 +32,9 @@ export function cutList(
     sheet,
     names: sheet.places.map((p) => [of(p.piece).title, purposeOf(of(p.piece))].join(', ')),
     rests: sheet.rests.map((r) => (r.kept ? sized(r) : '')),
-    steps: cutLines(sheet, length).map((line, i) => `${i + 1}  ${line}`),
+    steps: cutLines(sheet, length, sized).map(
+      ({ what, at }, i) => `${i + 1}  ${what}: ${at}`,
+    ),
     pieces: sheet.places.map(
       (p) => `${pieceWords(of(p.piece))}, ${sized(p)}${p.turned ? ', turned' : ''}`,
     ),

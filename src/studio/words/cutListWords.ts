@@ -2,6 +2,7 @@ import { cutsInHand } from '@/core/cut';
 import type { CutInHand, CutSheetPlan } from '@/core/cut';
 
 type Length = (mm: number) => string;
+type Sized = (of: { width: number; height: number }) => string;
 
 /** What is said before the first cut. */
 export const CUT_CAUTIONS = [
@@ -10,20 +11,22 @@ export const CUT_CAUTIONS = [
   'A new blade, several light strokes. The trimmer’s manual says what it takes.',
 ] as const;
 
-/** One cut: which part is in hand, which way, and where the stop is set. */
-export function cutWords(
+/** One cut: which way, which part is in hand, and where the stop is set. */
+export interface CutLine {
+  what: string;
+  at: string;
+}
+
+const cutLine = (
   { down, part, from }: CutInHand,
   first: boolean,
   length: Length,
-): string {
-  const where = first
-    ? 'the whole sheet'
-    : `the part ${length(part.width)} × ${length(part.height)}`;
-  return down
-    ? `down through ${where}, ${length(from)} from its left`
-    : `across ${where}, ${length(from)} from its top`;
-}
+  sized: Sized,
+): CutLine => ({
+  what: `${down ? 'down' : 'across'}, ${first ? 'the whole sheet' : sized(part)}`,
+  at: `${length(from)} from ${down ? 'its left' : 'the top'}`,
+});
 
 /** All cuts of a sheet, in order. */
-export const cutLines = (sheet: CutSheetPlan, length: Length): string[] =>
-  cutsInHand(sheet).map((cut, i) => cutWords(cut, i === 0, length));
+export const cutLines = (sheet: CutSheetPlan, length: Length, sized: Sized): CutLine[] =>
+  cutsInHand(sheet).map((cut, i) => cutLine(cut, i === 0, length, sized));

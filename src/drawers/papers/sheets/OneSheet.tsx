@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { CutSheetPlan } from '@/core/cut';
 import { Button, DownloadLink, useAction, useActionForm } from '@/shell/actions';
-import { Field, Fold } from '@/shell/fields';
+import { Choose, Field, Fold } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { JobLine } from '@/shell/running';
 import { Problem } from '@/shell/said';
@@ -133,6 +133,16 @@ export function SheetDoings({
   const next = prints && !file ? 'write' : file?.errand || !to ? 'book' : 'hand';
   return (
     <>
+      {routes.length > 1 && (
+        <div style={{ width: '100%' }}>
+          <Choose
+            label="Printed by"
+            value={String(to!.id)}
+            options={routes.map((r) => [String(r.id), `printed by ${r.name}`] as const)}
+            onChange={(id) => setRoute(routes.findIndex((r) => String(r.id) === id))}
+          />
+        </div>
+      )}
       {prints && (
         <Button
           $plain={next !== 'write'}
@@ -148,12 +158,7 @@ export function SheetDoings({
           isDisabled={hand.sending || (prints && !file)}
           onPress={() => hand.run({ ...fixed, routeId: String(to.id) })}
         >
-          To {to.name}
-        </Button>
-      )}
-      {routes.length > 1 && (
-        <Button $small $plain onPress={() => setRoute((route + 1) % routes.length)}>
-          To another
+          Hand over
         </Button>
       )}
       <Button

@@ -103,3 +103,34 @@ export function PieceOnSheet({
     </g>
   );
 }
+
+/** The size of a left-over that is kept as stock, in its middle. */
+export const KeptWords = ({
+  x,
+  y,
+  upright,
+  text,
+}: {
+  x: number;
+  y: number;
+  upright: boolean;
+  text: string;
+}) => {
+  const half = text.length * 3.1 + 5;
+  return (
+    <g
+      transform={`translate(${x} ${y})${upright ? ' rotate(-90)' : ''}`}
+      pointerEvents="none"
+    >
+      <rect x={-half} y={-9} width={2 * half} height={18} fill="#fdfdfc" stroke="#8a8a8a" />
+      <text
+        y={4}
+        textAnchor="middle"
+        style={{ font: "500 11px 'Commissioner', sans-serif" }}
+        fill="#161616"
+      >
+        {text}
+      </text>
+    </g>
+  );
+};

@@ -6,7 +6,7 @@ import { Dimension, Plate, useDrawnId } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { purposeOf } from '@/studio/words/sheetWords';
 import { CutMarks } from './CutMarks';
-import { PieceOnSheet } from './PieceOnSheet';
+import { KeptWords, PieceOnSheet } from './PieceOnSheet';
 import { TABLE, layOnTable, snapped } from './onTable';
 import type { SheetsDesk } from './useSheetsDesk';
 import type { SheetsView } from './view';
@@ -181,6 +181,17 @@ export function SheetsDrawing({
                   pointerEvents="none"
                 />
               ))}
+              {sheet.rests
+                .filter((r) => r.kept)
+                .map((r, k) => (
+                  <KeptWords
+                    key={k}
+                    x={x + (r.x + r.width / 2) * scale}
+                    y={y + (r.y + r.height / 2) * scale}
+                    upright={r.height > 1.6 * r.width}
+                    text={format.size({ width: r.width, height: r.height } as never)}
+                  />
+                ))}
               {roll && (
                 <path
                   d={`M${x} ${y + height} v26 M${x + width} ${y + height} v26`}

@@ -5,9 +5,9 @@ import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
-import { cutLines } from '@/studio/words/cutListWords';
 import { unplacedWords } from '@/studio/words/cutWords';
 import { smallestSheet, sheetJob } from '@/core/cut';
+import { Cuts } from './Cuts';
 import { OneSheet, SheetDoings } from './OneSheet';
 import { SchoolChoice } from './SchoolChoice';
 import type { SheetsDesk } from './useSheetsDesk';
@@ -126,13 +126,7 @@ export function SheetsSlip({
       {sheet && (
         <>
           <SectionLabel>Cuts of sheet {index + 1}, in order</SectionLabel>
-          <ol style={{ display: 'grid', gap: 2, fontSize: 13 }}>
-            {cutLines(sheet, format.length).map((line, i) => (
-              <li key={i}>
-                <b>{i + 1}</b> {line}
-              </li>
-            ))}
-          </ol>
+          <Cuts sheet={sheet} />
           <Small>
             ▲ Rule on the print’s side, fingers behind the guard, a new blade; the trimmer’s
             manual decides.{view.paper.scuffs && ' This paper scuffs at a touch: gloves.'}

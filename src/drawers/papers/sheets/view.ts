@@ -4,6 +4,7 @@ import {
   errandOfSheet,
   filesToPrint,
   gangFileOf,
+  getJob,
   getPaper,
   getPrintFile,
   getSheetPlan,
@@ -15,6 +16,8 @@ import {
   titlesOf,
 } from '@/data';
 import type { Reading, SheetPlan } from '@/data';
+import type { JobNow } from '@/engine';
+import type { GangOrder, Studio } from '@/studio';
 import { isHere, layoutText, rowId, stockToCut, studio } from '@/studio';
 import { sheetsOf } from '@/studio/reads/offered';
 import { nominalSize } from '@/core/size';
@@ -23,6 +26,8 @@ import { waitingPiecesOf } from './wantedPieces';
 
 /** Files and sheets that are offered at once; more are found by typing. */
 const OFFERED = 12;
+/** Of those that ended so many are looked at for one that failed. */
+const ENDED = 6;
 
 /** What could be put on the plan beside what is on it. */
 async function offersFor(db: Reading, plan: SheetPlan, find: string) {
@@ -71,6 +76,26 @@ async function filesOfSheets(db: Reading, plan: SheetPlan) {
   );
 }
 
+/** The work under way for sheets of a plan, and what of it failed last. */
+async function jobsOf({ jobs, db }: Studio, planId: number): Promise<JobNow[]> {
+  const all = [
+    ...jobs.list(),
+    ...jobs
+      .ended(ENDED)
+      .filter((j) => j.state === 'failed')
+      .slice(0, 1),
+  ];
+  const own = await Promise.all(
+    all.map(async (job) => {
+      if (job.kind === 'handOver') return job.workId === null ? job : null;
+      if (job.kind !== 'gang') return null;
+      const spec = (await getJob(db.read, job.id))?.spec as GangOrder | undefined;
+      return spec?.planId === planId ? job : null;
+    }),
+  );
+  return own.filter((job) => job !== null);
+}
+
 /** One plan of sheets: what is wanted, how it lies, what came of it. */
 export async function loadSheets(id: string, query: Record<string, string | undefined>) {
   const open = await studio();
@@ -92,14 +117,6 @@ export async function loadSheets(id: string, query: Record<string, string | unde
     const { fit, picture } = sheetFor(workId, sizeKey);
     return { id, fit, picture: picture && `/api/previews/${picture}` };
   });
-  const jobs = open.jobs
-    .list()
-    .filter((j) => j.workId === null && ['gang', 'handOver'].includes(j.kind));
-  const ended = open.jobs
-    .ended(6)
-    .filter((j) => ['gang', 'handOver'].includes(j.kind) && j.workId === null)
-    .filter((j) => j.state === 'failed')
-    .slice(0, 1);
   return {
     id: plan.id,
     stateId: plan.stateId,
@@ -115,7 +132,7 @@ export async function loadSheets(id: string, query: Record<string, string | unde
     routes: routes.filter(isHere).map(({ id, name }) => ({ id, name })),
     otherRoutes: routes.filter((r) => !isHere(r)).map(({ id, name }) => ({ id, name })),
     printed,
-    jobs: [...jobs, ...ended],
+    jobs: await jobsOf(open, plan.id),
     rules: rulesForm.write(rulesValues(state.rules), settings),
     offers: await offersFor(db, plan, (query.find ?? '').trim().slice(0, 80)),
     show: query.show ?? 'sheets',
