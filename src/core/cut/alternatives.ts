@@ -9,7 +9,7 @@ import type { ReadJob } from './readJob';
 import { piecesIn } from './region';
 import { toldPlan } from './toldPlan';
 import { UNITS } from './whole';
-import type { CutFault, CutPlan, CutProgress } from './types';
+import type { CutFault, CutJob, CutPlan, CutProgress } from './types';
 
 /** What was packed, as a plan: places, cuts, what it costs. */
 function asPlan(read: ReadJob, on: OnStock, boundOf: CutPlan['boundOf']): CutPlan {
@@ -61,6 +61,19 @@ function* dueGathered(read: ReadJob): Generator<Step, ReadJob, void> {
     ),
   });
 }
+
+/** A piece that lies on none of the sheets that a plan begins with, though it is held on one; null for none. */
+const notHeld = ({ holds = [], begun = [] }: CutJob, { sheets }: CutPlan): string | null =>
+  holds.find(
+    (h) =>
+      !sheets
+        .slice(0, begun.length)
+        .some(
+          (s) =>
+            s.stock === begun[h.sheet]?.stock &&
+            s.places.some((p) => p.piece === h.piece && p.copy === h.copy),
+        ),
+  )?.piece ?? null;
 
 /** Sheets alone, rolls alone, or left-overs and sheets and the rest on rolls: the best of them. */
 export function* alternatives(
@@ -119,7 +132,9 @@ export function* alternatives(
   if (plans.length === 0)
     return asPlan(read, { laid: [], left: possible, bound: 0, proved: true }, 'sheets');
   const byCost = plans.every((p) => p.cost !== null);
-  return plans.reduce((best, p) =>
-    comparedRanks(rankOf(p, byCost), rankOf(best, byCost)) < 0 ? p : best,
+  const best = plans.reduce((a, p) =>
+    comparedRanks(rankOf(p, byCost), rankOf(a, byCost)) < 0 ? p : a,
   );
+  const astray = notHeld(job, best);
+  return astray === null ? best : { what: 'hold', of: astray };
 }

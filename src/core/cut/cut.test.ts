@@ -214,6 +214,35 @@ describe('what is held', () => {
       }),
     );
   });
+  it('comes first onto its sheet, before what is larger; one that cannot lie there is refused', () => {
+    const job: CutJob = {
+      ...A4,
+      pieces: [
+        { id: 'large', width: 400, height: 500, count: 4, mayTurn: true },
+        { id: 'small', width: 297, height: 420, count: 1, mayTurn: true },
+      ],
+      stock: [{ id: 's', kind: 'sheet', width: 510, height: 710, count: 20 }],
+      begun: [{ stock: 's' }],
+      holds: [{ piece: 'small', copy: 0, sheet: 0, turned: false }],
+    };
+    const got = plan(job);
+    expect(got.unplaced).toEqual([]);
+    expect(got.sheets[0]!.places.map((p) => p.piece)).toContain('small');
+    const left = { id: 'l', kind: 'sheet', width: 300, height: 300, count: 1 } as const;
+    const tight = { ...job, stock: [...job.stock, left], begun: [{ stock: 'l' }] };
+    expect(cutPlan(tight)).toEqual({ what: 'hold', of: 'small' });
+  });
+
+  it('a roll is cut off where its last piece ends, however long it was begun', () => {
+    const roll = { id: 'r', kind: 'roll', width: 610, length: 5000 } as const;
+    const begun = [{ stock: 'r', length: 900 }];
+    const holds = [{ piece: 'a', copy: 0, sheet: 0, turned: true }];
+    const got = plan({ ...A4, stock: [roll], begun, holds });
+    const { places, length } = got.sheets[0]!;
+    const last = Math.max(...places.map((p) => p.y + p.height));
+    expect(length).toBeCloseTo(last + 15, 4);
+  });
+
   it('may be held on a sheet alone, and turned', () => {
     const holds = [{ piece: 'a', copy: 0, sheet: 1, turned: true }];
     const got = plan({ ...four, holds });

@@ -1,3 +1,4 @@
+import { gutterOf } from './blocks';
 import type { Copy, Usable } from './blocks';
 import { cutSequence } from './sequence';
 import type { Box } from './sequence';
@@ -83,12 +84,17 @@ function sheetPlan(
   const { stock, left, top, ends } = usable;
   const trim = whole(job.trim);
   const width = whole(stock.width);
-  const long = stock.kind === 'sheet' ? whole(stock.height) : height + ends;
   const boxes = spots.map(({ block, x, y, turned }): Box => {
     const { piece } = copies[block]!;
     const [w, h] = turned ? [piece.height, piece.width] : [piece.width, piece.height];
     return { x: left + x + trim, y: top + y + trim, width: whole(w), height: whole(h) };
   });
+  // Of a roll no more is cut off than pieces lie on.
+  const deepest = Math.max(...boxes.map((b) => b.y + b.height + trim));
+  const long =
+    stock.kind === 'sheet'
+      ? whole(stock.height)
+      : Math.min(height, deepest - top + gutterOf(job)) + ends;
   const { keepFrom } = job;
   const keeps = (rest: Box) => {
     if (!keepFrom) return false;

@@ -139,7 +139,10 @@ export class SheetPacker {
       );
     const sorted = [...blocks].sort((a, b) => {
       const [x, y] = [search.blocks[a]!, search.blocks[b]!];
-      return y.weight - x.weight;
+      // What has to lie on one of the first sheets comes before what fills them.
+      return (
+        Number(y.bins !== undefined) - Number(x.bins !== undefined) || y.weight - x.weight
+      );
     });
     for (const block of sorted) {
       const packing = { bins: bins.map((b) => b.region), left };

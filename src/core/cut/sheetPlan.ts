@@ -175,6 +175,24 @@ export const freed = (state: SheetPlanState, piece: string, copy: number): Sheet
     locks: state.locks.filter((l) => l.piece !== piece || l.copy !== copy),
   });
 
+/** How long a part of a roll is that a piece is put on: longer by the piece, as far as the roll goes. */
+function roomFor(
+  { plan, pieces, rules, stock }: SheetPlanState,
+  { piece, copy, sheet }: { piece: string; copy: number; sheet: number },
+): number {
+  const on = plan!.sheets[sheet]!;
+  if (on.places.some((p) => p.piece === piece && p.copy === copy)) return on.length;
+  const of = pieces.find((p) => p.id === piece);
+  const more = of ? Math.max(of.width, of.height) + rules.gutter + 2 * rules.trim : 0;
+  const roll = stock.find((s) => s.id === on.stock);
+  const others = plan!.sheets.reduce(
+    (sum, s, i) => (i !== sheet && s.stock === on.stock ? sum + s.length : sum),
+    0,
+  );
+  const most = roll?.kind === 'roll' ? roll.length - others : on.length;
+  return Math.max(on.length, Math.min(most, on.length + more));
+}
+
 /**
  * Keeps a piece on a sheet of the plan (counted from 0), in a place where `at` says one; the
  * sheets with locked pieces become the first. Without such a sheet nothing changes.
@@ -193,7 +211,10 @@ export function locked(
   let place = sheet;
   if (sheet >= begun.length) {
     place = begun.length;
-    begun.push({ stock: of.stock, ...(roll ? { length: of.length } : {}) });
+    begun.push({
+      stock: of.stock,
+      ...(roll ? { length: roomFor(state, { piece, copy, sheet }) } : {}),
+    });
     const order = plan.sheets.map((_, i) => i).filter((i) => i !== sheet);
     order.splice(place, 0, sheet);
     plan = inOrder(plan, order);

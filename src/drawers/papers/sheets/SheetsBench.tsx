@@ -29,7 +29,7 @@ const shownOf = (asked: string): Shown => SHOWN.find((s) => s === asked) ?? 'she
 
 const KEYS = [
   { key: 'k', does: 'the picked piece: keep it in its place, or let go of it' },
-  { key: 'q', does: 'the picked piece: turn it a quarter' },
+  { key: 'x', does: 'the picked piece: lay it across, or upright again' },
   { key: '1 – 9', does: 'the picked piece: onto that sheet' },
   { key: '← ↑ → ↓', does: 'the picked piece: 5 mm that way' },
 ] as const;
@@ -53,11 +53,13 @@ export function SheetsBench(view: SheetsView) {
     (s) => `/sheets/${view.id}?show=${s}`,
   );
   useSingleKeys(KEYS, (key) => {
-    const place = picked && desk.placeOf(picked);
-    if (!picked || !place) return false;
+    if (!picked) return false;
+    const place = desk.placeOf(picked);
+    // While it is planned the piece lies nowhere yet: its keys do nothing, and nothing else.
+    if (!place) return 'kx123456789'.includes(key) || key in ARROWS;
     const sheet = desk.sheetOf(picked);
     if (key === 'k') desk.lock(picked);
-    else if (key === 'q') {
+    else if (key === 'x') {
       if (state.pieces.find((p) => p.id === picked.piece)?.mayTurn) desk.turn(picked);
     } else if (/^[1-9]$/.test(key)) {
       if (!state.plan?.sheets[Number(key) - 1]) return false;

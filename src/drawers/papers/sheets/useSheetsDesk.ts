@@ -111,7 +111,10 @@ export function useSheetsDesk(view: SheetsView) {
       setProblem(null);
       keep({ ...state, begun: [], locks: [], plan: null, stopped: false });
     },
-    picked: picked && placeOf(picked) ? picked : null,
+    picked:
+      picked && state.pieces.some((p) => p.id === picked.piece && picked.copy < p.count)
+        ? picked
+        : null,
     pick,
     sheetOf,
     placeOf,
