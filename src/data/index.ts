@@ -31,6 +31,8 @@ export * from './paper/takePaper';
 export * from './cut/sheetPlans';
 export * from './cut/toPrint';
 export * from './cut/bookSheet';
+export * from './cut/undoSheet';
+export * from './cut/printedSheets';
 export * from './cut/pieceFates';
 export * from './material/materials';
 export * from './stock/stock';

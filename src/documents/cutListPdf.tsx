@@ -11,8 +11,10 @@ import {
   View,
   renderToBuffer,
 } from '@react-pdf/renderer';
+import { cutNumbers } from '@/core/cut';
 import type { CutSheetPlan } from '@/core/cut';
 import { SANS, SERIF, pt, registerFonts } from './fonts';
+import { printable } from './printable';
 
 /** One sheet as it is cut: its drawing, the cuts in order, what comes of it. */
 export interface CutListSheet {
@@ -62,7 +64,7 @@ const Words = ({
   text: string;
 }) => (
   <Text x={x} y={y} textAnchor="middle" style={{ fontFamily: SANS, fontSize: size }}>
-    {text}
+    {printable(text)}
   </Text>
 );
 
@@ -94,11 +96,12 @@ function Drawing({ sheet, names, rests }: CutListSheet) {
   const { width, length, places, cuts } = sheet;
   const scale = Math.min(ROOM.width / width, ROOM.height / length);
   const u = 1 / scale;
+  const numbers = cutNumbers(sheet, MARK * u, true);
   return (
     <Svg
-      viewBox={`0 0 ${width} ${length}`}
-      width={pt(width * scale)}
-      height={pt(length * scale)}
+      viewBox={`${-u} ${-u} ${width + 2 * u} ${length + 2 * u}`}
+      width={pt(width * scale + 2)}
+      height={pt(length * scale + 2)}
     >
       <Rect
         x={0}
@@ -141,8 +144,7 @@ function Drawing({ sheet, names, rests }: CutListSheet) {
         );
       })}
       {cuts.map((c, i) => {
-        const x = Math.min(Math.max(c.x1, MARK * u), width - MARK * u);
-        const y = Math.min(Math.max(c.y1, MARK * u), length - MARK * u);
+        const { x, y } = numbers[i]!;
         return (
           <G key={i}>
             <Line
@@ -174,7 +176,7 @@ const List = ({ title, rows }: { title: string; rows: readonly string[] }) =>
       <Text style={styles.head}>{title}</Text>
       {rows.map((row, i) => (
         <Text key={i} style={styles.row}>
-          {row}
+          {printable(row)}
         </Text>
       ))}
     </View>
@@ -187,8 +189,8 @@ export async function cutListPdf(sheets: readonly CutListSheet[]): Promise<Buffe
     <Document title="Sheets to cut">
       {sheets.map((s, i) => (
         <Page key={i} size="A4" style={styles.page} wrap>
-          <Text style={styles.title}>{s.title}</Text>
-          <Text style={styles.about}>{s.about}</Text>
+          <Text style={styles.title}>{printable(s.title)}</Text>
+          <Text style={styles.about}>{printable(s.about)}</Text>
           <Drawing {...s} />
           <View style={styles.columns}>
             <View style={styles.column}>

@@ -1,3 +1,4 @@
+import { cutNumbers } from '@/core/cut';
 import type { CutSheetPlan } from '@/core/cut';
 import { xmlText } from '@/core/text';
 
@@ -30,12 +31,9 @@ export function cutSvg(sheet: CutSheetPlan, title: string, nameOf: PieceName): s
       text(p.x + p.width / 2, p.y + p.height / 2, name, size)
     );
   });
+  const numbers = cutNumbers(sheet, MARK, true);
   const cuts = sheet.cuts.map(({ x1, y1, x2, y2 }, i) => {
-    // Its number stands where the cut begins.
-    const [x, y] = [
-      Math.min(Math.max(x1, MARK), width - MARK),
-      Math.min(Math.max(y1, MARK), length - MARK),
-    ];
+    const { x, y } = numbers[i]!;
     return (
       `<line x1="${round(x1)}" y1="${round(y1)}" x2="${round(x2)}" y2="${round(y2)}" stroke="#161616" stroke-width="0.25" stroke-dasharray="6 2"/>` +
       `<circle cx="${round(x)}" cy="${round(y)}" r="${MARK / 1.3}" fill="#161616"/>` +

@@ -1,26 +1,18 @@
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { sheetShares, withoutSheet } from '@/core/cut';
 import type { CutSheetPlan, PlannedPiece } from '@/core/cut';
 import type { Minor } from '@/core/units';
 import { minor, mm } from '@/core/units';
-import type { Reading, Writing } from '../reading';
+import type { Writing } from '../reading';
 import { Refused } from '../refused';
 import { record, tell } from '../log/log';
 import { addPrintEntry, entryIdOf } from '../log/printEntries';
-import { getLot, putBack, receiveLot, takeFromLot } from '../paper/lots';
+import { getLot, receiveLot, takeFromLot } from '../paper/lots';
 import type { Lot } from '../paper/lots';
 import { ownRoute } from '../paper/takePaper';
 import { getPrintFile } from '../prepare/printFiles';
 import { addProofRound } from '../proof/proofs';
 import type { NewProofRound } from '../proof/proofs';
-import {
-  lotUses,
-  lots,
-  pieceFates,
-  printedPieces,
-  printedSheets,
-  sheetsUndone,
-} from '../schema';
+import { printedPieces, printedSheets } from '../schema';
 import { keepPlanState } from './sheetPlans';
 import type { SheetPlan } from './sheetPlans';
 
@@ -203,105 +195,4 @@ async function addPiece(
     },
     null,
   );
-}
-
-/** A printed sheet with its prints, and what became of each. */
-export interface SheetPrinted extends PrintedSheet {
-  lot: string;
-  undone: boolean;
-  prints: (PrintedPiece & { fate: 'numbered' | 'spoiled' | null })[];
-}
-
-/** Sheets of a plan that were printed, newest first. */
-export async function printedSheetsOf(
-  db: Reading,
-  planId: number,
-  limit = 60,
-): Promise<SheetPrinted[]> {
-  const rows = await db
-    .select({ sheet: printedSheets, lot: lots.name, undone: sheetsUndone.at })
-    .from(printedSheets)
-    .innerJoin(lots, eq(lots.id, printedSheets.lotId))
-    .leftJoin(sheetsUndone, eq(sheetsUndone.printedSheetId, printedSheets.id))
-    .where(eq(printedSheets.planId, planId))
-    .orderBy(desc(printedSheets.id))
-    .limit(limit);
-  const prints = await db
-    .select({ piece: printedPieces, fate: pieceFates.kind })
-    .from(printedPieces)
-    .innerJoin(printedSheets, eq(printedSheets.id, printedPieces.printedSheetId))
-    .leftJoin(pieceFates, eq(pieceFates.pieceId, printedPieces.id))
-    .where(eq(printedSheets.planId, planId))
-    .orderBy(printedPieces.id);
-  return rows.map(({ sheet, lot, undone }) => ({
-    ...sheet,
-    lot,
-    undone: undone !== null,
-    prints: prints
-      .filter((p) => p.piece.printedSheetId === sheet.id)
-      .map(({ piece, fate }) => ({ ...piece, fate })),
-  }));
-}
-
-/**
- * Takes a printed sheet back: its paper is in its lot again, its left-overs are gone. Throws
- * Refused `gone`, `numberedAlready`, `leftOverUsed`.
- */
-export async function undoSheet(
-  tx: Writing,
-  { sheetId, reason, at }: { sheetId: number; reason: string; at: string },
-): Promise<PrintedSheet> {
-  const sheet = await tx.query.printedSheets.findFirst({
-    where: eq(printedSheets.id, sheetId),
-  });
-  const before = await tx.query.sheetsUndone.findFirst({
-    where: eq(sheetsUndone.printedSheetId, sheetId),
-  });
-  if (!sheet || before) throw new Refused('gone');
-  const [numbered] = await tx
-    .select({ id: pieceFates.id })
-    .from(pieceFates)
-    .innerJoin(printedPieces, eq(printedPieces.id, pieceFates.pieceId))
-    .where(and(eq(printedPieces.printedSheetId, sheetId), eq(pieceFates.kind, 'numbered')))
-    .limit(1);
-  if (numbered) throw new Refused('numberedAlready');
-  const leftOvers = await tx
-    .select({ id: lots.id })
-    .from(lots)
-    .where(eq(lots.printedSheetId, sheetId));
-  for (const { id } of leftOvers) {
-    const lot = (await getLot(tx, id))!;
-    if (lot.left < lot.pieces - 1e-6) throw new Refused('leftOverUsed');
-    await takeFromLot(tx, { lotId: id, amount: lot.left, kind: 'leftOver', reason, at });
-  }
-  const uses = await tx
-    .select({ id: lotUses.id })
-    .from(lotUses)
-    .where(and(eq(lotUses.printedSheetId, sheetId), isNull(lotUses.undoes)));
-  for (const { id } of uses) await putBack(tx, { useId: id, reason, at });
-  await record(
-    tx,
-    sheetsUndone,
-    { printedSheetId: sheetId, reason, at },
-    { at, what: 'sheetPlan.undone', detail: { plan: sheet.planId, reason } },
-  );
-  return sheet;
-}
-
-/** Prints that were made for lines of orders, by line. */
-export async function printedOfLines(
-  db: Reading,
-  lineIds: readonly number[],
-): Promise<Map<number, number>> {
-  if (lineIds.length === 0) return new Map();
-  const rows = await db.all<{ lineId: number; n: number }>(sql`
-    SELECT p.line_id AS "lineId", count(*) AS n FROM printed_piece p
-      WHERE p.line_id IN (${sql.join(
-        lineIds.map((id) => sql`${id}`),
-        sql`, `,
-      )})
-        AND NOT EXISTS (SELECT 1 FROM sheet_undone u WHERE u.printed_sheet_id = p.printed_sheet_id)
-        AND NOT EXISTS (SELECT 1 FROM piece_fate f WHERE f.piece_id = p.id AND f.kind = 'spoiled')
-      GROUP BY 1`);
-  return new Map(rows.map((r) => [r.lineId, r.n]));
 }

@@ -15,7 +15,7 @@ export interface LineToPrint {
 }
 
 /** Pieces that are there: not spoiled, and their sheet was printed indeed. */
-const THERE = sql`NOT EXISTS (SELECT 1 FROM sheet_undone u WHERE u.printed_sheet_id = p.printed_sheet_id)
+export const THERE = sql`NOT EXISTS (SELECT 1 FROM sheet_undone u WHERE u.printed_sheet_id = p.printed_sheet_id)
   AND NOT EXISTS (SELECT 1 FROM piece_fate f WHERE f.piece_id = p.id AND f.kind = 'spoiled')`;
 
 /** Unnumbered prints on a paper that open orders wait for, what is due first at the front. */

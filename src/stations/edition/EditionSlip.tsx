@@ -11,6 +11,7 @@ import { signCaution } from '@/studio/words/signWords';
 import { DeclareForm } from './DeclareForm';
 import { ImpressionPart } from './ImpressionPart';
 import { LedgerCheck } from './LedgerCheck';
+import { WaitingPrints } from './WaitingPrints';
 import { assign } from './actions';
 import type { EditionView } from './view';
 
@@ -44,6 +45,13 @@ export function EditionSlip({
 }) {
   const { work, picked, edition, next, reference, overruled, signPlan } = view;
   const [because, setBecause] = useState('');
+  const [wanted, setWanted] = useState<number | null>();
+  const { waiting } = view;
+  // The oldest that waits, unless another was chosen; none where nothing waits.
+  const piece =
+    wanted === null || waiting.some((w) => w.id === wanted)
+      ? wanted
+      : (waiting[0]?.id ?? null);
   const asks = reference !== null && reference.why !== '' && !overruled;
   const format = useFormat();
   const numbering = useAction(assign);
@@ -51,6 +59,7 @@ export function EditionSlip({
     editionId: String(edition?.id),
     sizeKey: picked?.key ?? '',
     overruled: because,
+    ...(piece === null || piece === undefined ? {} : { pieceId: String(piece) }),
   };
   if (!picked || !edition)
     return (
@@ -98,6 +107,9 @@ export function EditionSlip({
           ? 'Every number is given out: the edition is closed.'
           : `The next free number is ${next}.`}
       </Sentence>
+      {waiting.length > 0 && (
+        <WaitingPrints waiting={waiting} piece={piece ?? null} onPiece={setWanted} />
+      )}
       {unsigned && <Sentence $tone="caution">{unsigned}</Sentence>}
       {reference && reference.why !== '' && (
         <Sentence $tone="caution">

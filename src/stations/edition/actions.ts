@@ -1,17 +1,20 @@
 'use server';
 import { impressionLabel, nextLabel } from '@/core/edition';
 import {
+  Refused,
+  addPieceFate,
   assignNumber,
   declareEdition,
   getEdition,
   sizeStands,
   spoilImpression,
   tell,
+  waitingPiece,
   wasOverruled,
 } from '@/data';
 import { act, ledgerSaid, referenceOf, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
-import { assignForm, declareForm, spoilForm } from './editionForms';
+import { assignForm, declareForm, spoilForm, spoiledPieceForm } from './editionForms';
 import { EDITION_WORDS, movedOnWords } from './words';
 
 /** Declares an edition; writes the first entry of its ledger. */
@@ -70,6 +73,7 @@ export async function assign(typed: unknown): Promise<Answer<string>> {
         series,
         sizeKey,
         requested: requested ?? undefined,
+        pieceId: v.pieceId ?? undefined,
         at,
       });
       const edition = await getEdition(tx, editionId);
@@ -77,6 +81,30 @@ export async function assign(typed: unknown): Promise<Answer<string>> {
         ? impressionLabel(edition.declaration, series, number)
         : String(number);
     }),
+  );
+}
+
+/** Records that a print was spoiled before it had a number; its paper stays taken. */
+export async function spoilPiece(typed: unknown): Promise<Answer<null>> {
+  return act(
+    spoiledPieceForm,
+    typed,
+    EDITION_WORDS,
+    async ({ pieceId, reason }, { write, at }) => {
+      await write(async (tx) => {
+        const piece = await waitingPiece(tx, pieceId);
+        if (!piece) throw new Refused('noPiece');
+        await addPieceFate(tx, { pieceId, kind: 'spoiled', seq: null, reason, at });
+        await tell(tx, {
+          at,
+          what: 'print.spoiled',
+          workId: piece.workId,
+          sizeKey: piece.sizeKey,
+          detail: { paper: piece.paper, lot: piece.lot, reason },
+        });
+      });
+      return null;
+    },
   );
 }
 

@@ -26,8 +26,16 @@ export const assignForm = defineForm({
   series,
   requested: optional(whole('Number', { min: 1, max: 100_000 })),
   shown: optional(text('Number shown', { max: 40 })),
+  /** A print that was cut from a sheet and waits for its number; none: it takes its paper now. */
+  pieceId: optional(rowNumber('Print')),
   /** Why it is numbered though no approved proof holds for it. */
   overruled: text('Without a valid reference, because', { min: 0, max: 300 }),
+});
+
+/** A print that was spoiled before it had a number. */
+export const spoiledPieceForm = defineForm({
+  pieceId: rowNumber('Print'),
+  reason: text('What spoiled it', { max: 300 }),
 });
 
 /** An impression that was spoiled. */

@@ -1,6 +1,13 @@
 import { impressionLabel, nextLabel, usualArtistsProofs } from '@/core/edition';
 import { signPlan } from '@/core/size';
-import { editionFor, editionsOf, readLog, signatureOf, wasOverruled } from '@/data';
+import {
+  editionFor,
+  editionsOf,
+  readLog,
+  signatureOf,
+  waitingPieces,
+  wasOverruled,
+} from '@/data';
 import { loadWorkPage, logContext, offeredRungs, referenceOf, sayLogLine } from '@/studio';
 
 /** The edition station: what was declared, which numbers are out, and the next. */
@@ -51,6 +58,10 @@ export async function loadEdition(id: string, query: Record<string, string | und
     next: edition && nextLabel(edition.declaration, edition.impressions, 'number'),
     reference,
     overruled,
+    /** Prints of this size that were cut from a sheet and have no number yet, the oldest first. */
+    waiting: picked
+      ? await waitingPieces(db, { workId: work.id, sizeKey: picked.key })
+      : [],
     usualProofs: usualArtistsProofs(30),
     asked: asked
       ? {

@@ -23,6 +23,9 @@ export const EDITION_WORDS: Record<string, string> = {
   notFree:
     'This impression is not free: it is in another order, sold or spoiled. Choose another number.',
   noSize: 'This size of the work was never on offer. Offer it at Size first.',
+  noPiece:
+    'This print waits for no number any more: it has one, was spoiled, or its sheet was taken back. Open the edition station anew.',
+  pieceGone: 'Something was noted of this print already. Open the edition station anew.',
   noEdition: 'This edition is not there. Open the edition station anew.',
 };
 

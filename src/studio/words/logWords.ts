@@ -116,6 +116,8 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'profile.taken': (d) => `Profile ${plain(d, 'name')} taken, ${plain(d, 'space')}.`,
   'sheet.resolution': (d) =>
     `Proof sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} pieces of ${plain(d, 'sizes')}.`,
+  'sheet.gang': (d) =>
+    `Sheet of prints ${plain(d, 'name')} written: ${plain(d, 'pieces')} pieces of ${plain(d, 'sizes')}.`,
   'sheet.settings': (d) =>
     `Settings sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} cells.`,
   'route.kept': (d) => `What ${plain(d, 'name')} asks for was kept.`,
@@ -133,6 +135,14 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'lot.print': (d) => `${lotAmount(d)} taken for ${plain(d, 'reason')}.`,
   'lot.test': (d) => `${lotAmount(d)} taken for a test: ${plain(d, 'reason')}.`,
   'lot.spoiled': (d) => `${lotAmount(d)} spoiled: ${plain(d, 'reason')}.`,
+  'lot.leftOver': (d) => `${lotAmount(d)} kept or taken back: ${plain(d, 'reason')}.`,
+  'sheetPlan.begun': (d) => `A plan of sheets of ${plain(d, 'paper')} begun.`,
+  'sheetPlan.printed': (d) =>
+    `A sheet of plan ${plain(d, 'plan')} printed, ${plain(d, 'pieces')} pieces, lot ${plain(d, 'lot')}.`,
+  'sheetPlan.undone': (d) =>
+    `A sheet of plan ${plain(d, 'plan')} taken back: ${plain(d, 'reason')}.`,
+  'print.spoiled': (d) =>
+    `A print without a number spoiled: ${plain(d, 'reason')}; ${plain(d, 'paper')}, lot ${plain(d, 'lot')}.`,
   'lot.other': (d) => `${lotAmount(d)} taken: ${plain(d, 'reason')}.`,
   'lot.counted': (d) => {
     const off = Number(d.amount);

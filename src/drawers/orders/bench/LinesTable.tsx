@@ -76,6 +76,11 @@ export function LinesTable({ view }: { view: OrderBenchView }) {
             </td>
             <td>
               {[line.sizeLabel, line.paper].filter(Boolean).join(', ')}
+              {line.printed > 0 && (
+                <span style={{ color: 'var(--soft)', display: 'block' }}>
+                  {line.printed} of {line.quantity} printed
+                </span>
+              )}
               {line.paperTraits?.scuffs && (
                 <span style={{ color: 'var(--ochre)', display: 'block' }}>
                   ▲ scuffs at a touch: gloves, tissue

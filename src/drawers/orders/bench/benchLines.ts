@@ -1,5 +1,5 @@
 import { impressionLabel } from '@/core/edition';
-import { editionsNow } from '@/data';
+import { editionsNow, printedOfLines } from '@/data';
 import type { BenchSettings, OrderLine, Reading } from '@/data';
 import { sheetsOf } from '@/studio/reads/offered';
 import type { LaidSheet } from '@/studio/reads/offered';
@@ -8,6 +8,8 @@ import type { LaidSheet } from '@/studio/reads/offered';
 export interface BenchLine extends OrderLine, Omit<LaidSheet, 'label'> {
   label: string | null;
   sizeLabel: string;
+  /** Unnumbered prints of it that are made. */
+  printed: number;
 }
 
 /** Lines as they lie on the table: each print laid out on its sheet. */
@@ -16,7 +18,7 @@ export async function benchLines(
   lines: readonly OrderLine[],
   settings: BenchSettings,
 ): Promise<BenchLine[]> {
-  const [sheetFor, editions] = await Promise.all([
+  const [sheetFor, editions, printed] = await Promise.all([
     sheetsOf(
       db,
       lines.flatMap((l) => l.workId ?? []),
@@ -26,6 +28,10 @@ export async function benchLines(
       db,
       lines.flatMap((l) => l.editionId ?? []),
     ),
+    printedOfLines(
+      db,
+      lines.map((l) => l.id),
+    ),
   ]);
   return lines.map((line) => {
     const { editionId, series, impression } = line;
@@ -33,6 +39,6 @@ export async function benchLines(
     const edition = editionId === null ? undefined : editions.get(editionId);
     const label =
       edition && series && impression ? impressionLabel(edition, series, impression) : null;
-    return { ...line, ...laid, sizeLabel, label };
+    return { ...line, ...laid, sizeLabel, label, printed: printed.get(line.id) ?? 0 };
   });
 }

@@ -1,4 +1,5 @@
 'use client';
+import { cutNumbers } from '@/core/cut';
 import type { CutSheetPlan } from '@/core/cut';
 
 const RADIUS = 8;
@@ -15,21 +16,12 @@ export const CutMarks = ({
   y: number;
   scale: number;
 }) => {
-  // Numbers of cuts that begin at one place stand beside each other.
-  const taken: { x: number; y: number }[] = [];
-  const free = (at: { x: number; y: number }, step: { x: number; y: number }) => {
-    let place = at;
-    while (taken.some((t) => Math.hypot(t.x - place.x, t.y - place.y) < 2 * RADIUS))
-      place = { x: place.x + step.x, y: place.y + step.y };
-    taken.push(place);
-    return place;
-  };
+  const numbers = cutNumbers(sheet, RADIUS / scale, false);
   return (
     <g pointerEvents="none" aria-hidden>
       {sheet.cuts.map((c, i) => {
-        const down = Math.abs(c.x1 - c.x2) < 1e-6;
         const from = { x: x + c.x1 * scale, y: y + c.y1 * scale };
-        const at = free(from, down ? { x: 0, y: RADIUS } : { x: RADIUS, y: 0 });
+        const at = { x: x + numbers[i]!.x * scale, y: y + numbers[i]!.y * scale };
         return (
           <g key={i}>
             <line

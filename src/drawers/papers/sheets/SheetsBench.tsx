@@ -71,7 +71,13 @@ export function SheetsBench(view: SheetsView) {
     } else return false;
     return true;
   });
-  const sheet = Math.min(at, Math.max(0, (shown?.sheets.length ?? 1) - 1));
+  // The sheet of the picked piece, wherever that came to lie; else the one that was asked for.
+  const of = picked ? desk.sheetOf(picked) : -1;
+  const sheet = Math.min(of >= 0 ? of : at, Math.max(0, (shown?.sheets.length ?? 1) - 1));
+  const toSheet = (index: number) => {
+    setAt(index);
+    if (index !== of) desk.pick(null);
+  };
   return (
     <Bench>
       <Surface>
@@ -137,7 +143,7 @@ export function SheetsBench(view: SheetsView) {
             </Button>
           </Empty>
         ) : (
-          <SheetsDrawing view={view} desk={desk} sheet={sheet} onSheet={setAt} />
+          <SheetsDrawing view={view} desk={desk} sheet={sheet} onSheet={toSheet} />
         )}
         {picked && <PickedLine desk={desk} picked={picked} />}
         {!picked && shown && shown.sheets.length > 0 && (
@@ -154,7 +160,7 @@ export function SheetsBench(view: SheetsView) {
       ) : show === 'printed' ? (
         <PrintedSlip view={view} />
       ) : (
-        <SheetsSlip view={view} desk={desk} sheet={sheet} onSheet={setAt} />
+        <SheetsSlip view={view} desk={desk} sheet={sheet} onSheet={toSheet} />
       )}
     </Bench>
   );

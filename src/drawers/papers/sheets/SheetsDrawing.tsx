@@ -1,26 +1,13 @@
 'use client';
-import { useRef, useState } from 'react';
-import type { PointerEvent } from 'react';
-import type { CutPlace } from '@/core/cut';
 import { Dimension, Plate, useDrawnId } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { purposeOf } from '@/studio/words/sheetWords';
 import { CutMarks } from './CutMarks';
 import { KeptWords, PieceOnSheet } from './PieceOnSheet';
-import { TABLE, layOnTable, snapped } from './onTable';
+import { TABLE, layOnTable } from './onTable';
+import { useDrag } from './useDrag';
 import type { SheetsDesk } from './useSheetsDesk';
 import type { SheetsView } from './view';
-
-/** A piece that is moved by hand: how far from where it lay, drawing units. */
-interface Drag {
-  sheet: number;
-  place: CutPlace;
-  from: { x: number; y: number };
-  by: { x: number; y: number };
-}
-
-/** Less than this is no move. */
-const STILL = 5;
 
 /** Every sheet of the plan to one scale: real pictures, cuts numbered in their order, left-overs hatched. */
 export function SheetsDrawing({
@@ -37,60 +24,16 @@ export function SheetsDrawing({
 }) {
   const format = useFormat();
   const hatch = useDrawnId('left');
-  const held = useRef<SVGGElement>(null);
-  const [drag, setDrag] = useState<Drag | null>(null);
   const { state, shown, planning } = desk;
-  if (!shown || shown.sheets.length === 0) return null;
+  const drawn = shown?.sheets ?? [];
   const rolls = new Set(state.stock.filter((s) => s.kind === 'roll').map((s) => s.id));
-  const table = layOnTable(shown.sheets, rolls);
+  const table = layOnTable(drawn, rolls);
+  const { held, drag, down, ...moves } = useDrag(desk, drawn, table);
+  if (!shown || drawn.length === 0) return null;
   const { scale } = table;
   const busy = planning.share !== null;
-  const { margin: m, gutter, trim, school } = state.rules;
-  const prints = school === 'printThenCut';
   const pieceOf = (id: string) => state.pieces.find((p) => p.id === id);
   const pictureOf = (id: string) => view.pictures.find((p) => p.id === id);
-
-  /** Drawing units under the pointer. */
-  const at = (event: PointerEvent) => {
-    const to = held.current!.getScreenCTM()!.inverse();
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(to);
-    return { x, y };
-  };
-  const letGo = () => {
-    const now = drag;
-    setDrag(null);
-    if (!now || Math.hypot(now.by.x, now.by.y) < STILL) return;
-    const from = table.sheets[now.sheet]!;
-    const corner = {
-      x: from.x + now.place.x * scale + now.by.x,
-      y: from.y + now.place.y * scale + now.by.y,
-    };
-    const middle = {
-      x: corner.x + (now.place.width * scale) / 2,
-      y: corner.y + (now.place.height * scale) / 2,
-    };
-    const onto = table.sheets.findIndex(
-      (s) =>
-        middle.x >= s.x &&
-        middle.x <= s.x + s.width &&
-        middle.y >= s.y &&
-        middle.y <= s.y + s.height,
-    );
-    const target = shown.sheets[onto];
-    if (!target) return;
-    const { piece, copy, turned } = now.place;
-    if (onto !== now.sheet) return desk.move({ piece, copy }, onto, null);
-    const origin = table.sheets[onto]!;
-    const none = { left: 0, right: 0, top: 0, bottom: 0 };
-    const place = snapped(
-      target,
-      now.place,
-      { x: (corner.x - origin.x) / scale, y: (corner.y - origin.y) / scale },
-      { margin: prints ? m : none, gap: (prints ? gutter : 0) + 2 * trim, edge: trim },
-      target.places.filter((p) => p !== now.place),
-    );
-    desk.move({ piece, copy }, onto, { ...place, turned });
-  };
 
   const rows = shown.sheets.flatMap((s, i) =>
     s.places.map((p) => {
@@ -130,16 +73,7 @@ export function SheetsDrawing({
           <line x1={0} y1={0} x2={0} y2={7} stroke="#9a9a9a" strokeWidth={1.2} />
         </pattern>
       </defs>
-      <g
-        ref={held}
-        onPointerMove={(e) => {
-          if (!drag) return;
-          const now = at(e);
-          setDrag({ ...drag, by: { x: now.x - drag.from.x, y: now.y - drag.from.y } });
-        }}
-        onPointerUp={letGo}
-        onPointerCancel={() => setDrag(null)}
-      >
+      <g ref={held} {...moves}>
         <rect width={TABLE.width} height={table.height} fill="transparent" />
         {shown.sheets.map((sheet, i) => {
           const { x, y, width, height } = table.sheets[i]!;
@@ -218,14 +152,9 @@ export function SheetsDrawing({
                     }
                     locked={desk.isLocked(key)}
                     sheet={i + 1}
-                    onPick={() => {
-                      desk.pick(key);
-                      onSheet(i);
-                    }}
+                    onPick={() => desk.pick(key)}
                     onDown={(event) => {
-                      if (busy || !state.plan) return;
-                      const from = at(event);
-                      setDrag({ sheet: i, place, from, by: { x: 0, y: 0 } });
+                      if (!busy && state.plan) down(event, i, place);
                     }}
                   />
                 );

@@ -33,7 +33,7 @@ export function wantedWords({ pieces }: Pick<SheetPlanState, 'pieces'>): string 
 /** What a plan comes to, and whether less would do. */
 export function planWords(
   plan: CutPlan,
-  { stopped }: Pick<SheetPlanState, 'stopped'>,
+  { stopped, locks }: Pick<SheetPlanState, 'stopped' | 'locks'>,
   length: (mm: number) => string,
   rolls: ReadonlySet<string>,
 ): string {
@@ -49,9 +49,10 @@ export function planWords(
   const said = `${pieces} ${pieces === 1 ? 'piece' : 'pieces'} from ${from}.`;
   if (stopped) return `${said} The planning was stopped: it may do with less.`;
   if (plan.bound === null) return said;
+  const held = locks.length > 0 ? ' with what is locked' : '';
   if (plan.boundOf === 'sheets')
     return plan.proved
-      ? `${said} Fewer is not possible.`
+      ? `${said} Fewer is not possible${held}.`
       : `${said} Fewer than ${plan.bound} is not possible.`;
   return `${said} Less than ${length(plan.bound)} is not possible.`;
 }
