@@ -15,6 +15,7 @@ import { getEdition } from './edition/editions';
 import { markCutOff, newestJob } from './running/jobs';
 import { readEntries } from './log/printEntries';
 import { routesNow } from './prepare/errands';
+import { sheetPlansOf } from './cut/sheetPlans';
 import { lotsOf, usesOfPapers } from './paper/lots';
 import { paperNamed } from './paper/papers';
 import { paperWithStock } from './paper/papersPage';
@@ -363,5 +364,33 @@ it('sheets that were left of a paper are a lot of it, and what came and went bef
   expect(await lastMovements(db.read, 'paper', 1, 9)).toHaveLength(2);
   await expect(db.read.run('UPDATE lot SET pieces = 8')).rejects.toThrow();
   await expect(db.read.run('DELETE FROM lot')).rejects.toThrow();
+  db.close();
+});
+
+it('lots and what was taken of them are the same before plans of sheets were kept and after', async () => {
+  await before('0027_sheet_plans');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-11-20T10:00:00.000Z';
+  await client.executeMultiple(`
+    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+      currency, reorder_point, printer_setting, permanence, note, created_at)
+      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '', '', '', '${at}');
+    INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)
+      VALUES (1, 'sheet', 'B 41', 420, 594, 10, 500, 'EUR', '', 0, '${at}'), (1, 'roll', 'R 1', 610, 12000, 1, 8400, 'EUR', '', 0, '${at}');
+    INSERT INTO lot_use (lot_id, amount, kind, entry_id, undoes, reason, cost_minor, currency, at)
+      VALUES (1, 2.5, 'test', NULL, NULL, 'a test', 1250, 'EUR', '${at}'), (2, 800, 'print', NULL, NULL, 'a print', 560, 'EUR', '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect(await lotsOf(db.read, 1)).toMatchObject([
+    { name: 'B 41', left: 7.5, leftOver: false, printedSheetId: null },
+    { name: 'R 1', kind: 'roll', left: 11_200, printedSheetId: null },
+  ]);
+  expect((await usesOfPapers(db.read, [1], '2026-01-01')).get(1)![0]!.sheets).toBeCloseTo(
+    2.5 + (800 * 610) / (420 * 594),
+    9,
+  );
+  expect(await sheetPlansOf(db.read, 1, 9)).toEqual([]);
+  await expect(db.read.run('UPDATE lot_use SET amount = 1')).rejects.toThrow();
   db.close();
 });
