@@ -77,6 +77,36 @@ async function taken(
   });
 }
 
+/** An order of unnumbered prints of one size. */
+export const unnumberedOrder = (
+  open: Studio,
+  of: {
+    workId: number;
+    sizeKey: string;
+    paperId: number;
+    price: number;
+    quantity: number;
+    placed: number;
+    index: number;
+  },
+): Promise<string> => {
+  const { price, quantity, placed, index, ...what } = of;
+  const line: NewLine = {
+    ...what,
+    kind: 'openPrint',
+    editionId: null,
+    series: null,
+    impression: null,
+    name: null,
+    mass: null,
+    thickness: null,
+    quantity,
+    price: minor(price * quantity),
+    currency: 'EUR',
+  };
+  return taken(open, [line], { placed, channel: 'own site', index });
+};
+
 /** Counts, weighs, seals and ships the parcels of an order, as far as is said. */
 async function packed(
   open: Studio,

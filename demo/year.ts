@@ -91,6 +91,9 @@ export const FILES: [string, string, 'a98-rgb' | 'srgb', number][] = [
   ['starlings', 'isoA-A2', 'srgb', 204],
   ['tideLines', WEED, 'a98-rgb', 288],
   ['pearBranch', SMALL, 'a98-rgb', 252],
+  ['tideLines', SMALL, 'a98-rgb', 230],
+  ['coiledLines', 'isoA-A4', 'a98-rgb', 228],
+  ['moonOverMere', 'metricFrames-24x30', 'a98-rgb', 226],
 ];
 
 const home = 'own printer';

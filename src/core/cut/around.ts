@@ -1,5 +1,6 @@
 import type { Chance } from '../image/chance';
 import { freeRegion, joined } from './region';
+import type { CutLimits } from './search';
 import { Region } from './region';
 
 /** A block that stays where it is, within a usable rectangle. */
@@ -23,6 +24,7 @@ export function around(
   width: number,
   height: number,
   held: readonly Held[],
+  limits: CutLimits,
   random: Chance,
 ): Region | null {
   const [only] = held;
@@ -30,6 +32,8 @@ export function around(
   if (held.length === 1 && only.width === width && only.height === height)
     return new Region(width, height, only.block, only.turned, null, false, true);
   const lines = [true, false].flatMap((across) => {
+    // A cut down is as long as the part is high; one that the trimmer does not make is none.
+    if (across ? height > limits.down : width > limits.across) return [];
     const full = across ? width : height;
     return held
       .flatMap((h) => [from(h, across), to(h, across)])
@@ -46,13 +50,13 @@ export function around(
       .filter((h) => from(h, across) >= at)
       .map((h) => (across ? { ...h, x: h.x - at } : { ...h, y: h.y - at }));
     const one = across
-      ? around(at, height, before, random)
-      : around(width, at, before, random);
+      ? around(at, height, before, limits, random)
+      : around(width, at, before, limits, random);
     const two =
       one &&
       (across
-        ? around(width - at, height, after, random)
-        : around(width, height - at, after, random));
+        ? around(width - at, height, after, limits, random)
+        : around(width, height - at, after, limits, random));
     if (one && two) return joined(width, height, across, [one, two]);
   }
   return null;

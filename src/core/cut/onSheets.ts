@@ -82,7 +82,7 @@ function begun({ job, copies, blocks }: ReadJob, search: Search): Begun | null {
       held.push({ block, x, y, width, height: high, turned });
       all.held.add(block);
     }
-    const region = around(usable.width, height, held, () => search.chance());
+    const region = around(usable.width, height, held, search.limits, () => search.chance());
     if (!region) return null;
     const area = whole(stock.width) * (height + usable.ends);
     all.types.push({ width: usable.width, height, count: 0, area, leftOver: false });

@@ -77,7 +77,7 @@ export const USUAL_RULES: SheetRules = {
   margin: { left: 5, right: 5, top: 5, bottom: 15 },
   gutter: 8,
   trim: 0,
-  longestCut: null,
+  longestCut: 1200,
   largestSheet: null,
   keepFrom: { width: 148, height: 210 },
   dueFirst: false,

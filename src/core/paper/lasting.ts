@@ -23,6 +23,8 @@ export interface Lasting {
   perWeek: number;
   over: number;
   weeks: number;
+  /** Sheets that are promised already: taken off what is left. */
+  coming: number;
   emptyOn: string;
   /** The last day on which a delivery that is ordered comes in time; null where nobody said how long one takes. */
   orderBy: string | null;
@@ -64,6 +66,7 @@ export function stockLasts(
     perWeek,
     over: days / WEEK,
     weeks,
+    coming,
     emptyOn: daysAfter(today, until),
     orderBy:
       deliveryDays === null ? null : daysAfter(today, until - deliveryDays - spareDays),

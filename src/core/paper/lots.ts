@@ -60,6 +60,17 @@ export function piecesOfSheet(piece: Extent, sheet: Extent): number {
 }
 
 /**
+ * What part of a sheet one print takes: one of as many as can be cut from it; by its area where
+ * none can. mm.
+ * @example sheetShareOf({ width: 210, height: 297 }, { width: 420, height: 297 }) // 0.5
+ */
+export function sheetShareOf(piece: Extent, sheet: Extent): number {
+  const pieces = piecesOfSheet(piece, sheet);
+  const area = (e: Extent) => e.width * e.height;
+  return pieces > 0 ? 1 / pieces : area(piece) / area(sheet);
+}
+
+/**
  * The shortest length of a roll that one piece lies on, mm; null where it is wider than the roll.
  * @example lengthOfRoll({ width: 300, height: 400 }, 610) // 300
  */

@@ -34,6 +34,36 @@ export const linesToPrint = (
         WHERE l.paper_id = ${paperId} AND l.kind = 'openPrint' AND n.state = 'open' AND s.state = 'open')
       WHERE count > 0 ORDER BY "dueOn", "lineId" LIMIT ${limit}`);
 
+/** Prints of one size that a paper is promised to. */
+export interface PrintsToCome {
+  paperId: number;
+  sizeKey: string;
+  count: number;
+}
+
+/** What some papers are promised to: unnumbered prints of open orders, and what else is on their plans of sheets. */
+export const printsToCome = async (
+  db: Reading,
+  paperIds: readonly number[],
+): Promise<PrintsToCome[]> => {
+  if (paperIds.length === 0) return [];
+  const ids = sql.join(
+    paperIds.map((id) => sql`${id}`),
+    sql`, `,
+  );
+  return db.all<PrintsToCome>(sql`
+    SELECT l.paper_id AS "paperId", l.size_key AS "sizeKey", sum(l.quantity -
+        (SELECT count(*) FROM printed_piece p WHERE p.line_id = l.id AND ${THERE})) AS count
+      FROM order_line l JOIN line_now n ON n.line_id = l.id JOIN order_now s ON s.order_id = l.order_id
+      WHERE l.paper_id IN (${ids}) AND l.kind = 'openPrint' AND n.state = 'open' AND s.state = 'open'
+      GROUP BY 1, 2
+    UNION ALL SELECT a.paper_id, json_extract(x.value, '$.sizeKey'), sum(json_extract(x.value, '$.count'))
+      FROM sheet_plan a JOIN sheet_plan_state t ON t.plan_id = a.id, json_each(t.state, '$.pieces') x
+      WHERE a.paper_id IN (${ids}) AND t.id = (SELECT max(u.id) FROM sheet_plan_state u WHERE u.plan_id = a.id)
+        AND json_extract(x.value, '$.purpose') <> 'order' AND json_extract(x.value, '$.sizeKey') IS NOT NULL
+      GROUP BY 1, 2`);
+};
+
 /** A print that is here and waits for its number. */
 export interface WaitingPiece {
   id: number;

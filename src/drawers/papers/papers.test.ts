@@ -237,6 +237,7 @@ it('says how long it lasts, and by which day to order', () => {
   const at = (day: string) => `the ${Number(day.slice(8))}th`;
   const lasting = {
     perWeek: 3.66,
+    coming: 0,
     over: 10,
     weeks: 3.01,
     emptyOn: '2026-03-02',

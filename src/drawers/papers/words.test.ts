@@ -35,6 +35,7 @@ describe('the shelf', () => {
   const shelf = { ...paper, sheets: 12, level: 'low' as const, deliveryDays: 8 };
   const lasting = {
     perWeek: 4,
+    coming: 0,
     over: 10,
     weeks: 3,
     emptyOn: '2026-03-02',

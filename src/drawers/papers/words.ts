@@ -25,9 +25,10 @@ export function lastsSentence(
   day: (at: string) => string,
 ): string {
   if (lasting === null) return '';
-  const { weeks, perWeek, orderBy } = lasting;
+  const { weeks, perWeek, coming, orderBy } = lasting;
+  const promised = coming >= 0.05 ? `, ${sheets(coming)} promised` : '';
   const figure = perWeek >= 10 ? Math.round(perWeek) : Number(perWeek.toFixed(1));
-  const pace = `About ${weeks < 2 ? `${Math.floor(weeks * 7)} days` : `${Math.floor(weeks)} weeks`} at ${figure} a week`;
+  const pace = `About ${weeks < 2 ? `${Math.floor(weeks * 7)} days` : `${Math.floor(weeks)} weeks`} at ${figure} a week${promised}`;
   return orderBy === null
     ? `${pace}; say how long a delivery takes, and the day to order is told.`
     : `${pace}; a delivery takes ${deliveryDays} ${deliveryDays === 1 ? 'day' : 'days'}: order by ${day(orderBy)}.`;

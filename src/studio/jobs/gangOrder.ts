@@ -15,6 +15,8 @@ export interface GangOrder {
   pieces: PlannedPiece[];
   rules: Pick<SheetRules, 'margin' | 'marks' | 'labels'>;
   paper: string;
+  /** It is a length of a roll. */
+  roll?: boolean;
   at?: string;
 }
 

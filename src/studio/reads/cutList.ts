@@ -13,11 +13,13 @@ export interface ListedSheet {
   paper: string;
   /** Which sheet of the plan, from 1; of a file that is written alone none. */
   number?: number;
+  /** It is a length of a roll. */
+  roll: boolean;
 }
 
 /** The list of cuts of a sheet, in the units of the bench. */
 export function cutList(
-  { sheet, pieces, paper, number }: ListedSheet,
+  { sheet, pieces, paper, number, roll }: ListedSheet,
   { units, locale }: Pick<BenchSettings, 'units' | 'locale'>,
 ): CutListSheet {
   const length = (v: number) => formatLength(mm(v), units, locale);
@@ -32,7 +34,7 @@ export function cutList(
     sheet,
     names: sheet.places.map((p) => [of(p.piece).title, purposeOf(of(p.piece))].join(', ')),
     rests: sheet.rests.map((r) => (r.kept ? sized(r) : '')),
-    steps: cutLines(sheet, length, sized).map(
+    steps: cutLines(sheet, roll, length, sized).map(
       ({ what, at }, i) => `${i + 1}  ${what}: ${at}`,
     ),
     pieces: sheet.places.map(

@@ -17,16 +17,31 @@ export interface CutLine {
   at: string;
 }
 
+/** What the two ways are called: of a roll by the way that it runs, as it lies on the table. */
+const WAYS = {
+  sheet: { down: ['down', 'its left'], across: ['across', 'the top'] },
+  roll: { down: ['lengthwise', 'its near edge'], across: ['across', 'its beginning'] },
+} as const;
+
 const cutLine = (
   { down, part, from }: CutInHand,
   first: boolean,
+  roll: boolean,
   length: Length,
   sized: Sized,
-): CutLine => ({
-  what: `${down ? 'down' : 'across'}, ${first ? 'the whole sheet' : sized(part)}`,
-  at: `${length(from)} from ${down ? 'its left' : 'the top'}`,
-});
+): CutLine => {
+  const [way, edge] = WAYS[roll ? 'roll' : 'sheet'][down ? 'down' : 'across'];
+  return {
+    what: `${way}, ${first ? 'the whole of it' : sized(part)}`,
+    at: `${length(from)} from ${edge}`,
+  };
+};
 
 /** All cuts of a sheet, in order. */
-export const cutLines = (sheet: CutSheetPlan, length: Length, sized: Sized): CutLine[] =>
-  cutsInHand(sheet).map((cut, i) => cutLine(cut, i === 0, length, sized));
+export const cutLines = (
+  sheet: CutSheetPlan,
+  roll: boolean,
+  length: Length,
+  sized: Sized,
+): CutLine[] =>
+  cutsInHand(sheet).map((cut, i) => cutLine(cut, i === 0, roll, length, sized));

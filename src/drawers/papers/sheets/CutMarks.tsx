@@ -2,33 +2,36 @@
 import { cutNumbers } from '@/core/cut';
 import type { CutSheetPlan } from '@/core/cut';
 
+import { pointOn } from './onTable';
+import type { OnTable } from './onTable';
+
 const RADIUS = 8;
 
 /** The cuts of a sheet, each with its number where it begins: at the edge of the part in hand. */
 export const CutMarks = ({
   sheet,
-  x,
-  y,
+  on,
   scale,
 }: {
   sheet: CutSheetPlan;
-  x: number;
-  y: number;
+  on: OnTable;
   scale: number;
 }) => {
   const numbers = cutNumbers(sheet, RADIUS / scale, false);
   return (
     <g pointerEvents="none" aria-hidden>
       {sheet.cuts.map((c, i) => {
-        const from = { x: x + c.x1 * scale, y: y + c.y1 * scale };
-        const at = { x: x + numbers[i]!.x * scale, y: y + numbers[i]!.y * scale };
+        const point = (p: { x: number; y: number }) => pointOn(on, sheet, scale, p);
+        const from = point({ x: c.x1, y: c.y1 });
+        const to = point({ x: c.x2, y: c.y2 });
+        const at = point(numbers[i]!);
         return (
           <g key={i}>
             <line
               x1={from.x}
               y1={from.y}
-              x2={x + c.x2 * scale}
-              y2={y + c.y2 * scale}
+              x2={to.x}
+              y2={to.y}
               stroke="#161616"
               strokeWidth={1.1}
               strokeDasharray="5 3"

@@ -23,9 +23,9 @@ const List = styled.ol`
 `;
 
 /** The cuts of a sheet in the order in which they are made: which part is in hand, where the stop is set. */
-export function Cuts({ sheet }: { sheet: CutSheetPlan }) {
+export function Cuts({ sheet, roll }: { sheet: CutSheetPlan; roll: boolean }) {
   const format = useFormat();
-  const lines = cutLines(sheet, format.length, (of) => format.size(of as never));
+  const lines = cutLines(sheet, roll, format.length, (of) => format.size(of as never));
   return (
     <List>
       {lines.map(({ what, at }, i) => (

@@ -11,9 +11,8 @@ export function PieceOnSheet({
   place,
   piece,
   picture,
-  x,
-  y,
-  scale,
+  box: { x, y, width: w, height: h },
+  turn,
   picked,
   locked,
   sheet,
@@ -23,9 +22,9 @@ export function PieceOnSheet({
   place: CutPlace;
   piece: PlannedPiece | null;
   picture: SheetsView['pictures'][number] | null;
-  x: number;
-  y: number;
-  scale: number;
+  /** Where it lies on the table, and how it is turned there, degrees. */
+  box: { x: number; y: number; width: number; height: number };
+  turn: number;
   picked: boolean;
   locked: boolean;
   /** Which sheet, from 1. */
@@ -34,16 +33,13 @@ export function PieceOnSheet({
   onDown: (event: PointerEvent) => void;
 }) {
   const format = useFormat();
-  const w = place.width * scale;
-  const h = place.height * scale;
   // As it lies in its own file.
-  const [own, other] = place.turned ? [h, w] : [w, h];
+  const [own, other] = turn === 0 ? [w, h] : [h, w];
   const said = piece
     ? `${piece.title}, ${piece.size}, ${purposeOf(piece)}`
     : 'a piece that is not on the plan';
-  const turn = place.turned
-    ? `translate(${x + w} ${y}) rotate(90)`
-    : `translate(${x} ${y})`;
+  const corner = { [90]: [x + w, y], [-90]: [x, y + h] }[turn] ?? [x, y];
+  const lying = `translate(${corner.join(' ')}) rotate(${turn})`;
   const fit = picture?.fit;
   return (
     <g
@@ -57,7 +53,7 @@ export function PieceOnSheet({
       onPointerDown={onDown}
     >
       <title>{said}</title>
-      <g transform={turn}>
+      <g transform={lying}>
         {fit ? (
           <svg
             width={own}
@@ -106,17 +102,19 @@ export function PieceOnSheet({
 
 /** The size of a left-over that is kept as stock, in its middle. */
 export const KeptWords = ({
-  x,
-  y,
-  upright,
+  box,
   text,
 }: {
-  x: number;
-  y: number;
-  upright: boolean;
+  box: { x: number; y: number; width: number; height: number };
   text: string;
 }) => {
   const half = text.length * 3.1 + 5;
+  const x = box.x + box.width / 2;
+  const y = box.y + box.height / 2;
+  const upright = box.height > 1.6 * box.width;
+  // Where there is no room for it, the slip says it.
+  const [long, short] = upright ? [box.height, box.width] : [box.width, box.height];
+  if (long < 2 * half || short < 18) return null;
   return (
     <g
       transform={`translate(${x} ${y})${upright ? ' rotate(-90)' : ''}`}

@@ -12,6 +12,7 @@ import { PiecesSlip } from './PiecesSlip';
 import { PrintedSlip } from './PrintedSlip';
 import { RulesSlip } from './RulesSlip';
 import { SheetsDrawing } from './SheetsDrawing';
+import { wayOn } from './onTable';
 import { SheetsSlip } from './SheetsSlip';
 import { useSheetsDesk } from './useSheetsDesk';
 import type { SheetsView } from './view';
@@ -66,8 +67,15 @@ export function SheetsBench(view: SheetsView) {
       desk.move(picked, Number(key) - 1, null);
     } else if (ARROWS[key]) {
       const [dx, dy] = ARROWS[key];
+      const roll =
+        state.stock.find((s) => s.id === state.plan?.sheets[sheet]?.stock)?.kind === 'roll';
+      const by = wayOn({ lying: roll }, dx, dy);
       const { x, y, turned } = place;
-      desk.move(picked, sheet, { x: Math.max(0, x + dx), y: Math.max(0, y + dy), turned });
+      desk.move(picked, sheet, {
+        x: Math.max(0, x + by.x),
+        y: Math.max(0, y + by.y),
+        turned,
+      });
     } else return false;
     return true;
   });

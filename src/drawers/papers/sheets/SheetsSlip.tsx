@@ -126,7 +126,7 @@ export function SheetsSlip({
       {sheet && (
         <>
           <SectionLabel>Cuts of sheet {index + 1}, in order</SectionLabel>
-          <Cuts sheet={sheet} />
+          <Cuts sheet={sheet} roll={rolls.has(sheet.stock)} />
           <Small>
             ▲ Rule on the print’s side, fingers behind the guard, a new blade; the trimmer’s
             manual decides.{view.paper.scuffs && ' This paper scuffs at a touch: gloves.'}

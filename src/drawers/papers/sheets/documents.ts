@@ -13,10 +13,14 @@ export async function sheetPlanDocument(id: string, form: string, asked: string)
     readSettings(db),
     getPaper(db, plan.paperId),
   ]);
-  const { pieces } = plan.state;
+  const { pieces, stock } = plan.state;
+  const rolls = new Set(stock.filter((s) => s.kind === 'roll').map((s) => s.id));
   const name = paper?.name ?? '';
   const lists = sheets.map((sheet, i) =>
-    cutList({ sheet, pieces, paper: name, number: i + 1 }, settings),
+    cutList(
+      { sheet, pieces, paper: name, number: i + 1, roll: rolls.has(sheet.stock) },
+      settings,
+    ),
   );
   if (form === 'pdf')
     return {

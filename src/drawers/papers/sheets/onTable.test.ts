@@ -1,6 +1,6 @@
 import type { CutPlan, CutSheetPlan } from '@/core/cut';
 import { USUAL_RULES } from '@/core/cut';
-import { TABLE, layOnTable, snapped } from './onTable';
+import { TABLE, boxOn, cornerOf, layOnTable, pointOn, snapped, wayOn } from './onTable';
 import { restored } from './restored';
 import { planWords, wantedWords } from './words';
 
@@ -21,8 +21,11 @@ it('sheets lie beside and under each other to one scale, none over another, none
     );
     const { scale, sheets: laid, height } = layOnTable(sheets, new Set(['lot:2']));
     laid.forEach((a, i) => {
-      expect(a.width).toBeCloseTo(sheets[i]!.width * scale, 9);
-      expect(a.height).toBeCloseTo(sheets[i]!.length * scale, 9);
+      const { width, length, stock } = sheets[i]!;
+      // A roll lies along the table.
+      const [across, down] = stock === 'lot:2' ? [length, width] : [width, length];
+      expect(a.width).toBeCloseTo(across * scale, 9);
+      expect(a.height).toBeCloseTo(down * scale, 9);
       expect(a.x + a.width).toBeLessThanOrEqual(TABLE.width);
       expect(a.y + a.height).toBeLessThan(height);
       for (const b of laid.slice(i + 1))
@@ -35,6 +38,25 @@ it('sheets lie beside and under each other to one scale, none over another, none
     });
     if (many < 9) expect(height).toBeLessThanOrEqual(TABLE.height);
   }
+});
+
+it('what lies on the table is found again on its sheet, upright and along', () => {
+  const on = { x: 40, y: 30, width: 0, height: 0 };
+  const box = { x: 5, y: 300, width: 210, height: 297 };
+  const of = sheet(610, 2000);
+  for (const lying of [false, true]) {
+    const lies = boxOn({ ...on, lying }, of, 0.3, box);
+    const { x, y } = cornerOf({ ...on, lying }, of, 0.3, lies);
+    expect([x, y].map((v) => Number(v.toFixed(6)))).toEqual([5, 300]);
+    const to = wayOn({ lying }, 5, 0);
+    const moved = boxOn({ ...on, lying }, of, 0.3, { ...box, x: 5 + to.x, y: 300 + to.y });
+    expect(moved.x).toBeCloseTo(lies.x + 1.5, 9);
+    expect(moved.y).toBeCloseTo(lies.y, 9);
+  }
+  expect(pointOn({ ...on, lying: true }, of, 0.3, { x: 610, y: 0 })).toEqual({
+    x: 40,
+    y: 30,
+  });
 });
 
 it('a piece that is let go near an edge lies at it; elsewhere it stays, within the margins', () => {

@@ -47,6 +47,7 @@ async function gangOrder(
     pieces: pieces.filter((p) => sheet.places.some((l) => l.piece === p.id)),
     rules: { margin: rules.margin, marks: rules.marks, labels: rules.labels },
     paper: (await getPaper(db, plan.paperId))?.name ?? '',
+    roll: plan.state.stock.some((s) => s.id === sheet.stock && s.kind === 'roll'),
   };
 }
 

@@ -136,7 +136,7 @@ describe('what is on a plan', () => {
     };
     await here.open.db.write(async (tx) => {
       for (const dueOn of ['2026-12-09', '2026-12-02'])
-        await takeOrder(tx, { ...order, placedAt: at, dueOn }, line as never);
+        await takeOrder(tx, { ...order, placedAt: at, dueOn }, line);
     });
     const { state } = await onPlan(await begin());
     expect(state.pieces).toMatchObject([

@@ -2,12 +2,12 @@
 import { useRef, useState } from 'react';
 import type { PointerEvent } from 'react';
 import type { CutPlace, CutSheetPlan } from '@/core/cut';
-import { snapped } from './onTable';
+import { boxOn, cornerOf, snapped } from './onTable';
 import type { Table } from './onTable';
 import type { SheetsDesk } from './useSheetsDesk';
 
 /** A piece that is moved by hand: how far from where it lay, drawing units. */
-interface Drag {
+export interface Drag {
   sheet: number;
   place: CutPlace;
   from: { x: number; y: number };
@@ -39,14 +39,9 @@ export function useDrag(desk: SheetsDesk, sheets: readonly CutSheetPlan[], table
     if (!now || Math.hypot(now.by.x, now.by.y) < STILL) return;
     const { piece, copy, turned, ...place } = now.place;
     const from = table.sheets[now.sheet]!;
-    const corner = {
-      x: from.x + place.x * scale + now.by.x,
-      y: from.y + place.y * scale + now.by.y,
-    };
-    const middle = {
-      x: corner.x + (place.width * scale) / 2,
-      y: corner.y + (place.height * scale) / 2,
-    };
+    const lay = boxOn(from, sheets[now.sheet]!, scale, place);
+    const box = { ...lay, x: lay.x + now.by.x, y: lay.y + now.by.y };
+    const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
     const onto = table.sheets.findIndex(
       (s) =>
         middle.x >= s.x &&
@@ -59,11 +54,10 @@ export function useDrag(desk: SheetsDesk, sheets: readonly CutSheetPlan[], table
     if (onto !== now.sheet) return desk.move({ piece, copy }, onto, null);
     const { margin, gutter, trim, school } = desk.state.rules;
     const prints = school === 'printThenCut';
-    const origin = table.sheets[onto]!;
     const to = snapped(
       target,
       place,
-      { x: (corner.x - origin.x) / scale, y: (corner.y - origin.y) / scale },
+      cornerOf(from, target, scale, box),
       { margin: prints ? margin : NONE, gap: (prints ? gutter : 0) + 2 * trim, edge: trim },
       target.places.filter((p) => p !== now.place),
     );
