@@ -114,6 +114,26 @@ it('a piece is moved to another sheet, and the rest is planned around it', () =>
   expect(planFault(sheetJob(left), left.plan!)).toBeNull();
 });
 
+it('on a roll a piece is laid across, though it then needs more of it', () => {
+  const before = planned(
+    state({
+      pieces: [piece('a', 300, 400, 4), piece('b', 300, 400, 1)],
+      stock: [{ id: 'lot:2', kind: 'roll', width: 610, length: 6000, price: 4200 }],
+    }),
+  );
+  for (const turned of [true, false]) {
+    const of = { piece: 'b', copy: 0, sheet: 0 };
+    const next = locked(before, of, { turned });
+    const after = planned({ ...next, plan: null });
+    const place = after.plan.sheets[0]!.places.find((p) => p.piece === 'b')!;
+    expect(place.turned).toBe(turned);
+    expect(after.plan.unplaced).toEqual([]);
+    // No longer than its last piece needs, whatever was begun.
+    const { places, length } = after.plan.sheets[0]!;
+    expect(length).toBeCloseTo(Math.max(...places.map((p) => p.y + p.height)) + 15, 4);
+  }
+});
+
 it('of a sheet that is printed the rest of the plan stays as it is', () => {
   for (let seed = 1; seed <= 12; seed += 1) {
     const r = chance(seed);

@@ -175,13 +175,16 @@ export const freed = (state: SheetPlanState, piece: string, copy: number): Sheet
     locks: state.locks.filter((l) => l.piece !== piece || l.copy !== copy),
   });
 
-/** How long a part of a roll is that a piece is put on: longer by the piece, as far as the roll goes. */
+/**
+ * How long a part of a roll is begun on which a piece comes to lie elsewhere: longer by the
+ * piece, as far as the roll goes. What is not needed of it is not cut off.
+ */
 function roomFor(
   { plan, pieces, rules, stock }: SheetPlanState,
-  { piece, copy, sheet }: { piece: string; copy: number; sheet: number },
+  piece: string,
+  sheet: number,
 ): number {
   const on = plan!.sheets[sheet]!;
-  if (on.places.some((p) => p.piece === piece && p.copy === copy)) return on.length;
   const of = pieces.find((p) => p.id === piece);
   const more = of ? Math.max(of.width, of.height) + rules.gutter + 2 * rules.trim : 0;
   const roll = stock.find((s) => s.id === on.stock);
@@ -205,16 +208,25 @@ export function locked(
   const of = state.plan?.sheets[sheet];
   if (!state.plan || !of) return state;
   const others = state.locks.filter((l) => l.piece !== piece || l.copy !== copy);
+  const stays = of.places.some(
+    (p) =>
+      p.piece === piece &&
+      p.copy === copy &&
+      at !== null &&
+      'x' in at &&
+      at.x === p.x &&
+      at.y === p.y &&
+      at.turned === p.turned,
+  );
   const roll = state.stock.find((s) => s.id === of.stock)?.kind === 'roll';
-  const begun = [...state.begun];
-  let { plan } = state;
+  const length = stays ? of.length : roomFor(state, piece, sheet);
+  const begins = { stock: of.stock, ...(roll ? { length } : {}) };
+  let { begun, plan } = state;
   let place = sheet;
-  if (sheet >= begun.length) {
+  if (sheet < begun.length) begun = begun.map((b, i) => (i === sheet ? begins : b));
+  else {
     place = begun.length;
-    begun.push({
-      stock: of.stock,
-      ...(roll ? { length: roomFor(state, { piece, copy, sheet }) } : {}),
-    });
+    begun = [...begun, begins];
     const order = plan.sheets.map((_, i) => i).filter((i) => i !== sheet);
     order.splice(place, 0, sheet);
     plan = inOrder(plan, order);

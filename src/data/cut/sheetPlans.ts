@@ -69,6 +69,18 @@ export async function getSheetPlan(
   return row && asPlan(row);
 }
 
+/** A plan as it was at one of its states; undefined where that is none of it. */
+export async function getPlanState(
+  db: Reading,
+  planId: number,
+  stateId: number,
+): Promise<SheetPlanState | undefined> {
+  const row = await db.query.sheetPlanStates.findFirst({
+    where: and(eq(sheetPlanStates.id, stateId), eq(sheetPlanStates.planId, planId)),
+  });
+  return row?.state;
+}
+
 /** The newest plans of a paper; how they stand. */
 export const sheetPlansOf = async (
   db: Reading,

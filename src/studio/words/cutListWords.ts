@@ -20,7 +20,7 @@ export interface CutLine {
 /** What the two ways are called: of a roll by the way that it runs, as it lies on the table. */
 const WAYS = {
   sheet: { down: ['down', 'its left'], across: ['across', 'the top'] },
-  roll: { down: ['lengthwise', 'its near edge'], across: ['across', 'its beginning'] },
+  roll: { down: ['along', 'its edge'], across: ['across', 'its start'] },
 } as const;
 
 const cutLine = (

@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { MOST_PIECES } from '@/core/cut';
 import type { PiecePurpose, PlannedPiece } from '@/core/cut';
 import { Button, useAction } from '@/shell/actions';
@@ -27,8 +27,12 @@ function Count({ of, onCount }: { of: PlannedPiece; onCount: (count: number) => 
   const [typed, setTyped] = useState(String(of.count));
   const count = /^\d{1,4}$/.test(typed.trim()) ? Number(typed) : 0;
   const fits = count >= 1 && count <= MOST_PIECES;
+  // Enter sends it, and leaving the field afterwards does not send it again.
+  const sent = useRef(of.count);
   const keep = () => {
-    if (fits && count !== of.count) onCount(count);
+    if (!fits || count === sent.current) return;
+    sent.current = count;
+    onCount(count);
   };
   return (
     <Line

@@ -125,7 +125,7 @@ export function SheetOnTable({
       <CutMarks sheet={sheet} on={on} scale={scale} />
       <text
         x={x}
-        y={y + height + 18}
+        y={y + height + (lying ? 22 : 18)}
         style={{ font: "400 15px 'Newsreader', serif" }}
         fill="var(--ink)"
       >

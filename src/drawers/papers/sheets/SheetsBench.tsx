@@ -9,6 +9,7 @@ import { Empty, Problem, Progress } from '@/shell/said';
 import { Small, TitleBlock } from '@/shell/words';
 import { PickedLine } from './PickedLine';
 import { PiecesSlip } from './PiecesSlip';
+import { PiecesTable } from './PiecesTable';
 import { PrintedSlip } from './PrintedSlip';
 import { RulesSlip } from './RulesSlip';
 import { SheetsDrawing } from './SheetsDrawing';
@@ -160,11 +161,14 @@ export function SheetsBench(view: SheetsView) {
             around it.
           </Small>
         )}
+        {shown && shown.sheets.length > 0 && (
+          <PiecesTable desk={desk} plan={shown} currency={view.currency} />
+        )}
       </Surface>
       {show === 'pieces' ? (
-        <PiecesSlip key={view.stateId} view={view} />
+        <PiecesSlip view={view} />
       ) : show === 'rules' ? (
-        <RulesSlip key={view.stateId} view={view} />
+        <RulesSlip view={view} />
       ) : show === 'printed' ? (
         <PrintedSlip view={view} />
       ) : (

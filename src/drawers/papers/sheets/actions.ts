@@ -16,7 +16,7 @@ import { act, refuse, stockToCut } from '@/studio';
 import { cutFaultWords } from '@/studio/words/cutWords';
 import { beginForm, foundForm, piecesForm, rulesForm, rulesOf } from './sheetForms';
 import { wantedPieces, waitingPiecesOf } from './wantedPieces';
-import { planShown } from './planShown';
+import { decidedPlan, foundTooLate, planShown } from './planShown';
 import { pieceName } from './words';
 
 /** Nothing stays in its place. */
@@ -75,7 +75,7 @@ export async function keepPieces(typed: unknown): Promise<Answer<number>> {
     {},
     async ({ pieces: wanted, lots, ...of }, { write, at }) =>
       write(async (tx) => {
-        const plan = await planShown(tx, of);
+        const plan = await decidedPlan(tx, of);
         if ('ok' in plan) return plan;
         const pieces = await wantedPieces(tx, plan.paperId, plan.state.pieces, wanted);
         if (typeof pieces === 'string') return refuse(pieces);
@@ -102,7 +102,7 @@ export async function keepRules(typed: unknown): Promise<Answer<number>> {
         return refuse(message, { [v[one] === null ? one : other]: message });
       }
     return write(async (tx) => {
-      const plan = await planShown(tx, v);
+      const plan = await decidedPlan(tx, v);
       if ('ok' in plan) return plan;
       return toBePlanned(tx, plan, { rules: rulesOf(v), ...FREE }, at);
     });
@@ -116,6 +116,8 @@ export async function keepRules(typed: unknown): Promise<Answer<number>> {
 export async function keepFound(typed: unknown): Promise<Answer<number>> {
   return act(foundForm, typed, {}, async ({ found, ...of }, { write, at }) =>
     write(async (tx) => {
+      // What was found for pieces that are others by now is let go of: the page plans anew.
+      if (await foundTooLate(tx, of, found)) return of.basedOn;
       const shown = await planShown(tx, of);
       if ('ok' in shown) return shown;
       const stock = await stockToCut(tx, shown.paperId, shown.state.lots);

@@ -2,6 +2,7 @@ import { CUT_SCHOOLS, MOST_PIECES } from '@/core/cut';
 import type { CutPlan, SheetLock, SheetPlanState, SheetRules } from '@/core/cut';
 import { choice, defineForm, hinted, json, length, optional } from '@/core/input';
 import { rowNumber, text, whole } from '@/core/input';
+import type { InputContext, Typed } from '@/core/input';
 import { mm } from '@/core/units';
 import { lockSchema, planSchema } from './planSchema';
 
@@ -37,7 +38,6 @@ const RULES = {
 
 /** How sheets are cut. */
 export const rulesForm = defineForm({ ...RULES, planId, basedOn });
-export type RulesTyped = Record<keyof typeof RULES, string>;
 
 const pair = (w: number | null, h: number | null) =>
   w === null || h === null ? null : { width: w, height: h };
@@ -62,7 +62,7 @@ const length_ = (v: number | null | undefined) => (v == null ? null : mm(v));
 const yes = (on: boolean): 'yes' | 'no' => (on ? 'yes' : 'no');
 
 /** Rules as the fields of the form have them. */
-export const rulesValues = (r: SheetRules) => ({
+const rulesValues = (r: SheetRules) => ({
   school: r.school,
   left: mm(r.margin.left),
   right: mm(r.margin.right),
@@ -79,6 +79,12 @@ export const rulesValues = (r: SheetRules) => ({
   marks: yes(r.marks),
   labels: yes(r.labels),
 });
+
+/** Rules as they stand in the fields of the form; which plan they are of is said beside them. */
+export function rulesTyped(rules: SheetRules, context: InputContext): Typed {
+  const typed = rulesForm.write(rulesValues(rules), context);
+  return Object.fromEntries(Object.keys(RULES).map((name) => [name, typed[name] ?? '']));
+}
 
 /** A piece that is wanted: what of, how many, whether it may lie across. */
 export interface WantedPiece {

@@ -178,6 +178,19 @@ describe('what is on a plan', () => {
     expect((await onPlan(id)).state.pieces).toHaveLength(2);
   });
 
+  it('rules are kept as they were typed, and it is planned anew by them', async () => {
+    const id = await begin();
+    await planned(id);
+    const { state: _, ...of } = await onPlan(id);
+    const { rules } = await view(id);
+    expect(rules).toMatchObject({ gutter: '8 mm', longestCut: '1200 mm', marks: 'yes' });
+    const typed = { ...rules, gutter: '1 cm', longestCut: '', dueFirst: 'yes' };
+    expect(await keepRules({ ...of, ...typed })).toMatchObject({ ok: true });
+    const { state } = await onPlan(id);
+    expect(state).toMatchObject({ plan: null, rules: { gutter: 10, longestCut: null } });
+    expect((await view(id)).rules).toMatchObject({ gutter: '10 mm', dueFirst: 'yes' });
+  });
+
   it('what two pages change at once is not written over', async () => {
     const id = await begin();
     const { state: _, ...of } = await onPlan(id);
@@ -187,6 +200,25 @@ describe('what is on a plan', () => {
     );
     expect(both.map((b) => b.ok).sort()).toEqual([false, true]);
   });
+});
+
+it('what is decided by hand is kept though the planning was quicker; what it found for before is let go of', async () => {
+  const id = await begin();
+  await put(id, [EDITION], [1]);
+  const before = await onPlan(id);
+  const { state, ...of } = before;
+  await planned(id);
+  // The page still shows the state without its plan.
+  const lots = JSON.stringify({ only: [1] });
+  const more = JSON.stringify([EDITION, CARD]);
+  expect(await keepPieces({ ...of, pieces: more, lots })).toMatchObject({ ok: true });
+  expect(await keepPieces({ ...of, pieces: more, lots })).toMatchObject({ ok: false });
+  const late = cutPlan(sheetJob(state));
+  if (isFault(late)) throw new Error(late.what);
+  const { stateId } = (await getSheetPlan(db(), id))!;
+  const found = foundOf({ ...state, plan: late });
+  expect(await keepFound({ ...of, found })).toMatchObject({ ok: true });
+  expect((await getSheetPlan(db(), id))!.stateId).toBe(stateId);
 });
 
 describe('a plan', () => {

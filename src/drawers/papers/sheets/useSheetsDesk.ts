@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { freed, isFault, locked, sheetJob } from '@/core/cut';
 import type { CutFault, CutPlace, CutPlan, SheetPlanState } from '@/core/cut';
 import { useAction } from '@/shell/actions';
@@ -31,29 +31,47 @@ export function useSheetsDesk(view: SheetsView) {
   const [picked, pick] = useState<PickedPiece | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [halted, setHalted] = useState('');
-  const keeping = useAction(keepFound);
+  const [saved, setSaved] = useState(0);
+  const [waits, setWaits] = useState<SheetPlanState | null>(null);
+  // What was kept is the state of now, before the page shows it.
+  const base = Math.max(stateId, saved);
+  const keeping = useAction(keepFound, undefined, (value) => {
+    setSaved(value);
+    setTried((t) => t && { ...t, on: Math.max(base, value) });
+  });
   // What was tried on a state that is not the one of now is over.
-  const trial = tried !== null && tried.on === stateId ? tried : null;
+  const trial = tried !== null && tried.on === base ? tried : null;
   const state = trial?.state ?? view.state;
   const ready = state.plan === null && state.pieces.length > 0 && state.stock.length > 0;
-  const key = `${stateId} ${trial?.no ?? 0}`;
+  const key = trial ? `tried ${trial.no}` : String(stateId);
 
+  const tryOut = (next: SheetPlanState) =>
+    setTried((t) => ({ state: next, no: (t?.no ?? 0) + 1, on: base }));
   const keep = (next: SheetPlanState) => {
-    setTried((t) => ({ state: next, no: (t?.no ?? 0) + 1, on: stateId }));
+    tryOut(next);
+    // One after the other: each is kept upon the one before.
+    if (keeping.sending) return setWaits(next);
     const { begun, locks, plan, stopped } = next;
     keeping.run({
       planId: String(id),
-      basedOn: String(stateId),
+      basedOn: String(base),
       found: JSON.stringify({ begun, locks, plan, stopped }),
     });
   };
+  const keepNow = useRef(keep);
+  keepNow.current = keep;
+  useEffect(() => {
+    if (waits === null || keeping.sending) return;
+    setWaits(null);
+    keepNow.current(waits);
+  }, [waits, keeping.sending]);
+  useEffect(() => {
+    // What was not kept is not there.
+    if (keeping.problem !== null) setTried(null);
+  }, [keeping.problem]);
   const attempt = (next: SheetPlanState) => {
     setProblem(null);
-    setTried((t) => ({
-      state: { ...next, plan: null, stopped: false },
-      no: (t?.no ?? 0) + 1,
-      on: stateId,
-    }));
+    tryOut({ ...next, plan: null, stopped: false });
   };
 
   const found = (plan: CutPlan | CutFault | null, stopped: boolean) => {

@@ -21,7 +21,7 @@ import type { GangOrder, Studio } from '@/studio';
 import { isHere, layoutText, rowId, stockToCut, studio } from '@/studio';
 import { sheetsOf } from '@/studio/reads/offered';
 import { nominalSize } from '@/core/size';
-import { rulesForm, rulesValues } from './sheetForms';
+import { rulesTyped } from './sheetForms';
 import { waitingPiecesOf } from './wantedPieces';
 
 /** Files and sheets that are offered at once; more are found by typing. */
@@ -133,7 +133,7 @@ export async function loadSheets(id: string, query: Record<string, string | unde
     otherRoutes: routes.filter((r) => !isHere(r)).map(({ id, name }) => ({ id, name })),
     printed,
     jobs: await jobsOf(open, plan.id),
-    rules: rulesForm.write(rulesValues(state.rules), settings),
+    rules: rulesTyped(state.rules, settings),
     offers: await offersFor(db, plan, (query.find ?? '').trim().slice(0, 80)),
     show: query.show ?? 'sheets',
   };
