@@ -2,7 +2,7 @@
 const CHAPTERS: readonly (readonly [RegExp, string])[] = [
   [/^\/works\/\d+\/(capture|size|prepare|proof|edition|price|finish|pack)/, ''],
   [/^\/works/, 'works'],
-  [/^\/(papers|materials)/, 'papers'],
+  [/^\/(papers|materials|sheets)/, 'papers'],
   [/^\/proofs/, 'proof'],
   [/^\/editions/, 'edition'],
   [/^\/orders/, 'pack'],

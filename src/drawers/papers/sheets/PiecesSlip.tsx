@@ -84,6 +84,9 @@ export function PiecesSlip({ view }: { view: SheetsView }) {
               {purposeOf(p)}
               {p.dueOn && `, due ${format.day(p.dueOn)}`} ·{' '}
               {format.size({ width: p.width, height: p.height } as never)}
+              {view.notWanted.includes(p.id) && (
+                <b> · ▲ its order does not wait for so many any more</b>
+              )}
               {p.fileId === null && p.sheetId === null && p.workId !== null && (
                 <>
                   {' · '}

@@ -144,6 +144,16 @@ describe('what is on a plan', () => {
       { purpose: 'order', order: '0401', dueOn: '2026-12-09', width: 210, height: 297 },
     ]);
     expect(sheetJob(state).pieces.map((p) => p.due)).toEqual([0, 1]);
+    // What is printed from one plan is not waited for on another.
+    const [one, other] = [await begin(), await begin()];
+    await planned(one);
+    expect((await view(other)).notWanted).toEqual([]);
+    const { planId, basedOn } = await onPlan(one);
+    await bookPrinted({ planId, basedOn, index: '0', came: 'well', reason: '' });
+    expect((await view(other)).notWanted).toHaveLength(2);
+    expect((await onPlan(await begin())).state.pieces).toEqual([]);
+    await undoPrinted({ sheetId: '1', reason: 'not printed' });
+    expect((await view(other)).notWanted).toEqual([]);
   });
 
   it('is refused in words where there is no such thing, or too much of it', async () => {
@@ -287,6 +297,7 @@ describe('a plan', () => {
 
 describe('a sheet that is printed', () => {
   let id: number;
+  let printed: number;
   beforeAll(async () => {
     id = await begin();
     await put(id, [EDITION, { ...CARD, id: 'proof:1' }, { ...CARD, mayTurn: true }], [2]);
@@ -341,9 +352,8 @@ describe('a sheet that is printed', () => {
     const { state } = await onPlan(id);
     const { length } = state.plan!.sheets[0]!;
     const asked = await fixed();
-    expect(await bookPrinted({ ...asked, came: 'well', reason: '' })).toMatchObject({
-      ok: true,
-    });
+    const booked = await bookPrinted({ ...asked, came: 'well', reason: '' });
+    printed = booked.ok ? booked.value : 0;
     expect(await bookPrinted({ ...asked, came: 'well', reason: '' })).toMatchObject({
       ok: false,
       message: expect.stringContaining('changed elsewhere'),
@@ -354,7 +364,7 @@ describe('a sheet that is printed', () => {
     expect(after!.left).toBeCloseTo(before!.left - length, 6);
     const whole = (8400 * length) / 5000;
     const costs = await here.rows<{ cost: number }>(
-      'SELECT cost_minor AS cost FROM printed_piece',
+      `SELECT cost_minor AS cost FROM printed_piece WHERE printed_sheet_id = ${printed}`,
     );
     const sum =
       costs.reduce((a, c) => a + c.cost, 0) + kept.reduce((a, l) => a + l.price, 0);
@@ -408,7 +418,9 @@ describe('a sheet that is printed', () => {
     });
     expect(await waitingPieces(db(), { workId: here.workId, sizeKey: SIZE })).toEqual([]);
     // One of its prints is numbered: that it was printed cannot be taken back.
-    expect(await undoPrinted({ sheetId: '1', reason: 'not printed' })).toMatchObject({
+    expect(
+      await undoPrinted({ sheetId: String(printed), reason: 'not printed' }),
+    ).toMatchObject({
       ok: false,
       message: expect.stringContaining('has its number'),
     });

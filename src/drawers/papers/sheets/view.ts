@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import { planFault, sheetJob } from '@/core/cut';
+import type { PlannedPiece } from '@/core/cut';
 import {
   errandOfSheet,
   filesToPrint,
@@ -30,10 +31,14 @@ const OFFERED = 12;
 const ENDED = 6;
 
 /** What could be put on the plan beside what is on it. */
-async function offersFor(db: Reading, plan: SheetPlan, find: string) {
+async function offersFor(
+  db: Reading,
+  plan: SheetPlan,
+  lines: readonly PlannedPiece[],
+  find: string,
+) {
   const on = new Set(plan.state.pieces.map((p) => p.id));
-  const [lines, ids, sheets] = await Promise.all([
-    waitingPiecesOf(db, plan.paperId),
+  const [ids, sheets] = await Promise.all([
     filesToPrint(db, find, OFFERED),
     newestSheets(db, OFFERED / 2),
   ]);
@@ -111,6 +116,7 @@ export async function loadSheets(id: string, query: Record<string, string | unde
     printedSheetsOf(db, plan.id),
     stockToCut(db, paperId, state.lots),
   ]);
+  const wanted = await waitingPiecesOf(db, paperId);
   const works = [...new Set(state.pieces.flatMap((p) => p.workId ?? []))];
   const sheetFor = await sheetsOf(db, works, settings);
   const pictures = state.pieces.map(({ id, workId, sizeKey }) => {
@@ -128,13 +134,18 @@ export async function loadSheets(id: string, query: Record<string, string | unde
       state.plan !== null && planFault(sheetJob({ ...state, stock }), state.plan) !== null,
     currency: lots[0]?.currency ?? settings.currency,
     pictures,
+    /** Prints for orders that do not wait for so many any more: printed from another plan, shipped, cancelled. */
+    notWanted: state.pieces
+      .filter((p) => p.purpose === 'order')
+      .filter((p) => p.count > (wanted.find((w) => w.id === p.id)?.count ?? 0))
+      .map((p) => p.id),
     files: await filesOfSheets(db, plan),
     routes: routes.filter(isHere).map(({ id, name }) => ({ id, name })),
     otherRoutes: routes.filter((r) => !isHere(r)).map(({ id, name }) => ({ id, name })),
     printed,
     jobs: await jobsOf(open, plan.id),
     rules: rulesTyped(state.rules, settings),
-    offers: await offersFor(db, plan, (query.find ?? '').trim().slice(0, 80)),
+    offers: await offersFor(db, plan, wanted, (query.find ?? '').trim().slice(0, 80)),
     show: query.show ?? 'sheets',
   };
 }
