@@ -99,6 +99,7 @@ describe('how long it lasts', () => {
       perWeek: 4,
       over: 10,
       weeks: 3,
+      coming: 0,
       emptyOn: '2026-03-02',
       // Eight days of delivery, three to spare.
       orderBy: '2026-02-19',
