@@ -4,6 +4,7 @@ import { cutSequence } from './sequence';
 import type { Box } from './sequence';
 import { eachPlace } from './region';
 import type { Region } from './region';
+import { isKept } from './toldPlan';
 import type { CutJob, CutPlace, CutSheetPlan } from './types';
 import { inMm, whole } from './whole';
 
@@ -95,12 +96,11 @@ function sheetPlan(
     stock.kind === 'sheet'
       ? whole(stock.height)
       : Math.min(height, deepest - top + gutterOf(job)) + ends;
-  const { keepFrom } = job;
-  const keeps = (rest: Box) => {
-    if (!keepFrom) return false;
-    const [w, h] = [whole(keepFrom.width), whole(keepFrom.height)];
-    return (rest.width >= w && rest.height >= h) || (rest.width >= h && rest.height >= w);
+  const from = job.keepFrom && {
+    width: whole(job.keepFrom.width),
+    height: whole(job.keepFrom.height),
   };
+  const keeps = (rest: Box) => isKept(rest, from);
   const longestCut = job.longestCut === undefined ? Infinity : whole(job.longestCut);
   const sequence = cutSequence({ x: 0, y: 0, width, height: long }, boxes, {
     longestCut,

@@ -1,16 +1,18 @@
 import type { CutPlan, CutSheetPlan } from './types';
 
-const area = (r: { width: number; height: number }) => r.width * r.height;
-const areas = (all: readonly { width: number; height: number }[]) =>
-  all.reduce((sum, r) => sum + area(r), 0);
+interface Extent {
+  width: number;
+  height: number;
+}
 
-const keeps = (
-  rest: { width: number; height: number },
-  from: { width: number; height: number } | null | undefined,
-): boolean =>
-  Boolean(from) &&
-  ((rest.width >= from!.width && rest.height >= from!.height) ||
-    (rest.width >= from!.height && rest.height >= from!.width));
+const area = (r: Extent) => r.width * r.height;
+const areas = (all: readonly Extent[]) => all.reduce((sum, r) => sum + area(r), 0);
+
+/** Whether a left-over is as large as what counts as stock, either way round; in any unit. */
+export const isKept = (rest: Extent, from: Extent | null | undefined): boolean =>
+  from != null &&
+  ((rest.width >= from.width && rest.height >= from.height) ||
+    (rest.width >= from.height && rest.height >= from.width));
 
 /**
  * A plan with what its sheets amount to: which left-overs are kept, the share of the paper that
@@ -18,12 +20,12 @@ const keeps = (
  * @example toldPlan({}, { sheets: [], unplaced: [], wasteShare: 1, yieldShare: 1, cost: null, bound: null, boundOf: 'sheets', proved: false }).wasteShare // 0
  */
 export function toldPlan(
-  { keepFrom }: { keepFrom?: { width: number; height: number } | null },
+  { keepFrom }: { keepFrom?: Extent | null },
   plan: CutPlan,
 ): CutPlan {
   const sheets = plan.sheets.map((s) => ({
     ...s,
-    rests: s.rests.map((r) => ({ ...r, kept: keeps(r, keepFrom) })),
+    rests: s.rests.map((r) => ({ ...r, kept: isKept(r, keepFrom) })),
   }));
   const used = sheets.reduce((sum, s) => sum + s.width * s.length, 0);
   const pieces = sheets.reduce((sum, s) => sum + areas(s.places), 0);

@@ -111,17 +111,3 @@ export const newestSheets = (db: Reading, limit: number) =>
     .where(sql`${sheetFiles.kind} <> 'gang'`)
     .orderBy(desc(sheetFiles.id))
     .limit(limit);
-
-/** The newest print files whose work or name has these words, newest first; one of a work, size and colours. */
-export async function filesToPrint(
-  db: Reading,
-  find: string,
-  limit: number,
-): Promise<number[]> {
-  const like = `%${find.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
-  const rows = await db.all<{ id: number }>(sql`
-    SELECT max(f.id) AS id FROM print_file f JOIN work w ON w.id = f.work_id
-      WHERE f.kind = 'print' AND (w.title LIKE ${like} ESCAPE '\\' OR f.name LIKE ${like} ESCAPE '\\')
-      GROUP BY f.work_id, f.size_key, f.channels ORDER BY 1 DESC LIMIT ${limit}`);
-  return rows.map((r) => r.id);
-}

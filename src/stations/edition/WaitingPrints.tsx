@@ -54,11 +54,7 @@ export function WaitingPrints({
         value={String(piece ?? '')}
         options={[
           ...kinds(waiting).map(
-            (w) =>
-              [
-                String(w.id),
-                `${w.paper}, lot ${w.lot}, printed ${format.day(w.at)}`,
-              ] as const,
+            (w) => [String(w.id), `${w.paper}, ${w.lot}, ${format.day(w.at)}`] as const,
           ),
           ['', 'another print, its paper taken now'] as const,
         ]}

@@ -16,7 +16,7 @@ export interface GangOrder {
   rules: Pick<SheetRules, 'margin' | 'marks' | 'labels'>;
   paper: string;
   /** It is a length of a roll. */
-  roll?: boolean;
+  roll: boolean;
   at?: string;
 }
 

@@ -1,6 +1,7 @@
 'use client';
 import styled from 'styled-components';
 import type { CutSheetPlan } from '@/core/cut';
+import { size } from '@/core/units';
 import { useFormat } from '@/shell/figures';
 import { cutLines } from '@/studio/words/cutListWords';
 
@@ -25,7 +26,9 @@ const List = styled.ol`
 /** The cuts of a sheet in the order in which they are made: which part is in hand, where the stop is set. */
 export function Cuts({ sheet, roll }: { sheet: CutSheetPlan; roll: boolean }) {
   const format = useFormat();
-  const lines = cutLines(sheet, roll, format.length, (of) => format.size(of as never));
+  const lines = cutLines(sheet, roll, format.length, (of) =>
+    format.size(size(of.width, of.height)),
+  );
   return (
     <List>
       {lines.map(({ what, at }, i) => (

@@ -1,4 +1,5 @@
 'use client';
+import { size } from '@/core/units';
 import { useState } from 'react';
 import type { CutSheetPlan } from '@/core/cut';
 import { Button, DownloadLink, useAction, useActionForm } from '@/shell/actions';
@@ -31,10 +32,7 @@ export function OneSheet({
       {kept.length > 0 && (
         <Small>
           Left over and kept as stock:{' '}
-          {kept
-            .map((r) => format.size({ width: r.width, height: r.height } as never))
-            .join('; ')}
-          .
+          {kept.map((r) => format.size(size(r.width, r.height))).join('; ')}.
         </Small>
       )}
       {prints && file && (
@@ -128,7 +126,7 @@ export function SheetDoings({
   const file = view.files[index];
   const prints = view.state.rules.school === 'printThenCut';
   const writing = view.jobs.some((j) => j.kind === 'gang' && j.state !== 'failed');
-  const routes = [...view.routes, ...view.otherRoutes];
+  const { routes } = view;
   const to = routes[route] ?? routes[0];
   const next = prints && !file ? 'write' : file?.errand || !to ? 'book' : 'hand';
   return (

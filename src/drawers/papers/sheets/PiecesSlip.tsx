@@ -1,4 +1,5 @@
 'use client';
+import { size } from '@/core/units';
 import { useRef, useState } from 'react';
 import { MOST_PIECES } from '@/core/cut';
 import type { PiecePurpose, PlannedPiece } from '@/core/cut';
@@ -11,6 +12,7 @@ import { Slip, SlipTitle } from '@/shell/slip';
 import { FindField } from '@/shell/table';
 import { SectionLabel, Small } from '@/shell/words';
 import { purposeOf } from '@/studio/words/sheetWords';
+import { CutFrom } from './CutFrom';
 import { keepPieces } from './actions';
 import { ROW, Row, RowWords } from './rows';
 import type { WantedPiece } from './sheetForms';
@@ -71,7 +73,6 @@ export function PiecesSlip({ view }: { view: SheetsView }) {
   const changed = (id: string, by: Partial<WantedPiece>) =>
     keep(all.map((p) => (p.id === id ? { ...p, ...by } : p)));
   const add = (id: string, count = 1) => keep([...all, { id, count, mayTurn: true }]);
-  const chosen = state.lots ?? lots.map((l) => l.id);
   return (
     <Slip label="Pieces and paper">
       <SlipTitle>What is printed</SlipTitle>
@@ -83,7 +84,7 @@ export function PiecesSlip({ view }: { view: SheetsView }) {
             <small>
               {purposeOf(p)}
               {p.dueOn && `, due ${format.day(p.dueOn)}`} ·{' '}
-              {format.size({ width: p.width, height: p.height } as never)}
+              {format.size(size(p.width, p.height))}
               {view.notWanted.includes(p.id) && (
                 <b> · ▲ its order does not wait for so many any more</b>
               )}
@@ -177,27 +178,12 @@ export function PiecesSlip({ view }: { view: SheetsView }) {
           ))}
         </>
       )}
-      <SectionLabel>Cut from</SectionLabel>
-      {lots.map((lot) => (
-        <Row key={lot.id}>
-          <Tick
-            checked={chosen.includes(lot.id)}
-            isDisabled={sending}
-            onChange={(on) => {
-              const next = on ? [...chosen, lot.id] : chosen.filter((id) => id !== lot.id);
-              keep(all, next.length === lots.length ? null : next);
-            }}
-          >
-            {lot.name},{' '}
-            {lot.kind === 'roll'
-              ? `roll of ${format.length(lot.width)}, ${format.distance(lot.left)} left`
-              : `${format.size({ width: lot.width, height: lot.height })}, ${format.number(lot.left, lot.left % 1 === 0 ? 0 : 2)} left`}
-          </Tick>
-        </Row>
-      ))}
-      {lots.some((l) => l.kind === 'sheet' && l.left % 1 !== 0) && (
-        <Small>Whole sheets are cut; parts of sheets are not known by their shape.</Small>
-      )}
+      <CutFrom
+        lots={lots}
+        only={state.lots}
+        busy={sending}
+        onChoose={(only) => keep(all, only)}
+      />
       <Button
         $small
         $plain

@@ -3,8 +3,9 @@ import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
 import { Problem } from '@/shell/said';
-import { FactList, Slip, SlipTitle } from '@/shell/slip';
+import { Slip, SlipTitle } from '@/shell/slip';
 import { SectionLabel, Small } from '@/shell/words';
+import { Row, RowWords } from './rows';
 import { undoPrinted } from './sheetActions';
 import type { SheetsView } from './view';
 
@@ -46,12 +47,23 @@ export function PrintedSlip({ view }: { view: SheetsView }) {
             {s.undone && ', taken back'}
           </SectionLabel>
           {!s.undone && !s.spoiled && (
-            <FactList
-              facts={s.prints.map((p) => [
-                `${p.what}, ${format.money(p.cost, p.currency)} of paper`,
-                <Fate key={p.id} print={p} />,
-              ])}
-            />
+            <div>
+              {s.prints.map((p) => (
+                <Row key={p.id}>
+                  <RowWords>
+                    {p.what}
+                    <small>{format.money(p.cost, p.currency)} of paper</small>
+                  </RowWords>
+                  <Fate print={p} />
+                </Row>
+              ))}
+            </div>
+          )}
+          {s.undone && s.prints.some((p) => p.purpose === 'proof') && (
+            <Small>
+              ▲ Its proof is out as a round all the same: judge it at Proof, and say that it
+              was not printed.
+            </Small>
           )}
           {!s.undone && !s.prints.some((p) => p.fate === 'numbered') && (
             <Button

@@ -1,4 +1,5 @@
 'use client';
+import { size } from '@/core/units';
 import type { PointerEvent } from 'react';
 import type { CutPlace, CutSheetPlan } from '@/core/cut';
 import { Dimension } from '@/shell/drawing';
@@ -96,11 +97,7 @@ export function SheetOnTable({
       {sheet.rests
         .filter((r) => r.kept)
         .map((r, k) => (
-          <KeptWords
-            key={k}
-            box={box(r)}
-            text={format.size({ width: r.width, height: r.height } as never)}
-          />
+          <KeptWords key={k} box={box(r)} text={format.size(size(r.width, r.height))} />
         ))}
       {sheet.places.map((place) => {
         const key = { piece: place.piece, copy: place.copy };

@@ -134,7 +134,11 @@ export function SheetsBench(view: SheetsView) {
           </Button>
         )}
         {state.pieces.length === 0 ? (
-          <Empty title="Nothing to print here">
+          <Empty
+            title={
+              view.printed.length > 0 ? 'All of it is printed' : 'Nothing to print here'
+            }
+          >
             <p>
               Put prints on the plan under Pieces and paper: what orders wait for, editions
               to be filled, proofs, cards.

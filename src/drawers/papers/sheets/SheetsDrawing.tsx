@@ -1,4 +1,5 @@
 'use client';
+import { size } from '@/core/units';
 import { Plate, useDrawnId } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { purposeOf } from '@/studio/words/sheetWords';
@@ -41,7 +42,7 @@ export function SheetsDrawing({
         of ? `${of.title}, ${of.size}, ${purposeOf(of)}` : p.piece,
         format.length(p.x),
         format.length(p.y),
-        format.size({ width: p.width, height: p.height } as never),
+        format.size(size(p.width, p.height)),
         p.turned ? 'yes' : '',
       ];
     }),

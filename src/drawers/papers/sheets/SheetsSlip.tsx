@@ -1,4 +1,5 @@
 'use client';
+import { size } from '@/core/units';
 import { DownloadLink } from '@/shell/actions';
 import { Strips } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
@@ -107,7 +108,7 @@ export function SheetsSlip({
                 const n = plan.unplaced.filter((o) => o.piece === u.piece).length;
                 return [
                   `${n > 1 ? `${n} × ` : ''}${pieceName(state, u.piece)}`,
-                  unplacedWords(u.why, format.size(needs as never)),
+                  unplacedWords(u.why, format.size(size(needs.width, needs.height))),
                 ];
               },
             )}

@@ -1,13 +1,5 @@
 'use server';
-import {
-  USUAL_RULES,
-  cutFault,
-  isFault,
-  locksOf,
-  planFault,
-  sheetJob,
-  toldPlan,
-} from '@/core/cut';
+import { USUAL_RULES, cutFault, locksOf, planFault, sheetJob, toldPlan } from '@/core/cut';
 import type { SheetPlanState } from '@/core/cut';
 import type { Answer } from '@/core/input';
 import { addSheetPlan, getPaper, keepPlanState, lastPlanState } from '@/data';
@@ -125,11 +117,7 @@ export async function keepFound(typed: unknown): Promise<Answer<number>> {
       const job = sheetJob(state);
       const fault = cutFault(job);
       if (found.plan === null && fault) return refuse(cutFaultWords(fault));
-      const stands =
-        found.plan !== null &&
-        !isFault(found.plan) &&
-        !fault &&
-        !planFault(job, found.plan);
+      const stands = found.plan !== null && !fault && !planFault(job, found.plan);
       const plan = stands ? toldPlan(state.rules, found.plan!) : null;
       const free = stands || found.plan === null ? {} : { begun: [], locks: [] };
       return keepPlanState(tx, shown.id, { ...state, ...free, plan }, at);

@@ -3,18 +3,16 @@ import { planFault, sheetJob } from '@/core/cut';
 import type { PlannedPiece } from '@/core/cut';
 import {
   errandOfSheet,
-  filesToPrint,
   gangFileOf,
   getJob,
   getPaper,
-  getPrintFile,
   getSheetPlan,
   lotsOf,
+  newestFilesElsewhere,
   newestSheets,
   printedSheetsOf,
   readSettings,
   routesNow,
-  titlesOf,
 } from '@/data';
 import type { Reading, SheetPlan } from '@/data';
 import type { JobNow } from '@/engine';
@@ -38,25 +36,18 @@ async function offersFor(
   find: string,
 ) {
   const on = new Set(plan.state.pieces.map((p) => p.id));
-  const [ids, sheets] = await Promise.all([
-    filesToPrint(db, find, OFFERED),
+  const [files, sheets] = await Promise.all([
+    newestFilesElsewhere(db, { notWorkId: 0, find }, OFFERED),
     newestSheets(db, OFFERED / 2),
   ]);
-  const files = (await Promise.all(ids.map((id) => getPrintFile(db, id)))).filter(
-    (f) => f !== undefined,
-  );
-  const titles = await titlesOf(
-    db,
-    files.map((f) => f.workId),
-  );
   return {
     find,
     lines: lines.filter((l) => !on.has(l.id)),
-    files: files.map((f) => ({
-      id: f.id,
-      title: titles.get(f.workId) ?? '',
-      size: nominalSize(f.sizeKey)?.label ?? f.sizeKey,
-      name: f.name,
+    files: files.map(({ work, file }) => ({
+      id: file.id,
+      title: work,
+      size: nominalSize(file.sizeKey)?.label ?? file.sizeKey,
+      name: file.name,
     })),
     sheets: sheets
       .filter((s) => !on.has(`sheet:${s.id}`))
@@ -140,8 +131,10 @@ export async function loadSheets(id: string, query: Record<string, string | unde
       .filter((p) => p.count > (wanted.find((w) => w.id === p.id)?.count ?? 0))
       .map((p) => p.id),
     files: await filesOfSheets(db, plan),
-    routes: routes.filter(isHere).map(({ id, name }) => ({ id, name })),
-    otherRoutes: routes.filter((r) => !isHere(r)).map(({ id, name }) => ({ id, name })),
+    /** Who prints it: those that print here first. */
+    routes: [...routes.filter(isHere), ...routes.filter((r) => !isHere(r))].map(
+      ({ id, name }) => ({ id, name }),
+    ),
     printed,
     jobs: await jobsOf(open, plan.id),
     rules: rulesTyped(state.rules, settings),

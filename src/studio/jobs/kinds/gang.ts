@@ -85,9 +85,7 @@ export async function writeGangFile(
     };
     const checks = verifyPrintFile({ ...wanted, channels: into.channels, title }, found);
     progress('writing the list of cuts', 0.93);
-    const pdf = await cutListPdf([
-      await cutListOf(db, { ...order, roll: order.roll ?? false }),
-    ]);
+    const pdf = await cutListPdf([await cutListOf(db, order)]);
     progress('taking its checksum', 0.96);
     const sha256 = await runInWorker('hash', { path: target }, silent, signal);
     const { size: bytes } = await stat(target);

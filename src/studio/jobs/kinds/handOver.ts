@@ -181,7 +181,7 @@ export async function handOver(
       if (!file || !work) throw new Error('a print file of it is not there any more');
       artist ||= work.artist;
       signal.throwIfAborted();
-      progress(`copying ${file.name}`, i / order.items.length);
+      progress(`copying ${file.name}`, i / (order.items.length + sheets.length));
       await copyOut(studio, file, part, signal);
       const about = {
         title: work.title,
@@ -195,7 +195,7 @@ export async function handOver(
       const file = await getSheetFile(db, item.sheetId);
       if (!file) throw new Error('a sheet of it is not there any more');
       signal.throwIfAborted();
-      progress(`copying ${file.name}`, 0.9);
+      progress(`copying ${file.name}`, items.length / (order.items.length + sheets.length));
       await copyOut(studio, file, part, signal);
       const { pieces, sizes } = sheetKind(file.kind).held(file.content);
       const title = `${pieces} prints`;

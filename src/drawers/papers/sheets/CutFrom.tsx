@@ -1,0 +1,49 @@
+'use client';
+import { Tick } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { SectionLabel, Small } from '@/shell/words';
+import { Row } from './rows';
+import type { SheetsView } from './view';
+
+/** The lots that a plan is cut from. */
+export function CutFrom({
+  lots,
+  only,
+  busy,
+  onChoose,
+}: {
+  lots: SheetsView['lots'];
+  /** Null: all of them. */
+  only: number[] | null;
+  busy: boolean;
+  onChoose: (only: number[] | null) => void;
+}) {
+  const format = useFormat();
+  const chosen = only ?? lots.map((l) => l.id);
+  const choose = (id: number, on: boolean) => {
+    const next = on ? [...chosen, id] : chosen.filter((c) => c !== id);
+    onChoose(next.length === lots.length ? null : next);
+  };
+  return (
+    <>
+      <SectionLabel>Cut from</SectionLabel>
+      {lots.map((lot) => (
+        <Row key={lot.id}>
+          <Tick
+            checked={chosen.includes(lot.id)}
+            isDisabled={busy}
+            onChange={(on) => choose(lot.id, on)}
+          >
+            {lot.name},{' '}
+            {lot.kind === 'roll'
+              ? `roll of ${format.length(lot.width)}, ${format.distance(lot.left)} left`
+              : `${format.size({ width: lot.width, height: lot.height })}, ${format.number(lot.left, lot.left % 1 === 0 ? 0 : 2)} left`}
+          </Tick>
+        </Row>
+      ))}
+      {lots.some((l) => l.kind === 'sheet' && l.left % 1 !== 0) && (
+        <Small>Whole sheets are cut; parts of sheets are not known by their shape.</Small>
+      )}
+    </>
+  );
+}
