@@ -178,6 +178,7 @@ export async function fillLargeStudio(
         channel: 'own site',
         values: startPrice({
           currency: 'EUR',
+          printing: null,
           paper: null,
           capture: null,
           proofs: null,

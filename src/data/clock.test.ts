@@ -35,6 +35,7 @@ const price = (at: string, gross: number) =>
       channel: 'own site',
       values: startPrice({
         currency: 'EUR',
+        printing: null,
         paper: null,
         capture: null,
         proofs: null,

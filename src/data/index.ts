@@ -34,6 +34,10 @@ export * from './cut/bookSheet';
 export * from './cut/undoSheet';
 export * from './cut/printedSheets';
 export * from './cut/pieceFates';
+export * from './ink/printers';
+export * from './ink/inkEvents';
+export * from './ink/inkDemands';
+export * from './ink/printedHere';
 export * from './material/materials';
 export * from './stock/stock';
 export * from './proof/proofs';
@@ -61,6 +65,7 @@ export * from './safekeeping/safekeeping';
 export type {
   DocumentKind,
   EntryKind,
+  InkEventKind,
   JobKind,
   Role,
   OrderEventKind,

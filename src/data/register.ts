@@ -75,6 +75,14 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   movement: fact(),
   lot: fact(),
   lot_use: fact(),
+  // Printers and their inks
+  printer: edited(),
+  printer_ink: edited(),
+  ink_event: fact(),
+  ink_demand: fact({
+    versioned: ['stats'],
+    otherHashes: { sha256: 'a print file or sheet, whose row names the file' },
+  }),
   // Sheets to cut
   sheet_plan: fact(),
   sheet_plan_state: fact({ versioned: ['state'] }),

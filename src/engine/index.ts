@@ -21,6 +21,7 @@ export { createTransform, readProfile } from './colour/colourEngine';
 export type { SheetPart } from './passes/sheetPass';
 export type { SheetWords } from './passes/drawnWords';
 export type { GangPiece } from './passes/gangPass';
+export type { InkWork } from './passes/inkPass';
 export type { PrintDifference } from './passes/rulePass';
 export type {
   ProofFigures,

@@ -1,7 +1,7 @@
 import { usedBy } from './fit';
 import type { InkFit } from './fit';
 import { daysBetween, loadBetween, usedCartridges } from './load';
-import { INK_RULES } from './types';
+import { INK_RULES, heldBy } from './types';
 import type { InkFacts, InkRules } from './types';
 
 /** A time that the gauge warned, and how long the cartridge then lasted. */
@@ -10,6 +10,8 @@ export interface GaugeWarning {
   share: number;
   changedAt: string;
   weeks: number;
+  /** What was left in it when it was taken out, as far as somebody said, 0..1. */
+  wasLeft: number;
 }
 
 /** How the gauge was off over cartridges that were used up: what it said less what was there, shares. */
@@ -25,13 +27,13 @@ export function gaugeWarnings(
   facts: InkFacts,
   rules: InkRules = INK_RULES,
 ): GaugeWarning[] {
-  return usedCartridges(facts).flatMap(({ from, to }) => {
+  return usedCartridges(facts).flatMap(({ from, to, wasLeft }) => {
     const low = facts.readings.find(
       (r) => r.at >= from && r.at < to && r.share <= rules.warns,
     );
     if (!low) return [];
     const weeks = daysBetween(low.at, to) / 7;
-    return [{ at: low.at, share: low.share, changedAt: to, weeks }];
+    return [{ at: low.at, share: low.share, changedAt: to, weeks, wasLeft }];
   });
 }
 
@@ -39,12 +41,12 @@ export function gaugeWarnings(
 export function gaugeErrors(facts: InkFacts, fit: InkFit): GaugeErrors | null {
   const errors = usedCartridges(facts)
     .filter((c) => !c.firstFill)
-    .flatMap(({ from, to, load, ml }, i) => {
+    .flatMap(({ from, to, load, ml }) => {
       const whole = usedBy(fit, load).ml;
       const full = facts.changes.find((c) => c.at === from)?.ml ?? ml;
       if (whole <= 0) return [];
       return facts.readings
-        .filter((r) => r.at >= from && r.at < to && i >= 0)
+        .filter((r) => r.at >= from && r.at < to)
         .map((r) => {
           const used = usedBy(fit, loadBetween(facts, from, r.at)).ml;
           return r.share - (1 - ((used / whole) * ml) / full);
@@ -76,14 +78,19 @@ const BAND = 1.2816;
  * The last reading of the present cartridge against what is reckoned for that day: where they
  * differ by more than the band, which of them was nearer before. Null where nothing was read.
  */
-export function gaugeVerdict(facts: InkFacts, fit: InkFit): GaugeVerdict | null {
+export function gaugeVerdict(
+  facts: InkFacts,
+  fit: InkFit,
+  rules: InkRules = INK_RULES,
+): GaugeVerdict | null {
   const now = facts.changes.at(-1);
   const last = facts.readings.at(-1);
   if (!now || !last || last.at < now.at) return null;
   const { ml, off } = usedBy(fit, loadBetween(facts, now.at, last.at));
-  const reckoned = Math.max(0, 1 - ml / now.ml);
+  const held = heldBy(now, rules);
+  const reckoned = Math.max(0, (held.ml - ml) / now.ml);
   const used = Math.min(1, ml / now.ml);
-  const reckoningOff = Math.hypot(off / now.ml, fit.scatter * used);
+  const reckoningOff = Math.hypot(off / now.ml, held.off / now.ml, fit.scatter * used);
   const band = BAND * reckoningOff;
   const errors = gaugeErrors(facts, fit);
   const base = {

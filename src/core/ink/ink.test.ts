@@ -103,7 +103,7 @@ it('leaves the first set out, and counts a cartridge that was changed too early 
     to: '',
     load,
     ml,
-    early: false,
+    wasLeft: 0,
     firstFill,
   });
   const good = Array.from({ length: 6 }, () => even(real));
@@ -121,7 +121,7 @@ it('takes what was left in a cartridge off what it gave', () => {
     { at: '2025-01-01', ml: 80 },
     { at: '2025-06-01', ml: 80, wasLeft: 0.25 },
   ];
-  expect(usedCartridges(facts({ changes }))).toMatchObject([{ ml: 60, early: true }]);
+  expect(usedCartridges(facts({ changes }))).toMatchObject([{ ml: 60, wasLeft: 0.25 }]);
 });
 
 it('knows no date without a cartridge, or of less than two weeks', () => {
@@ -178,7 +178,7 @@ describe('the gauge', () => {
       ]),
     );
     expect(told).toEqual([
-      { at: '2025-05-28', share: 0.18, changedAt: '2025-10-08', weeks: 19 },
+      { at: '2025-05-28', share: 0.18, changedAt: '2025-10-08', weeks: 19, wasLeft: 0 },
     ]);
     expect(INK_RULES.warns).toBe(0.2);
   });

@@ -3,7 +3,8 @@ import { daysAfter } from '../days';
 import { usedBy } from './fit';
 import type { InkFit } from './fit';
 import { daysBetween, loadBetween } from './load';
-import type { InkFacts, InkLoad } from './types';
+import { INK_RULES, heldBy } from './types';
+import type { InkFacts, InkLoad, InkRules } from './types';
 
 /** When a cartridge will be empty: with one chance in ten before `early`, and one in ten after `late`. */
 export interface InkLasts {
@@ -36,10 +37,17 @@ const mean = (all: readonly number[]) => all.reduce((s, v) => s + v, 0) / all.le
 
 /**
  * When the cartridge that is in now will be empty, from what it was used for since it was put
- * in, what the fit says of that, and the weeks before: their mean and how they scatter. Null
- * where no cartridge is in, or fewer than two weeks are known.
+ * in, what the fit says of that, and the weeks before: their mean and how they scatter. `spares`:
+ * ml of each cartridge that lies ready, to be used up as well. Null where no cartridge is in, or
+ * fewer than two weeks are known.
  */
-export function inkLasts(facts: InkFacts, fit: InkFit, today: string): InkLasts | null {
+export function inkLasts(
+  facts: InkFacts,
+  fit: InkFit,
+  today: string,
+  spares: readonly number[] = [],
+  rules: InkRules = INK_RULES,
+): InkLasts | null {
   const now = facts.changes.at(-1);
   const first = [facts.changes[0]?.at, facts.printed[0]?.at].filter((d) => d !== undefined);
   if (!now || first.length === 0) return null;
@@ -56,7 +64,12 @@ export function inkLasts(facts: InkFacts, fit: InkFit, today: string): InkLasts 
     cleanings: mean(weeks.map((w) => w.cleanings)),
     days: WEEK,
   };
-  const scatter = fit.scatter * now.ml;
+  const held = heldBy(now, rules);
+  const there = held.ml + spares.reduce((sum, ml) => sum + ml, 0);
+  const scatter = Math.hypot(
+    held.off,
+    ...[held.ml, ...spares].map((ml) => fit.scatter * ml),
+  );
   /** Chance that it is empty after so many weeks. */
   const emptyBy = (w: number) => {
     const all: InkLoad = {
@@ -67,7 +80,7 @@ export function inkLasts(facts: InkFacts, fit: InkFit, today: string): InkLasts 
     const { ml, off } = usedBy(fit, all);
     const further = w * spread + (w * w * spread) / perWeek.length;
     return cumulativeStdNormalProbability(
-      (ml - now.ml) / Math.sqrt(off ** 2 + scatter ** 2 + further),
+      (ml - there) / Math.sqrt(off ** 2 + scatter ** 2 + further),
     );
   };
   // It is not empty yet: chances are of what remains.
@@ -84,7 +97,7 @@ export function inkLasts(facts: InkFacts, fit: InkFit, today: string): InkLasts 
     return daysAfter(today, Math.round(high * WEEK));
   };
   return {
-    left: Math.max(0, now.ml - used),
+    left: Math.max(0, there - used),
     off: Math.hypot(usedOff, scatter),
     perWeek: rate,
     early: when(EARLY),

@@ -26,8 +26,8 @@ export interface UsedCartridge {
   to: string;
   load: InkLoad;
   ml: number;
-  /** Somebody said that it was not empty. */
-  early: boolean;
+  /** What was left in it, 0..1, where somebody said that it was not empty. */
+  wasLeft: number;
   /** Most of it went into the tubes: it says nothing of use. */
   firstFill: boolean;
 }
@@ -42,7 +42,7 @@ export const usedCartridges = (facts: InkFacts): UsedCartridge[] =>
       to: next.at,
       load: loadBetween(facts, c.at, next.at),
       ml: c.ml * (1 - left),
-      early: left > 0,
+      wasLeft: left,
       firstFill: c.firstFill === true,
     };
   });

@@ -54,6 +54,9 @@ export interface InkRules {
   scatter: number;
   /** A gauge at or under this share has warned. */
   warns: number;
+  /** What the tubes leave in a cartridge of the first set, a share of it, and how far off that may be. */
+  firstLeft: number;
+  firstOff: number;
 }
 
 /** Rules of thumb to begin with; what is fitted takes their place cartridge by cartridge. */
@@ -63,4 +66,13 @@ export const INK_RULES: InkRules = {
   perDay: 0.04,
   scatter: 0.05,
   warns: 0.2,
+  firstLeft: 0.35,
+  firstOff: 0.1,
 };
+
+/** What a cartridge holds for printing, ml, and how far off that may be: the first fills the tubes. */
+export const heldBy = (
+  { ml, firstFill }: Pick<InkChange, 'ml' | 'firstFill'>,
+  rules: InkRules,
+): { ml: number; off: number } =>
+  firstFill ? { ml: rules.firstLeft * ml, off: rules.firstOff * ml } : { ml, off: 0 };

@@ -120,12 +120,14 @@ it('usual fees are in the currency asked for', () => {
 it('a price starts with what is known, and never with nothing where it is', () => {
   const known = {
     currency: 'EUR',
+    printing: minor(84),
     paper: minor(640),
     capture: minor(4500),
     proofs: minor(1800),
     editionSize: 30,
   };
   expect(startPrice(known)).toMatchObject({
+    printing: 84,
     paper: 640,
     capture: 4500,
     proofs: 1800,
@@ -134,12 +136,14 @@ it('a price starts with what is known, and never with nothing where it is', () =
   });
   const blank = {
     currency: 'JPY',
+    printing: null,
     paper: null,
     capture: null,
     proofs: null,
     editionSize: null,
   };
   expect(startPrice(blank)).toMatchObject({
+    printing: 0,
     paper: 0,
     packing: 5,
     expectedImpressions: 10,

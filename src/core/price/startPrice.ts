@@ -6,7 +6,9 @@ import type { PriceValues } from './priceValues';
 /** What the studio knows of a size when its price is made; null: not known. Minor units. */
 export interface KnownCosts {
   currency: string;
-  /** A sheet of the paper that was approved for it. */
+  /** The ink of one print, where it is printed here. */
+  printing: Minor | null;
+  /** The paper of one print: what the last one took of its lot, else its part of a sheet. */
   paper: Minor | null;
   /** What hiring or doing its capture comes to, once. */
   capture: Minor | null;
@@ -25,7 +27,7 @@ export function startPrice(known: KnownCosts): PriceValues {
     minor((hundredths / 100) * 10 ** currencyDigits(known.currency));
   const none = of(0);
   return {
-    printing: none,
+    printing: known.printing ?? none,
     paper: known.paper ?? none,
     capture: known.capture ?? none,
     proofs: known.proofs ?? none,

@@ -43,6 +43,15 @@ export type TodayLine = { urgency: Urgency } & (
       orderIn: number | null;
     }
   | {
+      /** An ink to be bought; `orderIn` null: its gauge warns, and nothing else is known. */
+      what: 'ink';
+      printerId: number;
+      printer: string;
+      inkId: number;
+      ink: string;
+      orderIn: number | null;
+    }
+  | {
       what: 'edition';
       workId: number;
       work: string;
@@ -84,6 +93,14 @@ export interface TodayFacts {
     /** The last day on which a delivery is ordered in time, where that can be told. */
     orderBy?: string | null;
   }[];
+  /** Inks with the last day on which one that is ordered comes in time, where that can be told. */
+  inks: {
+    printerId: number;
+    printer: string;
+    inkId: number;
+    ink: string;
+    orderBy: string | null;
+  }[];
   editions: { workId: number; work: string; size: string; left: number; of: number }[];
   references: { workId: number; work: string; sizeKey: string; why: string }[];
   untagged: { workId: number; work: string }[];
@@ -105,7 +122,7 @@ export interface TodayRules {
   dueWithinDays: number;
   /** An edition with this share or less left is nearly closed. */
   nearlyClosedShare: number;
-  /** A paper stands there when it is to be ordered within so many days. */
+  /** A paper or an ink stands there when it is to be ordered within so many days. */
   orderWithinDays: number;
   /** A backup is due when something was written and the last one is so many days old. */
   backupAfterDays: number;
@@ -174,6 +191,18 @@ function paperLine(
   return [{ what: 'paper', urgency, ...line }];
 }
 
+/** An ink that is to be bought soon, or whose gauge alone warns. */
+function inkLine(
+  { orderBy, printerId, printer, inkId, ink }: TodayFacts['inks'][number],
+  today: string,
+  { orderWithinDays }: TodayRules,
+): TodayLine[] {
+  const orderIn = orderBy === null ? null : daysUntil(orderBy, today);
+  if (orderIn !== null && orderIn > orderWithinDays) return [];
+  const urgency = orderIn !== null && orderIn <= 0 ? 'due' : 'low';
+  return [{ what: 'ink', urgency, printerId, printer, inkId, ink, orderIn }];
+}
+
 const RANK: Record<Urgency, number> = { late: 0, due: 1, low: 2, waiting: 3 };
 
 /** What is due, waiting, low, late: most urgent first. `today` is an ISO day. */
@@ -199,6 +228,7 @@ export function todayLines(
       ...r,
     })),
     ...facts.papers.flatMap((p) => paperLine(p, today, rules)),
+    ...facts.inks.flatMap((i) => inkLine(i, today, rules)),
     ...facts.voided.map((v): TodayLine => ({ what: 'voided', urgency: 'due', ...v })),
     ...facts.materials.map(({ id, name, pieces, reorderPoint }): TodayLine => ({
       what: 'material',

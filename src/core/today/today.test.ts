@@ -9,6 +9,7 @@ const none: TodayFacts = {
   materials: [],
   voided: [],
   editions: [],
+  inks: [],
   references: [],
   untagged: [],
   noMaster: [],

@@ -120,6 +120,27 @@ export async function entryIdOf(
   return row?.id ?? null;
 }
 
+/** The last prints of a size on a paper, newest first: proofs, impressions, prints without a number. */
+export async function printsOfSize(
+  db: Reading,
+  of: { workId: number; sizeKey: string; paperId: number },
+): Promise<number[]> {
+  const rows = await db
+    .select({ id: printEntries.id })
+    .from(printEntries)
+    .where(
+      and(
+        eq(printEntries.workId, of.workId),
+        eq(printEntries.sizeKey, of.sizeKey),
+        eq(printEntries.paperId, of.paperId),
+        inArray(printEntries.kind, ['proofRound', 'impression', 'print']),
+      ),
+    )
+    .orderBy(desc(printEntries.at), desc(printEntries.id))
+    .limit(5);
+  return rows.map((r) => r.id);
+}
+
 export interface EntryFilter {
   workId?: number;
   kind?: EntryKind;

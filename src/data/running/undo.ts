@@ -8,6 +8,8 @@ import {
   devices,
   materials,
   papers,
+  printerInks,
+  printers,
   settings,
   undoSteps,
   works,
@@ -22,6 +24,8 @@ const TABLES = {
   device: devices,
   material: materials,
   customer: customers,
+  printer: printers,
+  printerInk: printerInks,
 };
 export type EditedTable = keyof typeof TABLES;
 type Values = Record<string, string | number | boolean | null>;

@@ -16,5 +16,6 @@ export * from './parcel';
 export * from './log';
 export * from './lot';
 export * from './cut';
+export * from './ink';
 export * from './running';
 export * from './now';

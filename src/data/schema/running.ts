@@ -9,6 +9,7 @@ export type JobKind =
   | 'printFile'
   | 'sheet'
   | 'gang'
+  | 'ink'
   | 'handOver'
   | 'backup'
   | 'check'

@@ -32,6 +32,7 @@ import type { Reading, BenchSettings } from '@/data';
 import {
   fallingShort,
   followedJob,
+  inksToBuy,
   jobWords,
   lapsedNow,
   now,
@@ -149,8 +150,9 @@ export async function loadTable() {
     lapsed(db, settings),
   ]);
   const known = [...low, ...usable.filter((p) => !low.some((l) => l.id === p.id))];
-  const [lasting, backup, span, light] = await Promise.all([
+  const [lasting, inks, backup, span, light] = await Promise.all([
     lastingOf(db, known, today),
+    inksToBuy(db, today),
     lastDone(db, 'backup'),
     writtenSpan(db),
     lightNow(db),
@@ -160,6 +162,7 @@ export async function loadTable() {
       orders,
       proofsOut: out,
       papers: known.map((p) => ({ ...p, orderBy: lasting.get(p.id)?.orderBy ?? null })),
+      inks,
       materials,
       voided,
       editions: editions.map((e) => ({ ...e, size: sizeLabel(e.sizeKey) })),

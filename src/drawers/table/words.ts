@@ -69,6 +69,13 @@ export function sayLine(line: TodayLine): Said {
         href: `/papers?paper=${line.paperId}`,
         verb: line.discontinued ? 'Replace it' : 'Order paper',
       };
+    case 'ink':
+      return {
+        what: `${line.ink} of ${line.printer}`,
+        figure: line.orderIn === null ? 'the gauge warns' : whenToOrder(line.orderIn),
+        href: `/printers?printer=${line.printerId}&ink=${line.inkId}`,
+        verb: line.orderIn === null ? 'See the ink' : 'Buy ink',
+      };
     case 'edition':
       return {
         what: `${line.work}, edition ${line.size}`,

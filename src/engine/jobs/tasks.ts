@@ -22,6 +22,7 @@ import { lightnessAt } from '../colour/lightness';
 import { reducePicture } from '../passes/reducePass';
 import { deflatedSamples, writeSheet } from '../passes/sheetPass';
 import { writeGang } from '../passes/gangPass';
+import { inkOfPicture } from '../passes/inkPass';
 import { figuresPart } from '../passes/proofFigures';
 import { proofTile } from '../passes/proofTilePass';
 import { softProofRows } from '../passes/softProofPass';
@@ -70,6 +71,7 @@ export const TASKS = {
   encode: encodePass,
   sheet: writeSheet,
   gang: writeGang,
+  ink: (input: Parameters<typeof inkOfPicture>[0]) => inkOfPicture(input),
   deflatedSamples,
   reduce: reducePicture,
   ruleDifference: (input: Parameters<typeof ruleDifference>[0]) => ruleDifference(input),

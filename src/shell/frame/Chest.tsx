@@ -8,6 +8,7 @@ const DRAWERS = [
   ['/', 'Table'],
   ['/works', 'Works'],
   ['/papers', 'Papers'],
+  ['/printers', 'Printers'],
   ['/materials', 'Packing'],
   ['/proofs', 'Proofs'],
   ['/editions', 'Editions'],

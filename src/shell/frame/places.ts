@@ -15,6 +15,7 @@ export const PLACES: readonly Place[] = [
   { name: 'Table', about: 'what is due today', href: '/', key: 't' },
   { name: 'Works', about: 'drawer', href: '/works', key: 'w' },
   { name: 'Papers', about: 'drawer', href: '/papers', key: 'p' },
+  { name: 'Printers', about: 'drawer, their inks in it', href: '/printers' },
   { name: 'Packing', about: 'drawer', href: '/materials' },
   { name: 'Proofs', about: 'drawer', href: '/proofs', key: 'r' },
   { name: 'Editions', about: 'drawer', href: '/editions', key: 'e' },

@@ -5,9 +5,11 @@ import { writeAmount, writePercent } from '@/core/input';
 import { usualFees } from '@/core/price';
 import { EnterForm, FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
-import { useBench } from '@/shell/figures';
+import { useBench, useFormat } from '@/shell/figures';
 import { SectionLabel } from '@/shell/words';
 import { priceForm } from './priceForm';
+import type { PriceView } from './view';
+import { inkHint, paperHint } from './words';
 
 const Columns = styled.div`
   display: grid;
@@ -38,14 +40,17 @@ const FEES = ['commission', 'payment', 'fixed'] as const;
 export function PriceFields({
   form,
   currency,
+  rests,
   onKeep,
 }: {
   form: Form;
   currency: string;
+  rests: PriceView['rests'];
   onKeep: () => void;
 }) {
   const channel = form.watch('channel') ?? '';
   const { locale } = useBench();
+  const format = useFormat();
   const { dirtyFields } = form.formState;
   const chosen = dirtyFields.channel === true;
   const typed = FEES.some((name) => dirtyFields[name]);
@@ -62,7 +67,14 @@ export function PriceFields({
       <Columns>
         <div>
           <SectionLabel>Each impression</SectionLabel>
-          <FormFields {...field} only={EACH} />
+          <FormFields
+            {...field}
+            only={EACH}
+            hints={{
+              printing: rests.ink ? inkHint(rests.ink, format) : undefined,
+              paper: rests.paper ? paperHint(rests.paper, format) : undefined,
+            }}
+          />
         </div>
         <div>
           <SectionLabel>Once, spread over the edition</SectionLabel>

@@ -142,7 +142,12 @@ function PriceOfSize(view: PriceView) {
                 No price can be found from these numbers; the field says why.
               </p>
             )}
-            <PriceFields form={keeping.form} currency={currency} onKeep={keeping.submit} />
+            <PriceFields
+              form={keeping.form}
+              currency={currency}
+              rests={view.rests}
+              onKeep={keeping.submit}
+            />
           </>
         )}
       </Surface>

@@ -18,6 +18,7 @@ afterAll(() => here.end());
 const EURO = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
 const NOTHING_KNOWN = {
   currency: 'EUR',
+  printing: null,
   paper: null,
   capture: null,
   proofs: null,

@@ -3,30 +3,67 @@ import type { KnownCosts } from '@/core/price';
 import { ownCaptureCost } from '@/core/capture/plan';
 import { referenceProof } from '@/core/proof';
 import { sum } from '@/core/units';
-import { editionsOf, getPaper, pricesOf, proofsOf } from '@/data';
-import type { BenchSettings, Proof, Reading } from '@/data';
-import { loadWorkPage, offeredRungs } from '@/studio';
+import type { Minor } from '@/core/units';
+import { editionsOf, getPaper, pricesOf, printFilesOf, printsHere, proofsOf } from '@/data';
+import type { BenchSettings, PaperRow, Proof, Reading } from '@/data';
+import {
+  inkCost,
+  loadWorkPage,
+  nominalExtent,
+  ofPrintFile,
+  offeredRungs,
+  paperCost,
+  printedExtent,
+  todayOf,
+} from '@/studio';
+
+/** What paper and ink of one print of a size cost, where that is known, in whatever currency. */
+async function printCosts(
+  db: Reading,
+  { workId, sizeKey }: { workId: number; sizeKey: string },
+  { paper, route }: { paper: PaperRow; route: string },
+  today: string,
+) {
+  if (!(await printsHere(db, route))) return { paper: null, ink: null };
+  const file = (await printFilesOf(db, workId)).find((f) => f.sizeKey === sizeKey) ?? null;
+  const thing = file && ofPrintFile(file);
+  const extent = thing ? printedExtent(thing, thing.ppi) : nominalExtent(sizeKey);
+  return {
+    paper: await paperCost(db, { workId, sizeKey }, paper, extent),
+    ink: await inkCost(db, { file, sizeKey, paper }, today),
+  };
+}
 
 /** What the studio knows of the costs of a size, in the currency of the bench. */
 async function knownCosts(
   db: Reading,
   proofs: readonly Proof[],
-  { sizeKey, editionSize }: { sizeKey: string; editionSize: number | null },
-  { currency, hire }: BenchSettings,
-): Promise<KnownCosts> {
+  size: { workId: number; sizeKey: string; editionSize: number | null },
+  settings: BenchSettings,
+): Promise<{ known: KnownCosts; rests: Awaited<ReturnType<typeof printCosts>> }> {
+  const { sizeKey, editionSize } = size;
+  const { currency, hire } = settings;
   const own = proofs.filter((p) => p.sizeKey === sizeKey);
   const reference = referenceProof(own, { sizeKey }) ?? own.at(-1);
   const paper = reference && (await getPaper(db, reference.paperId));
   const costs = own.filter((p) => p.currency === currency).map((p) => p.cost);
   const [first, ...rest] = costs;
-  return {
+  const rests =
+    paper && reference
+      ? await printCosts(db, size, { paper, route: reference.route }, todayOf(settings))
+      : { paper: null, ink: null };
+  const inBench = (cost: { amount: Minor; currency: string } | null) =>
+    cost?.currency === currency ? cost.amount : null;
+  const known = {
     currency,
-    paper: paper?.currency === currency ? paper.price : null,
+    printing: inBench(rests.ink),
+    paper: inBench(rests.paper),
     // Said in another currency it is not known in this one.
     capture: hire.currency === currency ? ownCaptureCost(hire) : null,
     proofs: first === undefined ? null : sum(first, ...rest),
     editionSize,
   };
+  return { known, rests };
 }
 
 /** The price station: the last reckoning of a size, or what is known and usual. */
@@ -44,10 +81,14 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     editions.find((e) => e.sizeKey === 'all');
   const set = prices.find((p) => p.sizeKey === picked?.key) ?? null;
   const { currency } = settings;
-  const known = await knownCosts(
+  const { known, rests } = await knownCosts(
     db,
     proofs,
-    { sizeKey: picked?.key ?? '', editionSize: edition?.declaration.size || null },
+    {
+      workId: work.id,
+      sizeKey: picked?.key ?? '',
+      editionSize: edition?.declaration.size || null,
+    },
     settings,
   );
   return {
@@ -59,6 +100,8 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     currency,
     set: set && { price: set.price, currency: set.currency, at: set.at },
     start: set?.currency === currency ? set.values : startPrice(known),
+    /** What paper and ink of a print are known to cost, and what that rests on. */
+    rests,
     ladder: offered.map((o) => {
       const own = prices.find((p) => p.sizeKey === o.key);
       return {

@@ -3,6 +3,7 @@ import type { JobDefinition } from './definition';
 import { backup } from './kinds/backup';
 import { check } from './kinds/check';
 import { gang } from './kinds/gang';
+import { ink } from './kinds/ink';
 import { handOverFiles } from './kinds/handOver';
 import { inspectMaster } from './kinds/inspect';
 import { intake } from './kinds/intake';
@@ -19,6 +20,7 @@ export const JOB_KINDS = {
   printFile,
   sheet,
   gang,
+  ink,
   handOver: handOverFiles,
   backup,
   check,

@@ -33,7 +33,9 @@ const placeOf = ({ kind, workId }: JobNow): string =>
       ? '/safekeeping'
       : kind === 'gang' || kind === 'handOver'
         ? '/papers'
-        : '/';
+        : kind === 'ink'
+          ? '/printers'
+          : '/';
 
 /** All that runs and waits, in its order, and what ended last. */
 export async function runningNow(open: Studio): Promise<RunningJob[]> {

@@ -38,7 +38,8 @@ export const ofPrintFile = (file: PrintFile): PrintedThing => ({
   target: file.recipe.convert.target,
 });
 
-const ofSheetFile = (file: SheetFile): PrintedThing => {
+/** The same of a proof or settings sheet, or of a whole sheet of prints. */
+export const ofSheetFile = (file: SheetFile): PrintedThing => {
   const { recipe } = sheetKind(file.content.kind).tried(file.content);
   return {
     name: file.name,

@@ -8,6 +8,9 @@ import { nominalSize } from '@/core/size';
 import { formatDay, formatMoney } from '@/core/units';
 import type { Minor } from '@/core/units';
 import type { LogLine } from '@/data';
+import { INK_VERBS } from './inkLogWords';
+import { plain } from './logDetail';
+import type { Detail } from './logDetail';
 import { lotAmount as amountWords } from './lotWords';
 
 /** What a line of the log book needs to be said. */
@@ -31,13 +34,9 @@ export interface SaidLine {
   text: string;
 }
 
-type Detail = LogLine['detail'];
 const spaceOf = (id: string) =>
   id.startsWith('icc:') ? 'a printer’s profile' : (RGB_SPACES[id as SpaceId]?.name ?? id);
 const kernelOf = (id: string) => KERNELS[id as KernelId]?.name ?? id;
-const plain = (d: Detail, key: string) =>
-  d[key] === null || d[key] === undefined ? '' : String(d[key]);
-
 /** How much of which lot. */
 const lotAmount = (d: Detail) =>
   `${amountWords(plain(d, 'kind'), Number(d.amount))} of ${plain(d, 'paper')}, lot ${plain(d, 'lot')},`;
@@ -78,6 +77,7 @@ const ofParcel = (d: Detail) =>
   plain(d, 'parcel') ? `, parcel ${plain(d, 'parcel')}` : '';
 
 const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
+  ...INK_VERBS,
   'work.new': () => 'Taken into the drawer.',
   'work.edited': (d) => `Changed: ${plain(d, 'fields') || 'nothing'}.`,
   'work.removed': (d) => `Work “${plain(d, 'name')}” taken out of the drawer.`,

@@ -1,9 +1,9 @@
 'use server';
 import { USUAL_RULES, cutFault, locksOf, planFault, sheetJob, toldPlan } from '@/core/cut';
-import type { SheetPlanState } from '@/core/cut';
+import type { SheetPlanState, SheetRules } from '@/core/cut';
 import type { Answer } from '@/core/input';
-import { addSheetPlan, getPaper, keepPlanState, lastPlanState } from '@/data';
-import type { SheetPlan, Writing } from '@/data';
+import { addSheetPlan, getPaper, keepPlanState, lastPlanState, ownPrinterOf } from '@/data';
+import type { Reading, SheetPlan, Writing } from '@/data';
 import { act, refuse, stockToCut } from '@/studio';
 import { cutFaultWords } from '@/studio/words/cutWords';
 import { beginForm, foundForm, piecesForm, rulesForm, rulesOf } from './sheetForms';
@@ -40,18 +40,27 @@ async function toBePlanned(
   return fault ? refuse(fault) : keepPlanState(tx, plan.id, state, at);
 }
 
+/** The rules of the plan before, but the margins of the own printer, where one is described. */
+async function rulesToBegin(db: Reading): Promise<SheetRules> {
+  const [before, printer] = [await lastPlanState(db), await ownPrinterOf(db)];
+  const rules = before?.rules ?? USUAL_RULES;
+  if (!printer) return rules;
+  const { marginLeft: left, marginRight: right } = printer;
+  const { marginTop: top, marginBottom: bottom } = printer;
+  return { ...rules, margin: { left, right, top, bottom } };
+}
+
 /** Begins a plan of sheets of a paper, with what open orders wait for on it. */
 export async function beginSheets(typed: unknown): Promise<Answer<number>> {
   return act(beginForm, typed, {}, async ({ paperId }, { write, at }) =>
     write(async (tx) => {
       if (!(await getPaper(tx, paperId)))
         return refuse('This paper is not in the drawer any more.');
-      const [before, pieces, stock] = [
-        await lastPlanState(tx),
+      const [rules, pieces, stock] = [
+        await rulesToBegin(tx),
         await waitingPiecesOf(tx, paperId),
         await stockToCut(tx, paperId, null),
       ];
-      const rules = before?.rules ?? USUAL_RULES;
       const empty = { begun: [], locks: [], plan: null, stopped: false };
       const state = { pieces, lots: null, rules, stock, ...empty };
       return addSheetPlan(tx, { paperId, state, at });

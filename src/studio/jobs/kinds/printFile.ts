@@ -20,6 +20,7 @@ import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
 import { targetFor } from '../../reads/targets';
+import { estimateNewFile } from './ink';
 
 /** What a file is called, and the how manieth of its size, kind and colours it is. */
 export interface FileNamed {
@@ -231,7 +232,8 @@ async function printFileRun(
   progress: Progress,
   signal: AbortSignal,
 ): Promise<void> {
-  await writePrintFile(open, order, progress, signal);
+  const id = await writePrintFile(open, order, progress, signal);
+  await estimateNewFile(open, id, signal);
 }
 
 export const printFile: JobDefinition<PrintFileOrder> = {

@@ -1,0 +1,4 @@
+export * from './demand';
+export * from './roles';
+export * from './separate';
+export * from './stats';

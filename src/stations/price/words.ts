@@ -1,0 +1,26 @@
+import type { Format } from '@/shell/figures';
+import type { InkCost, paperCost } from '@/studio';
+
+const FROM = {
+  print: 'what the last print took of its lot',
+  lot: 'what it takes of the lot in stock',
+  sheet: 'its part of a sheet',
+} as const;
+
+/** What the paper of a print is known to cost. */
+export const paperHint = (
+  { amount, currency, from }: Awaited<ReturnType<typeof paperCost>>,
+  format: Pick<Format, 'money'>,
+): string => `Known: ${format.money(amount, currency)}, ${FROM[from]}.`;
+
+/** What the ink of a print is reckoned to cost, and how well that is known. */
+export function inkHint(ink: InkCost, format: Pick<Format, 'money' | 'number'>): string {
+  const { amount, currency, printer, laid, beside, estimated, cartridges } = ink;
+  const rests =
+    cartridges === 0
+      ? 'by rules of thumb'
+      : estimated
+        ? 'from the picture'
+        : 'as prints are on average';
+  return `Ink: ${format.money(amount, currency)} on ${printer}, ${rests}: ${format.number(laid, 1)}\u202fml, and ${format.number(beside, 1)} for cleaning and idle days.`;
+}
