@@ -7,7 +7,7 @@ import { link } from '@/core/edition';
 import { answersErrands, plainRecipe, routeKind, ruleOf } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { plainLayout } from '@/core/size';
-import { mm } from '@/core/units';
+import { minor, mm } from '@/core/units';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
 import { openDatabase } from './database';
 import { checkLedger } from './edition/checkLedger';
@@ -16,6 +16,9 @@ import { markCutOff, newestJob } from './running/jobs';
 import { readEntries } from './log/printEntries';
 import { routesNow } from './prepare/errands';
 import { sheetPlansOf } from './cut/sheetPlans';
+import { addInkEvent, inkEventsOf } from './ink/inkEvents';
+import { printedHere } from './ink/printedHere';
+import { addPrinter, addPrinterInk, listPrinters } from './ink/printers';
 import { lotsOf, usesOfPapers } from './paper/lots';
 import { paperNamed } from './paper/papers';
 import { paperWithStock } from './paper/papersPage';
@@ -392,5 +395,64 @@ it('lots and what was taken of them are the same before plans of sheets were kep
   );
   expect(await sheetPlansOf(db.read, 1, 9)).toEqual([]);
   await expect(db.read.run('UPDATE lot_use SET amount = 1')).rejects.toThrow();
+  db.close();
+});
+
+it('what was printed before printers were described counts for one that is described after', async () => {
+  await before('0028_printers');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-11-20T10:00:00.000Z';
+  await client.executeMultiple(`
+    INSERT INTO work (title, artist, year, kind, medium, width_mm, height_mm, price_minor, currency, created_at)
+      VALUES ('Old Quay', 'Senna Quillfeather', 2024, 'painting', 'Oil', 300, 400, 100, 'EUR', '${at}');
+    INSERT INTO print_entry (kind, ref, what, work_id, size_key, recipe_name, paper, route, setting, currency, at)
+      VALUES ('impression', 1, 'impression 1/30', 1, 'isoA-A3', '', 'Linen 300', '', '', '', '${at}'),
+        ('impression', 2, 'impression 2/30', 1, 'isoA-A3', '', 'Linen 300', '', '', '', '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect(await listPrinters(db.read)).toEqual([]);
+  expect(
+    await printedHere(db.read, { routes: [''], own: true, since: '2026-01-01' }),
+  ).toMatchObject([{ day: '2026-11-20', sizeKey: 'isoA-A3', count: 2, fileId: null }]);
+  await db.write(async (tx) => {
+    const printerId = await addPrinter(tx, {
+      name: 'Heron 24',
+      route: '',
+      widest: mm(610),
+      takes: 'both',
+      marginLeft: mm(3),
+      marginRight: mm(3),
+      marginTop: mm(3),
+      marginBottom: mm(14),
+      supplier: '',
+      deliveryDays: null,
+      note: '',
+      createdAt: at,
+    });
+    const inkId = await addPrinterInk(
+      tx,
+      {
+        printerId,
+        name: 'Cyan',
+        role: 'cyan',
+        papers: 'all',
+        ml: 80,
+        price: minor(1),
+        currency: 'EUR',
+      },
+      { at, printer: 'Heron 24' },
+    );
+    await addInkEvent(tx, {
+      printerId,
+      inkId,
+      kind: 'changed',
+      day: '2026-01-05',
+      ml: 80,
+      at,
+    });
+  });
+  expect(await inkEventsOf(db.read, 1)).toMatchObject([{ day: '2026-01-05', ml: 80 }]);
+  await expect(db.read.run('UPDATE ink_event SET ml = 1')).rejects.toThrow();
   db.close();
 });

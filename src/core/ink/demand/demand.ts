@@ -33,7 +33,7 @@ function leftOf(split: Split, channel: Channel, has: ReadonlySet<string>): Amoun
  * kind share; an ink of a mixed colour takes half of what its two would lay together; a clear one
  * lies over all of a glossy print. An ink that is not for such a paper takes none. `glossy` is
  * null where the paper is not known: every ink of one kind has its share then.
- * @example coverages([{ role: 'clear', papers: 'glossy' }], stats, true) // [1]
+ * @example coverages([{ role: 'clear', papers: 'glossy' }], inkStats([Uint16Array.of(0, 0, 0)], 3), true) // [1]
  */
 export function coverages(
   inks: readonly InkInPrinter[],
