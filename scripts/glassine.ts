@@ -5,6 +5,7 @@ import { startWorkersBy } from '@/engine';
 import { Stop } from './commands/command';
 import type { Command, Flags } from './commands/command';
 import { cut } from './commands/cut';
+import { ink, inkDemand } from './commands/ink';
 import { inspect, intake, rules } from './commands/pictures';
 import { proofCompare } from './commands/photograph';
 import { softproof, stripCompare } from './commands/proof';
@@ -22,6 +23,8 @@ const COMMANDS: readonly Command[] = [
   stripCompare,
   proofCompare,
   cut,
+  ink,
+  inkDemand,
   backup,
   verify,
   restore,

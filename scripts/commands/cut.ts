@@ -1,4 +1,5 @@
-import { NotCut, planCutFile } from '@/studio/reads/cutFile';
+import { planCutFile } from '@/studio/reads/cutFile';
+import { BadJob } from '@/studio/reads/jobFile';
 import { Stop, said, saying } from './command';
 import type { Command } from './command';
 
@@ -21,7 +22,7 @@ export const cut: Command = {
       console.log(JSON.stringify(plan));
     } catch (error) {
       said();
-      if (error instanceof NotCut) throw new Stop(error.message);
+      if (error instanceof BadJob) throw new Stop(error.message);
       throw error;
     }
   },

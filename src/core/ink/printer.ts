@@ -32,6 +32,8 @@ export interface PrintedHere {
   stats: InkStats | null;
   /** Null: it is not known on what. */
   glossy: boolean | null;
+  /** What each ink covers of them, 0..1, where that is known itself. */
+  covers?: readonly number[];
 }
 
 /** What somebody noted of an ink; of a cleaning, which is of all inks, `inkId` is null. */
@@ -108,7 +110,9 @@ const byTime = (a: { at: string }, b: { at: string }) =>
 function printedByInk({ inks, printed }: PrinterFacts): InkFacts['printed'][] {
   const usual = usualStats(printed);
   const sorted = [...printed].sort(byTime);
-  const each = sorted.map(({ stats, glossy }) => coverages(inks, stats ?? usual, glossy));
+  const each = sorted.map(
+    ({ stats, glossy, covers }) => covers ?? coverages(inks, stats ?? usual, glossy),
+  );
   return inks.map((_, i) =>
     sorted.map(({ at, area }, p) => ({ at, area, coverage: each[p]![i]! })),
   );

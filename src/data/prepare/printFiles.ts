@@ -71,18 +71,6 @@ export const printFilesOf = (db: Reading, workId: number): Promise<PrintFile[]> 
     .where(and(eq(printFiles.workId, workId), eq(printFiles.kind, 'print')))
     .orderBy(desc(printFiles.id));
 
-/** The newest print file of each size of every work, as they were written. */
-export const newestPrintFiles = (db: Reading): Promise<PrintFile[]> =>
-  db
-    .select()
-    .from(printFiles)
-    .where(
-      sql`${printFiles.kind} = 'print' AND NOT EXISTS (SELECT 1 FROM print_file g
-        WHERE g.work_id = ${printFiles.workId} AND g.size_key = ${printFiles.sizeKey}
-          AND g.kind = 'print' AND g.id > ${printFiles.id})`,
-    )
-    .orderBy(printFiles.id);
-
 /** What the newest print files of some works were made by: of each size one, and one in ink beside it. */
 export const newestRecipes = (
   db: Reading,
@@ -125,3 +113,15 @@ export async function newestFilesElsewhere(
     .orderBy(desc(printFiles.id))
     .limit(limit);
 }
+
+/** The newest print file of each size of every work, the last that was written first; the last few of them. */
+export const newestPrintFiles = (db: Reading, most = Infinity): Promise<PrintFile[]> =>
+  db
+    .select()
+    .from(printFiles)
+    .where(
+      sql`${printFiles.id} IN (SELECT max(id) FROM print_file WHERE kind = 'print'
+        GROUP BY work_id, size_key)`,
+    )
+    .orderBy(desc(printFiles.id))
+    .limit(Number.isFinite(most) ? most : -1);

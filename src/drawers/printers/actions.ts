@@ -11,6 +11,7 @@ import {
   removeRow,
 } from '@/data';
 import { act, refuse, staleForm } from '@/studio';
+import { lookAtPrints } from './lookAtPrints';
 import {
   SET_ROLES,
   editInkForm,
@@ -46,7 +47,8 @@ function allMargin({ widest, marginLeft, marginRight }: PrinterInput) {
 
 /** Takes a printer into the drawer, with its inks. */
 export async function createPrinter(typed: unknown): Promise<Answer<number>> {
-  return act(newPrinterForm, typed, WORDS, async (v, { settings, write, at, undoable }) => {
+  return act(newPrinterForm, typed, WORDS, async (v, tools) => {
+    const { settings, write, at, undoable } = tools;
     const { inks, ml, price, ...printer } = v;
     const missing = (name: 'ml' | 'price', title: string) => {
       const message = `${title}: say it of one cartridge, or choose no inks yet.`;
@@ -54,7 +56,7 @@ export async function createPrinter(typed: unknown): Promise<Answer<number>> {
     };
     if (inks !== 'none' && ml === null) return missing('ml', 'One holds');
     if (inks !== 'none' && price === null) return missing('price', 'One costs');
-    return write(async (tx) => {
+    const made = await write(async (tx) => {
       if (await printerNamed(tx, v.name)) return nameTaken(v.name);
       const fault = allMargin(printer);
       if (fault) return fault;
@@ -78,6 +80,9 @@ export async function createPrinter(typed: unknown): Promise<Answer<number>> {
         await undoable(tx, `laying in the inks of ${v.name}`, added('printerInk', ...ids));
       return id;
     });
+    if (typeof made === 'number' && inks !== 'none')
+      await lookAtPrints(tools.studio, made, at);
+    return made;
   });
 }
 

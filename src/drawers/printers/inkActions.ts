@@ -9,7 +9,7 @@ import {
   undoInkEvent,
 } from '@/data';
 import type { PrinterInkRow, Reading } from '@/data';
-import { act, refuse, rowId, startJob, studio } from '@/studio';
+import { act, refuse, rowId, studio } from '@/studio';
 import {
   boughtForm,
   changedForm,
@@ -20,6 +20,7 @@ import {
   gaugeForm,
   takeBackForm,
 } from './inkForms';
+import { lookAtPrints } from './lookAtPrints';
 import { INK_GONE, PRINTER_GONE } from './words';
 
 const WORDS: Record<string, string> = {
@@ -173,14 +174,7 @@ export async function takeBackNoted(typed: unknown): Promise<Answer<null>> {
 
 /** Looks at the pictures that were printed and nobody has looked at, as work in the background. */
 export async function estimatePrints(typed: unknown): Promise<Answer<number>> {
-  return act(estimateForm, typed, WORDS, async ({ printerId }, { studio: open, at }) => {
-    if (open.jobs.list().some((j) => j.kind === 'ink')) return 0;
-    const { id } = await startJob(open, {
-      kind: 'ink',
-      workId: null,
-      spec: { printerId },
-      at,
-    });
-    return id;
-  });
+  return act(estimateForm, typed, WORDS, ({ printerId }, { studio: open, at }) =>
+    lookAtPrints(open, printerId, at),
+  );
 }

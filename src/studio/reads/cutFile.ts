@@ -1,33 +1,21 @@
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { mkdir, writeFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { cutFault, isFault, planCuts, smallestSheet } from '@/core/cut';
 import type { CutJob, CutPlan } from '@/core/cut';
 import { cutSvg } from '@/documents';
 import { CUT_SCHEMA } from './cutSchema';
-import { schemaFaults } from '../wayIn/validate';
+import { BadJob, readJobFile } from './jobFile';
 import { cutFaultWords, unplacedWords } from '../words/cutWords';
-
-/** A sentence instead of a plan. */
-export class NotCut extends Error {}
 
 const NO_MARGIN = { left: 0, right: 0, top: 0, bottom: 0 };
 
-/** Reads a job. Throws NotCut, in words. */
+/** Reads a job. Throws BadJob, in words. */
 async function jobIn(path: string): Promise<CutJob> {
-  const name = basename(path);
-  const text = await readFile(path, 'utf8').catch(() => null);
-  if (text === null)
-    throw new NotCut(`${path}: there is no such file, or it cannot be read.`);
-  let read: unknown;
-  try {
-    read = JSON.parse(text);
-  } catch (error) {
-    throw new NotCut(`${name}: it is not JSON (${(error as Error).message}).`);
-  }
-  const [fault] = schemaFaults(CUT_SCHEMA, read);
-  if (fault)
-    throw new NotCut(`${name}: ${fault}. docs/paper-and-sheets.md names every key.`);
-  const job = read as Partial<CutJob> & Pick<CutJob, 'pieces' | 'stock'>;
+  const job = await readJobFile<Partial<CutJob> & Pick<CutJob, 'pieces' | 'stock'>>(
+    path,
+    CUT_SCHEMA,
+    'docs/paper-and-sheets.md',
+  );
   return {
     gutter: 0,
     trim: 0,
@@ -67,7 +55,7 @@ export function cutReport(job: CutJob, plan: CutPlan) {
 
 /**
  * Plans a job in a file. `drawTo`: a folder that each sheet is drawn into at 1 : 1, as SVG.
- * Throws NotCut, in words.
+ * Throws BadJob, in words.
  */
 export async function planCutFile(
   path: string,
@@ -76,7 +64,7 @@ export async function planCutFile(
 ): Promise<ReturnType<typeof cutReport>> {
   const job = await jobIn(path);
   const fault = cutFault(job);
-  if (fault) throw new NotCut(`${basename(path)}: ${cutFaultWords(fault)}`);
+  if (fault) throw new BadJob(`${basename(path)}: ${cutFaultWords(fault)}`);
   const planning = planCuts(job);
   for (;;) {
     const step = planning.next();
@@ -85,7 +73,7 @@ export async function planCutFile(
       continue;
     }
     const plan = step.value;
-    if (isFault(plan)) throw new NotCut(`${basename(path)}: ${cutFaultWords(plan)}`);
+    if (isFault(plan)) throw new BadJob(`${basename(path)}: ${cutFaultWords(plan)}`);
     if (drawTo !== null) await draw(job, plan, drawTo);
     return cutReport(job, plan);
   }
@@ -93,7 +81,7 @@ export async function planCutFile(
 
 async function draw(job: CutJob, plan: CutPlan, folder: string): Promise<void> {
   await mkdir(folder, { recursive: true }).catch(() => {
-    throw new NotCut(`${folder}: no folder can be made there.`);
+    throw new BadJob(`${folder}: no folder can be made there.`);
   });
   const several = new Set(job.pieces.filter((p) => p.count > 1).map((p) => p.id));
   for (const [i, sheet] of plan.sheets.entries()) {
@@ -103,7 +91,7 @@ async function draw(job: CutJob, plan: CutPlan, folder: string): Promise<void> {
       several.has(piece) ? `${piece} (${copy + 1})` : piece;
     await writeFile(file, cutSvg(sheet, title, name), { flag: 'wx' }).catch(
       (error: unknown) => {
-        throw new NotCut(
+        throw new BadJob(
           (error as NodeJS.ErrnoException).code === 'EEXIST'
             ? `${file}: there is a file of that name already. Name another folder.`
             : `${file}: it cannot be written (${(error as Error).message}).`,

@@ -1,13 +1,15 @@
 import {
   addInkDemand,
-  getPrintFile,
   getPrinter,
+  inkDemandsOf,
   inksOfPrinters,
+  newestPrintFiles,
   ownPrinterOf,
+  pictureKey,
   profilesInUse,
   readSettings,
 } from '@/data';
-import type { InkedPicture } from '@/data';
+import type { InkedPicture, PrinterRow } from '@/data';
 import { runInWorker, storePaths } from '@/engine';
 import type { InkWork, Progress } from '@/engine';
 import { inksOfPrinter } from '../../reads/inksOfPrinter';
@@ -62,27 +64,34 @@ async function profilesFor(open: Studio, route: string, target: string): Promise
   return [...new Set(own.map((u) => u.sha256))];
 }
 
+/** A picture that was just written: its file, and the colours that it was written in. */
+export interface NewPicture {
+  sha256: string;
+  target: string;
+}
+
 /**
- * Estimates what a print file that was just written takes, where an own printer has inks. The file
- * is whole already: whatever goes wrong here, it is looked at another time.
+ * Estimates what a file that was just written takes, where an own printer has inks. The file is
+ * whole already: whatever goes wrong here, it is looked at another time.
  */
-export async function estimateNewFile(
+export async function estimateNew(
   open: Studio,
-  fileId: number,
+  { sha256, target }: NewPicture,
   signal: AbortSignal,
 ): Promise<void> {
   try {
     const db = open.db.read;
-    const [file, printer] = [await getPrintFile(db, fileId), await ownPrinterOf(db)];
-    if (!file || file.kind !== 'print' || !printer) return;
-    if ((await inksOfPrinters(db, [printer.id])).length === 0) return;
-    const target = file.recipe.convert.target;
+    const printer = await ownPrinterOf(db);
+    if (!printer || (await inksOfPrinters(db, [printer.id])).length === 0) return;
     const profiles = await profilesFor(open, printer.route, target);
-    await estimateInk(open, file.sha256, profiles, signal);
+    await estimateInk(open, sha256, profiles, signal);
   } catch {
     return;
   }
 }
+
+/** Newest files that are looked at before they are printed. */
+const NEWEST = 200;
 
 const bySha = (pictures: readonly InkedPicture[]) => {
   const files = new Map<string, string[]>();
@@ -91,7 +100,19 @@ const bySha = (pictures: readonly InkedPicture[]) => {
   return [...files];
 };
 
-/** Looks at every picture that a printer printed and nobody has looked at. */
+/** Pictures that are ready to be printed on the own printer and were not looked at. */
+async function ready(open: Studio, printer: PrinterRow): Promise<InkedPicture[]> {
+  const db = open.db.read;
+  if ((await ownPrinterOf(db))?.id !== printer.id) return [];
+  const pictures: InkedPicture[] = [];
+  for (const { sha256, recipe } of await newestPrintFiles(db, NEWEST))
+    for (const profile of await profilesFor(open, printer.route, recipe.convert.target))
+      pictures.push({ sha256, profile });
+  const known = await inkDemandsOf(db, pictures);
+  return pictures.filter((p) => !known.has(pictureKey(p)));
+}
+
+/** Looks at every picture that a printer printed, or is to print, and nobody has looked at. */
 async function inkRun(
   open: Studio,
   { printerId }: InkSpec,
@@ -102,7 +123,10 @@ async function inkRun(
   const printer = await getPrinter(db, printerId);
   if (!printer) throw new Error('the printer is not in the drawer any more');
   const today = todayOf(await readSettings(db));
-  const files = bySha((await inksOfPrinter(db, printer, today)).missing);
+  const printed = (await inksOfPrinter(db, printer, today)).missing;
+  const keys = new Set(printed.map(pictureKey));
+  const more = (await ready(open, printer)).filter((p) => !keys.has(pictureKey(p)));
+  const files = bySha([...printed, ...more]);
   let unreadable = 0;
   for (const [i, [sha256, profiles]] of files.entries()) {
     progress('looking at the pictures', i / files.length);

@@ -6,6 +6,7 @@ import {
   addPrintFile,
   filesOf,
   getMaster,
+  getPrintFile,
   getRecipe,
   getWork,
   jobsToCome,
@@ -20,7 +21,7 @@ import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
 import { targetFor } from '../../reads/targets';
-import { estimateNewFile } from './ink';
+import { estimateNew } from './ink';
 
 /** What a file is called, and the how manieth of its size, kind and colours it is. */
 export interface FileNamed {
@@ -233,7 +234,10 @@ async function printFileRun(
   signal: AbortSignal,
 ): Promise<void> {
   const id = await writePrintFile(open, order, progress, signal);
-  await estimateNewFile(open, id, signal);
+  const file = await getPrintFile(open.db.read, id);
+  if (file?.kind !== 'print') return;
+  const { sha256, recipe } = file;
+  await estimateNew(open, { sha256, target: recipe.convert.target }, signal);
 }
 
 export const printFile: JobDefinition<PrintFileOrder> = {

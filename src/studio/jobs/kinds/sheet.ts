@@ -9,7 +9,7 @@ import {
 } from '@/core/prepare';
 import type { Conversion, PixelRect, SheetContent, StripPatch } from '@/core/prepare';
 import { mmOf } from '@/core/units';
-import { addSheetFile, getMaster, getWork, sheetFilesOf } from '@/data';
+import { addSheetFile, getMaster, getSheetFile, getWork, sheetFilesOf } from '@/data';
 import { rasterPdf } from '@/documents';
 import { partOf, runInWorker, storePaths, writeStripPixels } from '@/engine';
 import type { Progress, SheetPart, SheetWords } from '@/engine';
@@ -18,6 +18,8 @@ import { keeping } from '../../keeping/keeping';
 import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
 import type { JobDefinition } from '../definition';
+import { ofSheetFile } from '../../reads/printedThing';
+import { estimateNew } from './ink';
 import { aboutOf } from './printFile';
 import { targetFor } from '../../reads/targets';
 
@@ -172,7 +174,10 @@ async function sheetRun(
   progress: Progress,
   signal: AbortSignal,
 ): Promise<void> {
-  await writeSheetFile(open, order, progress, signal);
+  const id = await writeSheetFile(open, order, progress, signal);
+  const file = await getSheetFile(open.db.read, id);
+  const thing = file && ofSheetFile(file);
+  if (thing) await estimateNew(open, { ...thing, target: thing.target ?? '' }, signal);
 }
 
 export const sheet: JobDefinition<SheetOrder> = {
