@@ -14,7 +14,7 @@ import {
 import type { NewInkEvent } from '@/data';
 import { SET_ROLES } from '@/drawers/printers/printerForm';
 import { ROLE_WORDS } from '@/drawers/printers/words';
-import { estimateInk } from '@/studio/jobs/kinds/ink';
+import { ink } from '@/studio/jobs/kinds/ink';
 import { inksOfPrinter } from '@/studio/reads/inksOfPrinter';
 import type { Studio } from '@/studio/open/open';
 import { daysAgo } from './tradeSteps';
@@ -65,15 +65,13 @@ async function printer(open: Studio): Promise<number> {
   });
 }
 
-/** Looks at every picture that was printed. */
+/** Looks at every picture that was printed, or is to be. */
 async function looked(open: Studio, printerId: number, today: string, say: Say) {
-  const row = (await getPrinter(open.db.read, printerId))!;
-  const { missing } = await inksOfPrinter(open.db.read, row, today);
   const never = new AbortController().signal;
-  for (const { sha256, profile } of missing)
-    await estimateInk(open, sha256, [profile], never);
-  say(`  the ink of ${missing.length} pictures estimated`);
-  return inksOfPrinter(open.db.read, row, today);
+  const ended = await ink.run(open, { printerId }, () => undefined, never);
+  const { looked: pictures } = (ended as { result: { looked: number } }).result;
+  say(`  the ink of ${pictures} pictures estimated`);
+  return inksOfPrinter(open.db.read, (await getPrinter(open.db.read, printerId))!, today);
 }
 
 /** A year of a printer: its first set, changes as the inks ran out, gauges that say too little, cleanings. */

@@ -7,6 +7,7 @@ import { minor } from '@/core/units';
 import { addRoute, openDatabase, receiveLot, takeOrder } from '@/data';
 import { pdfText, scratch, writeMaster } from './fixtures';
 import { serious } from './support/axe';
+import { choose } from './support/choose';
 import { opened } from './support/opened';
 import { roll } from './support/paperLots';
 import { seedStudio } from './support/seedStudio';
@@ -99,15 +100,14 @@ test('three orders and a proof are planned on one roll, a piece of them by hand'
   await expect(proof).toHaveAccessibleName(across ? /top, locked$/ : /, turned, locked$/);
   await page.getByRole('button', { name: 'Let go' }).click();
   await expect(proof).not.toHaveAccessibleName(/, locked$/);
+  const locks = () =>
+    server.rows(
+      "SELECT json_array_length(state, '$.locks') AS n FROM sheet_plan_state ORDER BY id DESC LIMIT 1",
+    );
+  await expect.poll(locks).toEqual([{ n: 0 }]);
   await proof.focus();
   await page.keyboard.press('k');
-  await expect
-    .poll(() =>
-      server.rows(
-        "SELECT json_array_length(state, '$.locks') AS n FROM sheet_plan_state ORDER BY id DESC LIMIT 1",
-      ),
-    )
-    .toEqual([{ n: 1 }]);
+  await expect.poll(locks).toEqual([{ n: 1 }]);
   await page.reload();
   await expect(proof).toHaveAccessibleName(/locked$/);
   await expect(pieces(page)).toHaveCount(6);
@@ -208,4 +208,47 @@ test('printed, it takes its length of the roll; orders, proof and numbers go on 
   );
   await opened(page, `${server.url}/sheets/1?show=printed`);
   await expect(page.getByText('has its number')).toHaveCount(2);
+});
+
+test('an ink that runs out stands on the table by its day, and is bought', async ({
+  page,
+}) => {
+  await opened(page, `${server.url}/printers`);
+  await page.getByLabel('Name').fill('Heron 24');
+  await page.getByLabel('Delivery takes').fill('5');
+  await choose(page, 'Inks', 'four: cyan, magenta, yellow, black');
+  await page.getByLabel('One holds').fill('6');
+  await page.getByLabel('One costs').fill('12.50');
+  await page.getByRole('button', { name: 'Add this printer' }).click();
+  // What was printed before it was described counts, and the picture of it is looked at.
+  await expect(slip(page, 'Heron 24')).toContainText('Note when its inks were put in');
+  await expect
+    .poll(() => server.rows('SELECT count(*) AS n FROM ink_demand'), { timeout: 60_000 })
+    .toEqual([{ n: 1 }]);
+  await page.getByRole('link', { name: 'Note the first set' }).click();
+  const first = new Date(Date.now() - 60 * 86_400_000).toISOString().slice(0, 10);
+  const [year, month, day] = first.split('-');
+  await page.getByRole('spinbutton').first().click();
+  await page.keyboard.type(`${day}${month}${year}`);
+  await page.getByRole('button', { name: 'Note the first set' }).click();
+  const heron = slip(page, 'Heron 24');
+  await expect(heron).toContainText('First set, apart');
+  expect(await server.rows('SELECT DISTINCT day, first_fill AS f FROM ink_event')).toEqual([
+    { day: first, f: 1 },
+  ]);
+  expect(await serious(page)).toEqual([]);
+  await page.getByRole('link', { name: 'Cleaned' }).click();
+  await page.getByLabel('Counts as').fill('3');
+  await page.getByRole('button', { name: 'Note the cleaning' }).click();
+  await expect(heron).toContainText('Buy Cyan now');
+
+  await opened(page, server.url);
+  await page.getByRole('link', { name: /^Cyan of Heron 24.*Buy ink$/ }).click();
+  await slip(page, 'Cyan').getByRole('link', { name: 'Bought' }).click();
+  await page.getByRole('textbox', { name: 'Cartridges' }).fill('40');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(heron).toContainText('+40');
+  await opened(page, server.url);
+  await expect(page.getByText('Black of Heron 24')).toBeVisible();
+  await expect(page.getByText('Cyan of Heron 24')).toBeHidden();
 });

@@ -8,11 +8,11 @@ import {
   isGlossy,
   meanStats,
 } from '.';
-import type { InkPapers, InkRole } from '.';
+import type { InkInPrinter, InkRole } from '.';
 
 const FULL = 65535;
-const inks = (...roles: InkRole[]) =>
-  roles.map((role) => ({ role, papers: 'all' as InkPapers }));
+const inks = (...roles: InkRole[]): InkInPrinter[] =>
+  roles.map((role) => ({ role, papers: 'all' }));
 const EIGHT = inks(
   'cyan',
   'magenta',

@@ -104,12 +104,7 @@ it('fills the waste box by cleanings, whatever is printed', () => {
     times: 1,
   }));
   const inks = [ink(1, 'cyan'), ink(2, 'black'), { ...ink(3, 'wasteBox'), ml: 400 }];
-  const events = [
-    changed(1, 0),
-    changed(2, 0),
-    changed(3, 0, { ml: 400 } as object),
-    ...clean,
-  ];
+  const events = [changed(1, 0), changed(2, 0), changed(3, 0, { ml: 400 }), ...clean];
   const box = (printed: PrintedHere[]) =>
     inksNow(facts({ inks, events, printed }), today)[2]!.lasts!.left;
   expect(box(weekly(20))).toBe(box(weekly(3)));
@@ -121,7 +116,7 @@ it('is drawn as cartridges with what was read of each, and as weeks', () => {
   const events: InkEvent[] = [
     changed(1, 0),
     { inkId: 1, day: on(50), kind: 'gauge', share: 0.4 },
-    changed(1, 90, { wasLeft: 0.25 } as object),
+    changed(1, 90, { wasLeft: 0.25 }),
     { inkId: 1, day: on(90), kind: 'gauge', share: 1 },
   ];
   const inks = inksNow(facts({ inks: [ink(1, 'cyan')], events }), today);

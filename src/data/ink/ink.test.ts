@@ -163,7 +163,7 @@ describe('what was printed here', () => {
         remarks: '',
         sentAt: at,
         ...more,
-      } as never),
+      }),
     );
   const found = (own = true) =>
     printedHere(db.read, { routes: ['the heron', ''], own, since: '2026-01-01' });

@@ -22,6 +22,7 @@ export const CHAPTERS: readonly { part: string; chapters: readonly Chapter[] }[]
       { id: 'finish', name: '7 Finish', file: 'help/finish.md' },
       { id: 'pack', name: '8 Pack and orders', file: 'help/pack.md' },
       { id: 'papers', name: 'Papers and packing', file: 'help/papers.md' },
+      { id: 'printers', name: 'Printers and ink', file: 'help/printers.md' },
       { id: 'log', name: 'Log book and accounts', file: 'help/log.md' },
       { id: 'safekeeping', name: 'Data and backups', file: 'help/safekeeping.md' },
       { id: 'settings', name: 'Bench settings', file: 'help/settings.md' },

@@ -24,7 +24,7 @@ function Row({
   today: string;
   hatch: string;
 }) {
-  const { x, from } = yearScale(today);
+  const { x, from, to } = yearScale(today);
   const level = (share: number) => y + height * (1 - share);
   const shown = ink.bars.filter((b: CartridgeBar) => b.to === null || b.to > from);
   return (
@@ -81,11 +81,20 @@ function Row({
               strokeWidth={1.2}
             />
           ))}
-          <path
-            d={`M${x(ink.allLast.likely)} ${y + 1}v${height - 2}`}
-            stroke="#111"
-            strokeWidth={3}
-          />
+          {ink.allLast.likely > to ? (
+            <path
+              d={`M${YEAR.right - 7} ${y + height / 2 - 5}l7 5l-7 5`}
+              fill="none"
+              stroke="#111"
+              strokeWidth={1.6}
+            />
+          ) : (
+            <path
+              d={`M${x(ink.allLast.likely)} ${y + 1}v${height - 2}`}
+              stroke="#111"
+              strokeWidth={3}
+            />
+          )}
         </g>
       )}
       {ink.orderBy && ink.orderBy >= today && (

@@ -37,7 +37,11 @@ function useNote(
   done: string,
 ): ActionForm {
   const router = useRouter();
-  return useActionForm(action, start, {
+  // The printer goes along unseen; what is typed must not take its place.
+  const typed = Object.fromEntries(
+    Object.entries(start).filter(([name]) => name !== 'printerId'),
+  );
+  return useActionForm(action, typed, {
     fixed: { printerId: String(picked.printer.id) },
     done,
     onDone: () => router.push(backTo(picked)),

@@ -9,7 +9,7 @@ import type { ShownInk } from './view';
 import { YEAR, yearScale } from './yearScale';
 
 const HEIGHT = 76;
-const TOPS = [18, 116] as const;
+const TOPS = [18, 124] as const;
 
 /** Bars of one kind, a week each, under their own scale. */
 function Bars({

@@ -3,6 +3,7 @@ const CHAPTERS: readonly (readonly [RegExp, string])[] = [
   [/^\/works\/\d+\/(capture|size|prepare|proof|edition|price|finish|pack)/, ''],
   [/^\/works/, 'works'],
   [/^\/(papers|materials|sheets)/, 'papers'],
+  [/^\/printers/, 'printers'],
   [/^\/proofs/, 'proof'],
   [/^\/editions/, 'edition'],
   [/^\/orders/, 'pack'],

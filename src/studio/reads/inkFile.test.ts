@@ -54,7 +54,7 @@ it.each(readdirSync('docs/examples/ink'))('reckons %s, which ships', async (name
   const { inks } = await inkOfFile(join('docs/examples/ink', name));
   for (const ink of inks) {
     expect(ink.cartridges).toBeGreaterThan(0);
-    expect(ink.perCoveredOff! / ink.perCovered!).toBeLessThan(0.15);
+    expect(ink.perCoveredOff / ink.perCovered!).toBeLessThan(0.15);
     expect(ink.empty).not.toBeNull();
   }
 });
