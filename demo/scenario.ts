@@ -157,6 +157,8 @@ const flat = (
   cost: minor(cost),
   currency: 'EUR',
   reorderPoint: 20,
+  supplier: 'Weir Board and Carton',
+  deliveryDays: 4,
   received,
 });
 
@@ -178,6 +180,8 @@ const tube = (
   cost: minor(190),
   currency: 'EUR',
   reorderPoint: 8,
+  supplier: 'Weir Board and Carton',
+  deliveryDays: 4,
   received,
 });
 

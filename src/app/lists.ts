@@ -6,6 +6,7 @@ import { ordersCsv } from '@/drawers/orders/csv';
 import { customersCsv } from '@/drawers/orders/customers/csv';
 import { papersCsv } from '@/drawers/papers/csv';
 import { proofsCsv } from '@/drawers/proofs/csv';
+import { purchasesCsv } from '@/drawers/purchases/documents';
 import { worksCsv } from '@/drawers/works/csv';
 
 /** A drawer as a table: its heads, and the lines that are found. */
@@ -24,6 +25,7 @@ export const LISTS: Readonly<Record<string, Listed>> = {
   orders: ordersCsv,
   customers: customersCsv,
   accounts: accountsCsv,
+  purchases: purchasesCsv,
 };
 
 /** Lines of one list at most. */

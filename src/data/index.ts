@@ -25,6 +25,7 @@ export * from './prepare/sheetFiles';
 export * from './prepare/errands';
 export * from './paper/lots';
 export * from './paper/papers';
+export * from './paper/paperNotes';
 export * from './paper/papersPage';
 export * from './paper/profileUses';
 export * from './paper/takePaper';

@@ -70,6 +70,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   errand_answer: fact(),
   // Paper, packing material, what is left of them
   paper: edited({ searched: true }),
+  paper_note: fact({ files: ['photograph'] }),
   profile_use: fact({ otherHashes: { sha256: 'a profile, whose row names the file' } }),
   material: edited(),
   movement: fact(),

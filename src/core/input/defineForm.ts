@@ -27,7 +27,7 @@ export interface FormDefinition<T> {
   schema: object;
   /** Typed text as values with their units; or a sentence for each field that is not right. */
   read(typed: unknown, context: InputContext): ReadResult<T>;
-  /** Values as they stand in the fields; what is not given, or null, is empty. */
+  /** Values as they stand in the fields; what is not given, or null, is empty, or left out where it is not asked for. */
   write(values: Partial<{ [K in keyof T]: T[K] | null }>, context: InputContext): Typed;
   /** The fields' titles by their names. */
   titles: Record<string, string>;
@@ -158,10 +158,12 @@ export function defineForm<F extends Fields>(fields: F): FormDefinition<ValueOf<
     titles: Object.fromEntries(names.map((n) => [n, fields[n]!.title])),
     write: (values, context) =>
       Object.fromEntries(
-        names.map((n) => {
+        names.flatMap((n) => {
           const value = (values as Record<string, unknown>)[n];
           const none = value === null || value === undefined;
-          return [n, none ? '' : fields[n]!.write(value, context)];
+          // What is sent along unseen is not emptied by what stands in the fields.
+          if (none && fields[n]!.hidden) return [];
+          return [[n, none ? '' : fields[n]!.write(value, context)]];
         }),
       ),
     schema: {

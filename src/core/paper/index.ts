@@ -1,3 +1,5 @@
 export * from './lasting';
+export * from './life';
 export * from './lots';
+export * from './purchase';
 export * from './stock';

@@ -39,6 +39,34 @@ const LEAST_DAYS = 14;
 const LONGEST_WEEKS = 520;
 
 /**
+ * When what is left and not promised (`free`) runs out at a pace, and the last day on which a delivery
+ * that is ordered comes in time; null where nobody said how long one takes.
+ * @example runsOut({ free: 14, perWeek: 7, deliveryDays: 8 }, '2026-02-09').orderBy // '2026-02-12'
+ */
+export function runsOut(
+  {
+    free,
+    perWeek,
+    deliveryDays,
+  }: {
+    free: number;
+    perWeek: number;
+    deliveryDays: number | null;
+  },
+  today: string,
+  spareDays = LASTING_RULES.spareDays,
+): Pick<Lasting, 'weeks' | 'emptyOn' | 'orderBy'> {
+  const weeks = Math.min(LONGEST_WEEKS, Math.max(0, free) / perWeek);
+  const until = Math.floor(weeks * WEEK);
+  return {
+    weeks,
+    emptyOn: daysAfter(today, until),
+    orderBy:
+      deliveryDays === null ? null : daysAfter(today, until - deliveryDays - spareDays),
+  };
+}
+
+/**
  * How long a paper lasts: what is left, less what is already promised (`coming`), at what was
  * used a week over the last weeks. Null where nothing was used, or too lately to tell.
  * @example stockLasts({ left: 11, coming: 0, uses: [{ at: '2026-01-05', sheets: 15 }, { at: '2026-02-08', sheets: 5 }], deliveryDays: 8 }, '2026-02-09').weeks // 2.75
@@ -60,16 +88,18 @@ export function stockLasts(
   const used = lately.reduce((sum, u) => sum + u.sheets, 0);
   if (days < LEAST_DAYS || used <= 0) return null;
   const perWeek = (used * WEEK) / days;
-  const weeks = Math.min(LONGEST_WEEKS, Math.max(0, left - coming) / perWeek);
-  const until = Math.floor(weeks * WEEK);
+  const { weeks, emptyOn, orderBy } = runsOut(
+    { free: left - coming, perWeek, deliveryDays },
+    today,
+    spareDays,
+  );
   return {
     perWeek,
     over: days / WEEK,
     weeks,
     coming,
-    emptyOn: daysAfter(today, until),
-    orderBy:
-      deliveryDays === null ? null : daysAfter(today, until - deliveryDays - spareDays),
+    emptyOn,
+    orderBy,
     reorderPoint:
       deliveryDays === null
         ? null

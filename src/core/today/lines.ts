@@ -21,6 +21,8 @@ export type TodayLine = { urgency: Urgency } & (
       material: string;
       pieces: number;
       reorderPoint: number;
+      /** Days until the last one on which a delivery is ordered in time; null where that cannot be told. */
+      orderIn: number | null;
     }
   /** A carrier was booked for an order, and its parcel was never written down: it was voided. */
   | { what: 'voided'; order: string; carrier: string }
@@ -75,7 +77,14 @@ export type TodayLine = { urgency: Urgency } & (
 
 export interface TodayFacts {
   orders: { number: string; what: string; more: number; customer: string; due: string }[];
-  materials: { id: number; name: string; pieces: number; reorderPoint: number }[];
+  materials: {
+    id: number;
+    name: string;
+    pieces: number;
+    reorderPoint: number;
+    /** The last day on which a delivery is ordered in time, where that can be told. */
+    orderBy?: string | null;
+  }[];
   voided: { order: string; carrier: string }[];
   proofsOut: {
     workId: number;
@@ -171,24 +180,55 @@ function backupLine(
   return [{ what: 'backup', urgency: 'low', days: backup === null ? null : days }];
 }
 
+/**
+ * When something on the shelf is to be ordered; null where it is enough. Where the day is known by
+ * which to order, it decides; else the count does, where a reorder point was set.
+ */
+function toOrder(
+  {
+    left,
+    reorderPoint,
+    orderBy,
+  }: { left: number; reorderPoint: number; orderBy: string | null },
+  today: string,
+  { orderWithinDays }: TodayRules,
+): { urgency: Urgency; orderIn: number | null } | null {
+  const orderIn = orderBy === null ? null : daysUntil(orderBy, today);
+  const low =
+    orderIn === null || left <= 0 ? left <= reorderPoint : orderIn <= orderWithinDays;
+  if (!low) return null;
+  return { urgency: orderIn !== null && orderIn <= 0 ? 'due' : 'low', orderIn };
+}
+
 /** A paper that is low, or is to be ordered soon. */
 function paperLine(
   paper: TodayFacts['papers'][number],
   today: string,
-  { orderWithinDays }: TodayRules,
+  rules: TodayRules,
 ): TodayLine[] {
   const { id, name, sheets, reorderPoint, discontinuedAt, orderBy = null } = paper;
   const discontinued = discontinuedAt !== null;
   // Of what is no longer made, an empty shelf is nothing to do any more.
   if (discontinued && sheets <= 0) return [];
-  const orderIn = orderBy === null || discontinued ? null : daysUntil(orderBy, today);
-  // Where the day is known by which to order, it decides; else the count does.
-  const low =
-    orderIn === null || sheets <= 0 ? sheets <= reorderPoint : orderIn <= orderWithinDays;
-  if (!low) return [];
-  const urgency = orderIn !== null && orderIn <= 0 ? 'due' : 'low';
-  const line = { paperId: id, paper: name, sheets, reorderPoint, discontinued, orderIn };
-  return [{ what: 'paper', urgency, ...line }];
+  const shelf = { left: sheets, reorderPoint, orderBy: discontinued ? null : orderBy };
+  const order = toOrder(shelf, today, rules);
+  if (!order) return [];
+  const line = { paperId: id, paper: name, sheets, reorderPoint, discontinued };
+  return [{ what: 'paper', ...order, ...line }];
+}
+
+/** Packing material that is low, or is to be ordered soon; without a reorder point only by its day. */
+function materialLine(
+  { id, name, pieces, reorderPoint, orderBy = null }: TodayFacts['materials'][number],
+  today: string,
+  rules: TodayRules,
+): TodayLine[] {
+  if (reorderPoint === 0 && orderBy === null) return [];
+  const order = toOrder({ left: pieces, reorderPoint, orderBy }, today, rules);
+  if (!order) return [];
+  return [
+    { what: 'material', ...order, materialId: id, material: name, pieces, reorderPoint },
+  ];
 }
 
 /** An ink that is to be bought soon, or whose gauge alone warns. */
@@ -230,14 +270,7 @@ export function todayLines(
     ...facts.papers.flatMap((p) => paperLine(p, today, rules)),
     ...facts.inks.flatMap((i) => inkLine(i, today, rules)),
     ...facts.voided.map((v): TodayLine => ({ what: 'voided', urgency: 'due', ...v })),
-    ...facts.materials.map(({ id, name, pieces, reorderPoint }): TodayLine => ({
-      what: 'material',
-      urgency: 'low',
-      materialId: id,
-      material: name,
-      pieces,
-      reorderPoint,
-    })),
+    ...facts.materials.flatMap((m) => materialLine(m, today, rules)),
     ...clockLine(facts),
     ...backupLine(facts, today, rules),
     ...calibrationLine(facts, today, rules),

@@ -166,6 +166,7 @@ it('low packing material and a booking without its parcel are said', () => {
       material: 'tube 5 × 46 cm',
       pieces: 2,
       reorderPoint: 8,
+      orderIn: null,
     },
   ]);
 });
@@ -180,4 +181,23 @@ it('reminds of a calibration a month after it was done, and not where none was e
   expect(todayLines({ ...none, calibratedOn: '2026-10-23' }, '2026-11-23', seldom)).toEqual(
     [],
   );
+});
+
+it('packing material and inks stand there by the day by which to order', () => {
+  const material = { id: 4, name: 'tube', pieces: 30, reorderPoint: 0 };
+  const ink = { printerId: 1, printer: 'Heron 24', inkId: 2, ink: 'Cyan' };
+  const lines = (materialBy: string | null, inkBy: string | null) =>
+    todayLines(
+      {
+        ...none,
+        materials: [{ ...material, orderBy: materialBy }],
+        inks: [{ ...ink, orderBy: inkBy }],
+      },
+      '2026-03-10',
+      TODAY_RULES,
+    ).map(({ what, urgency }) => `${what} ${urgency}`);
+  expect(lines('2026-03-14', '2026-03-18')).toEqual(['material low']);
+  expect(lines('2026-03-20', '2026-03-10')).toEqual(['ink due']);
+  // Without a reorder point and a day nothing is called low; a gauge that warns is said.
+  expect(lines(null, null)).toEqual(['ink low']);
 });

@@ -6,7 +6,8 @@ import { materials } from '../schema';
 import { stockOf } from '../stock/stock';
 
 export type MaterialRow = typeof materials.$inferSelect;
-export type NewMaterial = Omit<MaterialRow, 'id'>;
+export type NewMaterial = Omit<MaterialRow, 'id' | 'supplier' | 'deliveryDays'> &
+  Partial<Pick<MaterialRow, 'supplier' | 'deliveryDays'>>;
 
 /** Takes a kind of packing material onto the shelf; its pieces come by deliveries. */
 export async function addMaterial(

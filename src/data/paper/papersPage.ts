@@ -17,7 +17,11 @@ const SHEETS = sql<number>`coalesce((SELECT round(sum(n.left * l.width_mm
     / (paper.sheet_width_mm * paper.sheet_height_mm), 4)
   FROM lot_now n JOIN lot l ON l.id = n.lot_id WHERE n.paper_id = paper.id), 0)`;
 /** At or under the reorder point, or out: as the core has it. */
-const NOT_ENOUGH = sql`${SHEETS} <= max(${papers.reorderPoint}, 0)`;
+const AT_REORDER = sql`${SHEETS} <= max(${papers.reorderPoint}, 0)`;
+/** Heard of, asked for or tried, and never bought: nothing that runs out. */
+const NEVER_BOUGHT = sql`(EXISTS (SELECT 1 FROM paper_note t WHERE t.paper_id = paper.id)
+  AND NOT EXISTS (SELECT 1 FROM lot l WHERE l.paper_id = paper.id))`;
+const NOT_ENOUGH = sql`(${AT_REORDER} AND NOT ${NEVER_BOUGHT})`;
 const IN_USE = sql`(${papers.discontinuedAt} IS NULL OR ${SHEETS} > 0)`;
 
 const COLUMNS = {
@@ -39,8 +43,17 @@ const asPaper = ({ paper, sheets }: { paper: PaperRow; sheets: number }): Paper 
 const selected = (db: Reading) => db.select({ paper: papers, sheets: SHEETS }).from(papers);
 
 /** One page of papers with what is left of each: by name unless asked otherwise. */
-export async function papersPage(db: Reading, asked: Asked): Promise<Page<Paper>> {
-  const where = wordsFound(sql`${papers.id}`, 'paper', asked.find);
+export async function papersPage(
+  db: Reading,
+  asked: Asked,
+  /** Those alone. */
+  only: readonly number[] | null = null,
+): Promise<Page<Paper>> {
+  const found = wordsFound(sql`${papers.id}`, 'paper', asked.find);
+  const where =
+    only === null
+      ? found
+      : sql`${found} AND ${papers.id} IN (SELECT value FROM json_each(${JSON.stringify(only)}))`;
   const rows = await selected(db)
     .where(where)
     .orderBy(orderOf(asked, COLUMNS, BY_NAME))

@@ -16,4 +16,7 @@ export const materials = sqliteTable('material', {
   currency: currency(),
   /** At so many pieces left it is to be ordered again. */
   reorderPoint: integer('reorder_point').notNull(),
+  supplier: text('supplier').notNull().default(''),
+  /** Days from ordering to its delivery. */
+  deliveryDays: integer('delivery_days'),
 });

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { NotedStation } from '@/core/paper';
 import type { GramsPerSquareMetre } from '@/core/units';
 import { at, currency, id, mm, money } from './columns';
 import { profiles } from './prepare';
@@ -65,4 +66,28 @@ export const profileUses = sqliteTable(
     index('profile_use_of').on(t.paperId, t.id),
     index('profile_use_profile').on(t.sha256),
   ],
+);
+
+/** What was heard of a paper, asked, tried: its life before it lies in stock, and what came of it. */
+export const paperNotes = sqliteTable(
+  'paper_note',
+  {
+    id: id(),
+    paperId: integer('paper_id')
+      .notNull()
+      .references(() => papers.id),
+    station: text('station').$type<NotedStation>().notNull(),
+    /** What it was tried for, in words with commas between: watercolours, portraits. */
+    triedFor: text('tried_for').notNull(),
+    /** What was printed on it, and with which setting of the printer. */
+    printed: text('printed').notNull(),
+    setting: text('setting').notNull(),
+    words: text('words').notNull(),
+    /** A photographed swatch, by the hash of its stored file. */
+    photograph: text('photograph'),
+    /** The day on which it was; `at` is when it was noted. */
+    day: text('day').notNull(),
+    at: at(),
+  },
+  (t) => [index('paper_note_of').on(t.paperId, t.day, t.id)],
 );

@@ -1,4 +1,5 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
+import type { PaperUse } from '@/core/paper';
 import type { Reading, Writing } from '../reading';
 import { record } from '../log/log';
 import { movements, stockNow } from '../schema';
@@ -53,3 +54,17 @@ export const lastMovements = async (
       .orderBy(desc(movements.id))
       .limit(limit)
   ).reverse();
+
+/** Pieces of packing material that were used since an instant, day by day. */
+export async function usesOfMaterials(
+  db: Reading,
+  since: string,
+): Promise<Map<number, PaperUse[]>> {
+  const rows = await db.all<{ ref: number; at: string; pieces: number }>(sql`
+    SELECT ref, substr(at, 1, 10) AS at, -sum(pieces) AS pieces FROM movement
+      WHERE "of" = 'material' AND pieces < 0 AND at >= ${since} GROUP BY 1, 2`);
+  const uses = new Map<number, PaperUse[]>();
+  for (const { ref, at, pieces } of rows)
+    uses.set(ref, [...(uses.get(ref) ?? []), { at, sheets: pieces }]);
+  return uses;
+}

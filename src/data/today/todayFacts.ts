@@ -71,14 +71,3 @@ export async function drawerCounts(db: Reading): Promise<{
       ${tallied('order.open', 'order.sealed')} AS ordersOpen`);
   return row!;
 }
-
-/** Packing material at or under its reorder point, the scarcest first. */
-export const materialsLow = (
-  db: Reading,
-  limit: number,
-): Promise<{ id: number; name: string; pieces: number; reorderPoint: number }[]> =>
-  db.all(sql`
-    SELECT m.id AS id, m.name AS name, coalesce(n.pieces, 0) AS pieces, m.reorder_point AS reorderPoint
-    FROM material m LEFT JOIN stock_now n ON n.of = 'material' AND n.ref = m.id
-    WHERE m.reorder_point > 0 AND coalesce(n.pieces, 0) <= m.reorder_point
-    ORDER BY coalesce(n.pieces, 0) - m.reorder_point, m.id LIMIT ${limit}`);

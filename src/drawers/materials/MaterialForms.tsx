@@ -50,7 +50,10 @@ export const LayIn = ({ plain = false }: { plain?: boolean }) => {
 /** A new kind of packing material. */
 export function NewMaterial({ first }: { first: boolean }) {
   const router = useRouter();
-  const start = materialForm.write({ kind: 'sleeve', reorderPoint: 0 }, useBench());
+  const start = materialForm.write(
+    { kind: 'sleeve', reorderPoint: 0, supplier: '' },
+    useBench(),
+  );
   const form = useActionForm(createMaterial, start, {
     done: 'Material added; note its first delivery.',
     onDone: (id) => router.push(`/materials?material=${id}`),

@@ -9,10 +9,10 @@ import { Empty } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { DataTable, ListOut, takesOut, useAddressOf, LooksLike } from '@/shell/table';
 import type { Column } from '@/shell/table';
-import { Sentence } from '@/shell/words';
+import { Sentence, Small } from '@/shell/words';
 import { Delivery, EditMaterial, LayIn, NewMaterial } from './MaterialForms';
 import type { MaterialsView } from './view';
-import { KIND_WORDS, leftSentence } from './words';
+import { KIND_WORDS, lastsSentence, leftSentence } from './words';
 
 const MANY = [takesOut('materials')];
 
@@ -69,6 +69,7 @@ function MaterialSlip({
       <Sentence $tone={isLow(material) ? 'caution' : 'plain'}>
         {leftSentence(material)}
       </Sentence>
+      {material.lasting && <Small>{lastsSentence(material, format.day)}</Small>}
       <FactList
         facts={[
           [
@@ -79,6 +80,7 @@ function MaterialSlip({
           ],
           [kind === 'tube' ? 'Wall' : 'Thickness', format.length(thickness)],
           ['Cost of one', format.money(cost, currency)],
+          ['Supplier', material.supplier || 'none noted'],
         ]}
       />
       <Delivery key={material.id} material={material} />

@@ -15,6 +15,8 @@ export const materialForm = defineForm({
   mass: mass('Weight of one', { above: 0, max: 20_000 }),
   cost: money('Cost of one', { min: 0, max: 1e8 }),
   reorderPoint: whole('Reorder at', { min: 0, max: 10_000 }, 'pieces'),
+  supplier: text('Supplier', { min: 0, max: 80 }),
+  deliveryDays: optional(whole('Delivery takes', { min: 0, max: 365 }, 'days')),
 });
 
 /** The same, changed; left empty, the cost stays what it is. */

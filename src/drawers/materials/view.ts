@@ -1,6 +1,6 @@
 import { foldMovements } from '@/core/paper';
-import { lastMovements, listMaterialRows, readSettings, stockOf } from '@/data';
-import { rowId, studio } from '@/studio';
+import { lastMovements, readSettings } from '@/data';
+import { materialsLasting, rowId, studio, todayOf } from '@/studio';
 import { materialForm } from './materialForm';
 
 const SHOWN = 5;
@@ -9,12 +9,9 @@ const MOVEMENTS = 200;
 /** The packing material on the shelf, one kind of it picked. */
 export async function loadMaterials(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
-  const [rows, stock, settings] = await Promise.all([
-    listMaterialRows(db),
-    stockOf(db, 'material'),
-    readSettings(db),
-  ]);
-  const materials = rows.map((m) => ({ ...m, stock: stock.get(m.id) ?? 0 }));
+  const settings = await readSettings(db);
+  const shelf = await materialsLasting(db, todayOf(settings));
+  const materials = shelf.map(({ pieces, ...m }) => ({ ...m, stock: pieces }));
   const asked = rowId(query.material ?? '');
   const picked = materials.find((m) => m.id === asked) ?? materials[0] ?? null;
   const { currency } = settings;

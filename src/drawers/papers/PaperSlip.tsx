@@ -6,6 +6,7 @@ import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lotAmount } from '@/studio/words/lotWords';
 import { permanenceLine } from '@/studio/words/paperWords';
 import { Lots } from './Lots';
+import { STATION_WORDS } from './lifeWords';
 import type { PapersView } from './view';
 import { shelfWords } from './words';
 
@@ -23,15 +24,19 @@ export function PaperSlip({
   const { replacement, lasting, soon, lots, uses, profiles } = view;
   const format = useFormat();
   const lasts = permanenceLine(picked);
-  const said = shelfWords(picked, { lasting, replacement, soon }, format.day);
+  const said = picked.toCome
+    ? {
+        sentence: `Not bought yet: ${STATION_WORDS[picked.station]}.`,
+        caution: false,
+        more: '',
+      }
+    : shelfWords(picked, { lasting, replacement, soon }, format.day);
   return (
     <Slip label={picked.name}>
       <SlipTitle>{picked.name}</SlipTitle>
       <SlipSub>
-        {picked.maker} ·{' '}
-        <Link href={`/papers?paper=${picked.id}&edit=1`}>
-          change, or note as discontinued
-        </Link>
+        {picked.maker} · <Link href={`/papers?paper=${picked.id}&life=1`}>its life</Link> ·{' '}
+        <Link href={`/papers?paper=${picked.id}&edit=1`}>change, or discontinued</Link>
       </SlipSub>
       <Figures
         figures={[

@@ -1,4 +1,5 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { size } from '@/core/units';
 import { ButtonLink } from '@/shell/actions';
@@ -19,7 +20,9 @@ import { BringPapers } from './BringPapers';
 import { EditPaper, NewPaper } from './PaperForms';
 
 import type { PapersView } from './view';
+import { LifeSlip } from './LifeSlip';
 import { LotSlip, NewLot } from './LotSlips';
+import { Choose } from '@/shell/fields';
 import { PaperSlip } from './PaperSlip';
 import { stockWords } from './words';
 
@@ -33,6 +36,7 @@ export function PapersDrawer(view: PapersView) {
   const { adding, editing, bringing, lot, newLot } = view;
   const format = useFormat();
   const addressOf = useAddressOf();
+  const router = useRouter();
   const columns = useMemo<Column<Row>[]>(
     () => [
       {
@@ -77,7 +81,9 @@ export function PapersDrawer(view: PapersView) {
         head: 'Stock',
         value: (r) => r.level,
         cell: (r) => (
-          <span style={{ color: r.level === 'enough' ? undefined : 'var(--ochre)' }}>
+          <span
+            style={{ color: stockWords(r).startsWith('▲') ? 'var(--ochre)' : undefined }}
+          >
             {stockWords(r)}
           </span>
         ),
@@ -92,7 +98,21 @@ export function PapersDrawer(view: PapersView) {
         sum={`${counts.all} papers, ${counts.low} at or under the reorder point`}
       >
         <FindField label="Find a paper" value={asked.find} />
+        {view.tried.length > 0 && (
+          <Choose
+            label="Tried for"
+            value={view.triedFor ?? ''}
+            options={[
+              ['', 'tried for anything, or not'],
+              ...view.tried.map((t) => [t, `tried for ${t}`] as const),
+            ]}
+            onChange={(t) => router.replace(addressOf({ tried: t || null, paper: null }))}
+          />
+        )}
         <ListOut drawer="papers" />
+        <ButtonLink $plain href="/purchases">
+          To be ordered
+        </ButtonLink>
         <ButtonLink $plain href="/papers/profiles">
           Profiles
         </ButtonLink>
@@ -149,6 +169,7 @@ export function PapersDrawer(view: PapersView) {
                   new: null,
                   bring: null,
                   lot: null,
+                  life: null,
                 })
               }
             />
@@ -162,6 +183,8 @@ export function PapersDrawer(view: PapersView) {
           <EditPaper key={picked.id} paper={picked} others={others} stored={editing} />
         ) : newLot ? (
           <NewLot key={picked.id} view={{ ...view, newLot }} />
+        ) : view.life ? (
+          <LifeSlip key={picked.id} view={view} picked={picked} />
         ) : lot ? (
           <LotSlip key={lot.id} lot={lot} view={view} />
         ) : (

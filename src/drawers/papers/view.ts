@@ -1,10 +1,13 @@
 import { daysAfter } from '@/core/days';
+import { paperStation } from '@/core/paper';
+import type { PaperStation } from '@/core/paper';
 import {
   MOST_CHOICES,
   askedOf,
   getLot,
   lastUses,
   lotsOf,
+  notesOfPaper,
   paperCounts,
   paperWithStock,
   papersPage,
@@ -12,8 +15,10 @@ import {
   profilesInUse,
   readSettings,
   sheetPlansOf,
+  stationsOf,
+  triedFor,
 } from '@/data';
-import type { Reading } from '@/data';
+import type { Paper, Reading } from '@/data';
 import { lastingOf } from '@/studio/reads/paperLasting';
 import { rowId, studio, todayOf } from '@/studio';
 import { usualLot } from './lotForm';
@@ -34,6 +39,33 @@ const plansOf = async (db: Reading, paperId: number) =>
     pieces: state.pieces.reduce((n, p) => n + p.count, 0),
   }));
 
+/** The stations of some papers' lives; of those that were never bought (`toCome`) nothing runs out. */
+async function lives(db: Reading, papers: readonly Paper[]) {
+  const known = await stationsOf(
+    db,
+    papers.map((p) => p.id),
+  );
+  return papers.map((paper) => {
+    const { noted, everHere } = known.get(paper.id)!;
+    const discontinued = paper.discontinuedAt !== null;
+    const station = paperStation({ noted, everHere, left: paper.sheets, discontinued });
+    return { ...paper, station, noted, everHere, toCome: !everHere && noted.length > 0 };
+  });
+}
+
+type PaperLife = Awaited<ReturnType<typeof lives>>[number];
+
+/** What was noted of a paper, and the stations where it has been. */
+async function lifeOf(db: Reading, paper: PaperLife) {
+  const been: PaperStation[] = [
+    ...paper.noted.map((n): PaperStation => (n === 'swatch' ? 'tried' : n)),
+    ...(paper.everHere ? (['inStock'] as const) : []),
+    ...(paper.discontinuedAt === null ? [] : (['discontinued'] as const)),
+    paper.station,
+  ];
+  return { notes: await notesOfPaper(db, paper.id), been };
+}
+
 /** The paper drawer: a page of stocks with what is left, and the one picked. */
 export async function loadPapers(
   query: Record<string, string | undefined>,
@@ -41,13 +73,17 @@ export async function loadPapers(
 ) {
   const db = (await studio()).db.read;
   const asked = askedOf(query, lines);
+  const words = await triedFor(db);
+  const of = words.get(query.tried ?? '');
   const [page, counts, settings, named] = await Promise.all([
-    papersPage(db, asked),
+    papersPage(db, asked, of ? [...of] : null),
     paperCounts(db),
     readSettings(db),
     paperWithStock(db, rowId(query.paper ?? '')),
   ]);
-  const picked = named ?? page.rows[0] ?? null;
+  const today = todayOf(settings);
+  const found = named ?? page.rows[0] ?? null;
+  const [picked = null] = found ? await lives(db, [found]) : [];
   const editing = query.edit === '1' && picked ? paperWritten(picked, settings) : null;
   const lots = picked ? await lotsOf(db, picked.id) : [];
   const wantedLot = await getLot(db, rowId(query.lot ?? ''));
@@ -55,8 +91,13 @@ export async function loadPapers(
   const replacement =
     picked?.replacementId != null ? await paperWithStock(db, picked.replacementId) : null;
   return {
-    page,
+    page: { ...page, rows: await lives(db, page.rows) },
+    today,
     asked,
+    /** Everything that papers were tried for, and which of it is asked for. */
+    tried: [...words.keys()],
+    triedFor: of ? query.tried! : null,
+    life: query.life === '1' && picked ? await lifeOf(db, picked) : null,
     counts,
     picked,
     replacement: replacement?.name ?? null,

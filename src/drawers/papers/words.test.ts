@@ -27,8 +27,11 @@ it('says what takes the place of a paper that is no longer made', () => {
   expect(say({ ...gone, sheets: 0, level: 'out' })).toBe(
     'No longer made, noted on 3 May. None left: choose what takes its place.',
   );
-  expect(stockWords({ ...paper, ...gone })).toBe('▲ discontinued');
-  expect(stockWords({ ...paper, level: 'low' })).toBe('▲ low');
+  const here = { station: 'inStock', toCome: false } as const;
+  expect(stockWords({ ...paper, ...here, ...gone })).toBe('▲ discontinued');
+  expect(stockWords({ ...paper, ...here, level: 'low' })).toBe('▲ low');
+  const tried = { station: 'tried', toCome: true } as const;
+  expect(stockWords({ ...paper, ...tried, level: 'out' })).toBe('tried');
 });
 
 describe('the shelf', () => {

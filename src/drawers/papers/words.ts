@@ -1,4 +1,5 @@
-import type { Lasting, StockLevel } from '@/core/paper';
+import type { Lasting, PaperStation, StockLevel } from '@/core/paper';
+import { STATION_WORDS } from './lifeWords';
 
 interface Shelf {
   sheets: number;
@@ -14,9 +15,13 @@ const sheets = (n: number) => {
   return `${figure} ${figure === 1 ? 'sheet' : 'sheets'}`;
 };
 
-/** The stock of a paper in a word or two. */
-export const stockWords = (paper: Shelf): string =>
-  paper.discontinuedAt === null ? LEVELS[paper.level] : '▲ discontinued';
+/** The stock of a paper in a word or two; of one that was never bought, how far it got. */
+export const stockWords = (
+  paper: Shelf & { station: PaperStation; toCome: boolean },
+): string => {
+  if (paper.discontinuedAt !== null) return '▲ discontinued';
+  return paper.toCome ? STATION_WORDS[paper.station] : LEVELS[paper.level];
+};
 
 /** At what pace a paper goes, and by which day it is to be ordered; empty where nothing tells. */
 export function lastsSentence(

@@ -37,11 +37,7 @@ function useNote(
   done: string,
 ): ActionForm {
   const router = useRouter();
-  // The printer goes along unseen; what is typed must not take its place.
-  const typed = Object.fromEntries(
-    Object.entries(start).filter(([name]) => name !== 'printerId'),
-  );
-  return useActionForm(action, typed, {
+  return useActionForm(action, start, {
     fixed: { printerId: String(picked.printer.id) },
     done,
     onDone: () => router.push(backTo(picked)),

@@ -22,7 +22,6 @@ import {
   ordersDue,
   proofsOut,
   readSettings,
-  materialsLow,
   salesSince,
   voidedAtStart,
   titlesOf,
@@ -35,6 +34,7 @@ import {
   inksToBuy,
   jobWords,
   lapsedNow,
+  materialsLasting,
   now,
   studio,
   todayOf,
@@ -140,7 +140,7 @@ export async function loadTable() {
     proofsOut(db, MOST),
     papersLow(db, MOST),
     papersToPrintOn(db, MOST_CHOICES),
-    materialsLow(db, MOST),
+    materialsLasting(db, today),
     voidedAtStart(db, monthAgo, MOST),
     nearlyClosed(db, settings.today.nearlyClosedShare, MOST),
     worksLacking(db, 'profile', MOST),
@@ -163,7 +163,7 @@ export async function loadTable() {
       proofsOut: out,
       papers: known.map((p) => ({ ...p, orderBy: lasting.get(p.id)?.orderBy ?? null })),
       inks,
-      materials,
+      materials: materials.map((m) => ({ ...m, orderBy: m.lasting?.orderBy ?? null })),
       voided,
       editions: editions.map((e) => ({ ...e, size: sizeLabel(e.sizeKey) })),
       untagged,
@@ -190,7 +190,6 @@ export async function loadTable() {
   if (counts.proofsOut > out.length)
     rest.push({ what: more(counts.proofsOut - out.length, 'proofs out'), href: '/proofs' });
   if (full(low)) rest.push({ what: 'more papers', href: '/papers?sort=level' });
-  if (full(materials)) rest.push({ what: 'more packing material', href: '/materials' });
   if (full(editions)) rest.push({ what: 'more editions', href: '/editions' });
   if ([untagged, noMaster, noSizes, fallsShort.lines, references.lines].some(full))
     rest.push({ what: 'more works', href: '/works' });

@@ -45,7 +45,11 @@ export function sayLine(line: TodayLine): Said {
     case 'material':
       return {
         what: line.material,
-        figure: `${count(line.pieces, 'piece', 'pieces')} left, order at ${line.reorderPoint}`,
+        figure: `${count(line.pieces, 'piece', 'pieces')} left, ${
+          line.orderIn === null
+            ? `order at ${line.reorderPoint}`
+            : whenToOrder(line.orderIn)
+        }`,
         href: `/materials?material=${line.materialId}`,
         verb: 'Reorder',
       };

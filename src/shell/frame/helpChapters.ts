@@ -2,7 +2,7 @@
 const CHAPTERS: readonly (readonly [RegExp, string])[] = [
   [/^\/works\/\d+\/(capture|size|prepare|proof|edition|price|finish|pack)/, ''],
   [/^\/works/, 'works'],
-  [/^\/(papers|materials|sheets)/, 'papers'],
+  [/^\/(papers|materials|sheets|purchases)/, 'papers'],
   [/^\/printers/, 'printers'],
   [/^\/proofs/, 'proof'],
   [/^\/editions/, 'edition'],

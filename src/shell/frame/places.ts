@@ -35,6 +35,7 @@ export const PLACES: readonly Place[] = [
   { name: 'Glossary', about: 'in the help', href: '/help/glossary' },
   { name: 'New work', about: 'form', href: '/works/new' },
   { name: 'New order', about: 'form', href: '/orders?new=1' },
+  { name: 'To be ordered', about: 'paper, ink, packing, by supplier', href: '/purchases' },
   { name: 'Profiles', about: 'drawer', href: '/papers/profiles' },
   { name: 'Screen and light', about: 'where proofs are judged', href: '/proofs/light' },
   { name: 'New paper', about: 'form', href: '/papers?new=1' },

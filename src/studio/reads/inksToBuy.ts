@@ -13,6 +13,8 @@ export interface InkToBuy {
   orderBy: string | null;
   /** The gauge warns, and there is nothing to hold against it. */
   warned: boolean;
+  /** Cartridges that lie ready. */
+  spares: number;
 }
 
 /** Inks with a day by which to buy them, and those whose gauge alone warns. */
@@ -40,6 +42,7 @@ export async function inksToBuy(db: Reading, today: string): Promise<InkToBuy[]>
         ink: row.name,
         orderBy,
         warned,
+        spares,
       });
     }
   }

@@ -129,6 +129,11 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Of ${plain(d, 'what')}: ${[plain(d, 'said'), plain(d, 'remarks')].filter(Boolean).join('; ') || 'a photograph'}.`,
   'printFile.written': (d) =>
     `Print file ${plain(d, 'name')}: ${plain(d, 'factor')} ×, ${kernelOf(plain(d, 'kernel'))}, sharpened ${plain(d, 'sharpen')}, ${spaceOf(plain(d, 'space'))}, ${plain(d, 'intent')}${Number(d.failedChecks) > 0 ? `; ${plain(d, 'failedChecks')} checks failed` : '; all checks passed'}.`,
+  'paper.heard': (d) => `Heard of ${plain(d, 'paper')}, ${plain(d, 'day')}.`,
+  'paper.asked': (d) => `A sample of ${plain(d, 'paper')} asked for, ${plain(d, 'day')}.`,
+  'paper.tried': (d) =>
+    `${plain(d, 'paper')} tried on ${plain(d, 'day')}${plain(d, 'triedFor') && ` for ${plain(d, 'triedFor')}`}.`,
+  'paper.swatch': (d) => `A swatch of ${plain(d, 'paper')} photographed.`,
   'paper.new': (d) => `Paper ${plain(d, 'paper')} added.`,
   'lot.received': (d) =>
     `${d.kind === 'roll' ? 'A roll' : `${plain(d, 'pieces')} sheets`} of ${plain(d, 'paper')} came in: lot ${plain(d, 'lot')}.`,

@@ -1,0 +1,18 @@
+import type { Purchase } from '@/studio';
+
+export const KIND_WORDS: Record<Purchase['kind'], string> = {
+  paper: 'paper',
+  ink: 'ink',
+  material: 'packing',
+};
+
+/** Who is asked; where nobody said who, that. */
+export const supplierWords = (supplier: string): string => supplier || 'Supplier not noted';
+
+/** How many, of what is counted so. */
+export const quantityWords = ({ kind, quantity }: Pick<Purchase, 'kind' | 'quantity'>) =>
+  `${quantity} ${{ paper: quantity === 1 ? 'sheet' : 'sheets', ink: quantity === 1 ? 'cartridge' : 'cartridges', material: quantity === 1 ? 'piece' : 'pieces' }[kind]}`;
+
+/** What is left, or lies ready. */
+export const leftWords = ({ kind, left }: Pick<Purchase, 'kind' | 'left'>): string =>
+  kind === 'ink' ? `${left} ready` : `${Number(left.toFixed(1))} left`;

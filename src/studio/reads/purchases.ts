@@ -1,0 +1,174 @@
+import { proposedOrder, runsOut } from '@/core/paper';
+import { daysAfter } from '@/core/days';
+import type { Minor } from '@/core/units';
+import {
+  MOST_CHOICES,
+  inksOfPrinters,
+  listPrinters,
+  papersLow,
+  papersToPrintOn,
+} from '@/data';
+import type { Paper, Reading } from '@/data';
+import { inksToBuy } from './inksToBuy';
+import { materialsLasting } from './materialLasting';
+import { lastingOf } from './paperLasting';
+
+/** Something to be bought: what, from whom, how many, by which day, and what that comes to. */
+export interface Purchase {
+  kind: 'paper' | 'ink' | 'material';
+  /** Its row, and where it is looked at. */
+  id: number;
+  href: string;
+  name: string;
+  supplier: string;
+  left: number;
+  /** The last day on which it comes in time; null where that cannot be told. */
+  orderBy: string | null;
+  /** A rule of thumb. */
+  quantity: number;
+  each: Minor;
+  currency: string;
+}
+
+/** A paper that is bought, with those that it takes the place of: they are used up as one. */
+interface Bought {
+  paper: Paper;
+  before: Paper[];
+}
+
+function boughtPapers(all: readonly Paper[]): Bought[] {
+  return all
+    .filter((p) => p.discontinuedAt === null)
+    .map((paper) => ({
+      paper,
+      before: all.filter((p) => p.discontinuedAt !== null && p.replacementId === paper.id),
+    }));
+}
+
+async function papers(db: Reading, today: string, until: string): Promise<Purchase[]> {
+  const [low, usable] = await Promise.all([
+    papersLow(db, MOST_CHOICES),
+    papersToPrintOn(db, MOST_CHOICES),
+  ]);
+  const all = [...usable, ...low.filter((l) => !usable.some((u) => u.id === l.id))];
+  const lasting = await lastingOf(db, all, today);
+  const sum = (of: readonly Paper[], figure: (p: Paper) => number) =>
+    of.reduce((total, p) => total + figure(p), 0);
+  return boughtPapers(all).flatMap(({ paper, before }): Purchase[] => {
+    const both = [paper, ...before];
+    const left = sum(both, (p) => p.sheets);
+    const perWeek = sum(both, (p) => lasting.get(p.id)?.perWeek ?? 0);
+    const coming = sum(both, (p) => lasting.get(p.id)?.coming ?? 0);
+    const { deliveryDays, reorderPoint } = paper;
+    const orderBy =
+      perWeek > 0
+        ? runsOut({ free: left - coming, perWeek, deliveryDays }, today).orderBy
+        : null;
+    const atReorder = low.some((l) => l.id === paper.id);
+    if (!(orderBy === null || left <= 0 ? atReorder : orderBy <= until)) return [];
+    return [
+      {
+        kind: 'paper',
+        id: paper.id,
+        href: `/papers?paper=${paper.id}`,
+        name: paper.name,
+        supplier: paper.supplier || paper.maker,
+        left: paper.sheets,
+        orderBy,
+        quantity: proposedOrder({ left, perWeek: perWeek || null, coming, reorderPoint }),
+        each: paper.price,
+        currency: paper.currency,
+      },
+    ];
+  });
+}
+
+async function inks(db: Reading, today: string, until: string): Promise<Purchase[]> {
+  const printers = await listPrinters(db);
+  const rows = await inksOfPrinters(
+    db,
+    printers.map((p) => p.id),
+  );
+  return (await inksToBuy(db, today))
+    .filter((i) => i.orderBy === null || i.orderBy <= until)
+    .map((i): Purchase => {
+      const row = rows.find((r) => r.id === i.inkId)!;
+      const printer = printers.find((p) => p.id === i.printerId)!;
+      return {
+        kind: 'ink',
+        id: i.inkId,
+        href: `/printers?printer=${i.printerId}&ink=${i.inkId}`,
+        name: `${i.ink}, ${i.printer}`,
+        supplier: printer.supplier,
+        left: i.spares,
+        orderBy: i.orderBy,
+        quantity: 1,
+        each: row.price,
+        currency: row.currency,
+      };
+    });
+}
+
+async function materials(db: Reading, today: string, until: string): Promise<Purchase[]> {
+  return (await materialsLasting(db, today)).flatMap((m): Purchase[] => {
+    const orderBy = m.lasting?.orderBy ?? null;
+    const isLow =
+      orderBy === null || m.pieces <= 0
+        ? m.reorderPoint > 0 && m.pieces <= m.reorderPoint
+        : orderBy <= until;
+    if (!isLow) return [];
+    return [
+      {
+        kind: 'material',
+        id: m.id,
+        href: `/materials?material=${m.id}`,
+        name: m.name,
+        supplier: m.supplier,
+        left: m.pieces,
+        orderBy,
+        quantity: proposedOrder({
+          left: m.pieces,
+          perWeek: m.lasting?.perWeek ?? null,
+          coming: 0,
+          reorderPoint: m.reorderPoint,
+        }),
+        each: m.cost,
+        currency: m.currency,
+      },
+    ];
+  });
+}
+
+/** What a supplier is asked for, what is to be ordered first at the top. */
+export interface SupplierList {
+  /** Empty: nobody said who. */
+  supplier: string;
+  lines: Purchase[];
+}
+
+/** Everything that is to be ordered within some days, by supplier: whoever is to be asked first comes first. */
+export async function purchases(
+  db: Reading,
+  today: string,
+  withinDays: number,
+): Promise<SupplierList[]> {
+  const until = daysAfter(today, withinDays);
+  const all = (
+    await Promise.all([
+      papers(db, today, until),
+      inks(db, today, until),
+      materials(db, today, until),
+    ])
+  ).flat();
+  // Without a day it is low already.
+  const day = (p: Purchase) => p.orderBy ?? today;
+  all.sort((a, b) => day(a).localeCompare(day(b)) || a.name.localeCompare(b.name));
+  const lists = new Map<string, SupplierList>();
+  for (const line of all) {
+    const key = line.supplier.toLowerCase();
+    const list = lists.get(key);
+    if (list) list.lines.push(line);
+    else lists.set(key, { supplier: line.supplier, lines: [line] });
+  }
+  return [...lists.values()];
+}
