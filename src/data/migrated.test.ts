@@ -20,8 +20,10 @@ import { addInkEvent, inkEventsOf } from './ink/inkEvents';
 import { printedHere } from './ink/printedHere';
 import { addPrinter, addPrinterInk, listPrinters } from './ink/printers';
 import { lotsOf, usesOfPapers } from './paper/lots';
+import { listMaterialRows } from './material/materials';
+import { stationsOf } from './paper/paperNotes';
 import { paperNamed } from './paper/papers';
-import { paperWithStock } from './paper/papersPage';
+import { paperWithStock, papersLow } from './paper/papersPage';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
 import { printFilesOf } from './prepare/printFiles';
 import { addProofPhotograph, proofPhotographsOf } from './proof/photographs';
@@ -454,5 +456,34 @@ it('what was printed before printers were described counts for one that is descr
   });
   expect(await inkEventsOf(db.read, 1)).toMatchObject([{ day: '2026-01-05', ml: 80 }]);
   await expect(db.read.run('UPDATE ink_event SET ml = 1')).rejects.toThrow();
+  db.close();
+});
+
+it('papers and packing of before are what they were: in stock, and nobody said who sells them', async () => {
+  await before('0029_paper_life');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-11-20T10:00:00.000Z';
+  await client.executeMultiple(`
+    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+      currency, reorder_point, printer_setting, permanence, note, created_at)
+      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '', '', '', '${at}');
+    INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)
+      VALUES (1, 'sheet', 'B 41', 420, 594, 3, 500, 'EUR', '', 0, '${at}');
+    INSERT INTO material (kind, name, width_mm, height_mm, thickness_mm, mass_g, cost_minor, currency, reorder_point)
+      VALUES ('tube', 'tube 9', 90, 600, 2, 300, 190, 'EUR', 8);
+    INSERT INTO movement ("of", ref, pieces, reason, at) VALUES ('material', 1, 5, 'counted', '${at}');
+    INSERT INTO undo_step (at, label, step) VALUES ('${at}', 'taking out tube 5', '{"kind":"removed","table":"material","row":
+      {"id":7,"kind":"tube","name":"tube 5","width":50,"height":600,"thickness":2,"mass":200,"cost":150,"currency":"EUR","reorderPoint":0}}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect((await stationsOf(db.read, [1])).get(1)).toEqual({ noted: [], everHere: true });
+  expect(await papersLow(db.read, 9)).toMatchObject([{ name: 'Linen 300', sheets: 3 }]);
+  expect(await listMaterialRows(db.read)).toMatchObject([
+    { name: 'tube 9', supplier: '', deliveryDays: null },
+  ]);
+  // What was taken out before can be taken back.
+  await db.write((tx) => undoStep(tx, null, at));
+  expect(await listMaterialRows(db.read)).toHaveLength(2);
   db.close();
 });

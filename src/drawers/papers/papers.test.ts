@@ -1,3 +1,5 @@
+import { Readable } from 'node:stream';
+import sharp from 'sharp';
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { undo } from '@/drawers/undo/actions';
@@ -11,6 +13,9 @@ import {
 import { countOfLot, putPaperBack, receivePaper, takeOfLot } from './lotActions';
 import { usualPaper } from './paperForm';
 import { permanenceLine } from '@/studio/words/paperWords';
+import { receiveSwatch } from './intakeSwatch';
+import { notePaper } from './lifeActions';
+import { noteWords } from './lifeWords';
 import { loadPapers } from './view';
 import { lastsSentence } from './words';
 
@@ -286,4 +291,75 @@ it('takes a list in whole, or nothing of it', async () => {
     value: 1,
   });
   expect(await names()).toBe(before + 1);
+});
+
+describe('the life of a paper', () => {
+  const NOTE = { day: '2026-03-02', triedFor: '', printed: '', setting: '', words: '' };
+  let paperId: string;
+  beforeAll(async () => {
+    const made = await createPaper({ ...RAG, name: 'Flax 310' });
+    paperId = String((made as { value: number }).value);
+  });
+  const note = (more: object) => notePaper({ ...NOTE, paperId, ...more });
+  const row = async () =>
+    (await loadPapers({})).page.rows.find((r) => String(r.id) === paperId)!;
+
+  it('is heard of, asked for, tried; until it is bought nothing of it runs out', async () => {
+    const before = (await loadPapers({})).counts.low;
+    expect(await row()).toMatchObject({ station: 'heard', toCome: false });
+    expect(await note({ station: 'asked' })).toMatchObject({ ok: true });
+    expect(await row()).toMatchObject({ station: 'asked', toCome: true });
+    expect((await loadPapers({})).counts.low).toBe(before - 1);
+    const tried = { station: 'tried', triedFor: 'Watercolours, portraits' };
+    expect(await note(tried)).toMatchObject({
+      fields: { words: expect.stringContaining('Say one of them') },
+    });
+    expect(await note({ ...tried, words: 'Washes stay light.' })).toMatchObject({
+      ok: true,
+    });
+    expect(await note({ station: 'tried', words: 'x', day: '2199-01-01' })).toMatchObject({
+      fields: { day: expect.stringContaining('still to come') },
+    });
+    expect(await row()).toMatchObject({ station: 'tried' });
+  });
+
+  it('tells which papers were tried for something', async () => {
+    const view = await loadPapers({ tried: 'watercolours' });
+    expect(view.tried).toEqual(['portraits', 'watercolours']);
+    expect(view.page.rows.map((r) => r.name)).toEqual(['Flax 310']);
+    expect(view.page.total).toBe(1);
+    // What nobody tried is no question: all are shown.
+    expect((await loadPapers({ tried: 'etchings' })).page.total).toBeGreaterThan(1);
+  });
+
+  it('has swatches that were photographed, and shows all of it in order', async () => {
+    const png = sharp({ create: { width: 9, height: 9, channels: 3, background: '#eee' } });
+    const bytes = await png.png().toBuffer();
+    const take = receiveSwatch(paperId);
+    expect(await take('flax.png', Readable.from([bytes]))).toMatchObject({ ok: true });
+    expect(await receiveSwatch('99')('flax.png', Readable.from([bytes]))).toMatchObject({
+      ok: false,
+    });
+    const { life } = await loadPapers({ paper: paperId, life: '1' });
+    expect(life!.notes.map((n) => n.station)).toEqual(['asked', 'tried', 'swatch']);
+    expect(life!.notes[2]!.photograph).toMatch(/^[0-9a-f]{64}$/);
+    expect(noteWords(life!.notes[1]!)).toBe(
+      ' for Watercolours, portraits. Washes stay light.',
+    );
+    expect(life!.been).toEqual(expect.arrayContaining(['asked', 'tried']));
+  });
+
+  it('is in stock from its first delivery on', async () => {
+    await receivePaper({
+      paperId,
+      kind: 'sheet',
+      name: 'F 1',
+      width: '42 cm',
+      height: '59.4 cm',
+      pieces: '2',
+      price: '5.60',
+      supplier: '',
+    });
+    expect(await row()).toMatchObject({ station: 'inStock', toCome: false });
+  });
 });
