@@ -13,6 +13,7 @@ import type { Studio } from '@/studio/open/open';
 import { crop, daysAgo, number, offer, price, printFile, proof } from './tradeSteps';
 import { deliver } from './paperLots';
 import { inkYear } from './inkYear';
+import { paperLives } from './paperLives';
 import { sheetsToCut } from './sheetsToCut';
 import { mixedOrders, order } from './orderSteps';
 import type { Say } from './tradeSteps';
@@ -79,6 +80,7 @@ export async function trade(
   await photographedRound(open, of('saltPans'));
   await errand(open, ['featherWeed', 'coiledLines'].map(of), paper(COTTON));
   await sheetsToCut(open, of, paper(COTTON));
+  await paperLives(open, papers);
   await inkYear(open, say);
   say('  a proof sheet written, files handed over, prints judged');
   const printed = EDITIONS.flatMap((e) => e.runs.map(([, n]) => n)).reduce((a, b) => a + b);

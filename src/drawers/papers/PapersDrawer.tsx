@@ -15,7 +15,8 @@ import {
   useAddressOf,
   LooksLike,
 } from '@/shell/table';
-import type { Column } from '@/shell/table';
+import type { Column, ManyAction } from '@/shell/table';
+import { PLACES } from './compare/places';
 import { BringPapers } from './BringPapers';
 import { EditPaper, NewPaper } from './PaperForms';
 
@@ -26,8 +27,6 @@ import { Choose } from '@/shell/fields';
 import { PaperSlip } from './PaperSlip';
 import { stockWords } from './words';
 
-const MANY = [takesOut('papers')];
-
 type Row = PapersView['page']['rows'][number];
 
 /** Papers: every stock, what is left of it, what it is, and how it behaves. */
@@ -37,6 +36,21 @@ export function PapersDrawer(view: PapersView) {
   const format = useFormat();
   const addressOf = useAddressOf();
   const router = useRouter();
+  const many = useMemo<ManyAction[]>(
+    () => [
+      takesOut('papers'),
+      {
+        name: 'Lay these side by side',
+        run: (ids) =>
+          router.push(
+            `/papers/compare?${PLACES.slice(0, ids.length)
+              .map((place, i) => `${place}=${ids[i]}`)
+              .join('&')}`,
+          ),
+      },
+    ],
+    [router],
+  );
   const columns = useMemo<Column<Row>[]>(
     () => [
       {
@@ -155,7 +169,7 @@ export function PapersDrawer(view: PapersView) {
             </Empty>
           ) : (
             <DataTable
-              many={MANY}
+              many={many}
               label="Papers"
               rows={page.rows}
               list={{ asked, total: page.total }}

@@ -7,3 +7,4 @@ export * from './deepZoom';
 export * from './useDrawnId';
 export * from './wideColour';
 export * from './labCss';
+export * from './proofSource';

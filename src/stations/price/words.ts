@@ -1,5 +1,5 @@
 import type { Format } from '@/shell/figures';
-import type { InkCost, paperCost } from '@/studio';
+import type { InkCost, PaperCost } from '@/studio';
 
 const FROM = {
   print: 'what the last print took of its lot',
@@ -9,7 +9,7 @@ const FROM = {
 
 /** What the paper of a print is known to cost. */
 export const paperHint = (
-  { amount, currency, from }: Awaited<ReturnType<typeof paperCost>>,
+  { amount, currency, from }: PaperCost,
   format: Pick<Format, 'money'>,
 ): string => `Known: ${format.money(amount, currency)}, ${FROM[from]}.`;
 

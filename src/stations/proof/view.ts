@@ -28,7 +28,7 @@ import {
   todayOf,
 } from '@/studio';
 import type { MasterView } from '@/studio';
-import type { ProofPicture } from './paper/proofSource';
+import type { ProofPicture } from '@/shell/drawing';
 import { photographedOf } from './photographed/view';
 import { measuredOf } from './measured/view';
 import { sheetOf } from './sheetNames';

@@ -24,17 +24,15 @@ export interface KnownCost {
   currency: string;
 }
 
-/** The paper of one print of a size: what the last one took of its lot, else what it would take of one, else its part of a sheet. */
-export async function paperCost(
+/** What rests on: the last print itself, a lot that it would be taken of, or its part of a sheet. */
+export type PaperCost = KnownCost & { from: 'print' | 'lot' | 'sheet' };
+
+/** The paper that a print would take: of a lot that has enough, else its part of a sheet; null: a whole one. */
+export async function paperWouldCost(
   db: Reading,
-  size: { workId: number; sizeKey: string },
   paper: PaperRow,
   extent: Extent | null,
-): Promise<KnownCost & { from: 'print' | 'lot' | 'sheet' }> {
-  const entries = await printsOfSize(db, { ...size, paperId: paper.id });
-  const taken = await paperOfEntries(db, entries);
-  const last = entries.map((id) => taken.get(id)).find((t) => t !== undefined);
-  if (last) return { amount: last.cost, currency: last.currency, from: 'print' };
+): Promise<PaperCost> {
   const whole = { amount: paper.price, currency: paper.currency, from: 'sheet' as const };
   if (!extent) return whole;
   const lots = await lotsOf(db, paper.id);
@@ -49,6 +47,21 @@ export async function paperCost(
     };
   const sheet = { width: paper.sheetWidth, height: paper.sheetHeight };
   return { ...whole, amount: minor(Math.round(paper.price * sheetShareOf(extent, sheet))) };
+}
+
+/** The paper of one print of a size: what the last one took of its lot, else what it would take. */
+export async function paperCost(
+  db: Reading,
+  size: { workId: number; sizeKey: string },
+  paper: PaperRow,
+  extent: Extent | null,
+): Promise<PaperCost> {
+  const entries = await printsOfSize(db, { ...size, paperId: paper.id });
+  const taken = await paperOfEntries(db, entries);
+  const last = entries.map((id) => taken.get(id)).find((t) => t !== undefined);
+  return last
+    ? { amount: last.cost, currency: last.currency, from: 'print' }
+    : paperWouldCost(db, paper, extent);
 }
 
 /** What the ink of one print costs, on which printer, and how well that is known. */

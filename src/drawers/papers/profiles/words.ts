@@ -34,5 +34,5 @@ export function whiteWords([, a, b]: Vector): string {
 }
 
 /** Volume of a gamut in thousands of cubic units. */
-export const volumeWords = ({ volume }: GamutShape): string =>
+export const volumeWords = ({ volume }: Pick<GamutShape, 'volume'>): string =>
   String(Math.round(volume / 1000));

@@ -1,7 +1,7 @@
 'use client';
 import styled from 'styled-components';
-import { firstTile } from './proofSource';
-import type { ProofPicture, Shown } from './proofSource';
+import { firstTile } from '@/shell/drawing';
+import type { ProofPicture, Shown } from '@/shell/drawing';
 
 const Room = styled.div`
   position: absolute;

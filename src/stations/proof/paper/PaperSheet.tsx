@@ -17,7 +17,7 @@ import { ShownAs } from './ShownAs';
 import { usePaperDesk } from './paperDesk';
 import { ProofPane } from './ProofPane';
 import { placeRings, reachMarks } from './drawMarks';
-import type { ProofPicture, Shown } from './proofSource';
+import type { ProofPicture, Shown } from '@/shell/drawing';
 import { useFigures } from './useFigures';
 import { useReach } from './useReach';
 import { bestPaper } from './words';

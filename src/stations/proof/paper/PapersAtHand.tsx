@@ -7,8 +7,8 @@ import { SectionLabel, Small } from '@/shell/words';
 import type { Written } from '@/studio/words/figures';
 import { percent } from '@/studio/words/proofWords';
 import type { PaperAtHand } from '../view';
-import { wholeUrl } from './proofSource';
-import type { ProofPicture, Shown } from './proofSource';
+import { wholeUrl } from '@/shell/drawing';
+import type { ProofPicture, Shown } from '@/shell/drawing';
 import type { FiguresBy } from './useFigures';
 
 const Sheets = styled.ul`

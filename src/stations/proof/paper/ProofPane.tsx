@@ -14,8 +14,8 @@ import {
 import type { Overlay } from '@/shell/drawing';
 import { FirstSight } from './FirstSight';
 import { SplitLine } from './SplitLine';
-import { firstTile, proofTiles } from './proofSource';
-import type { ProofPicture, Shown } from './proofSource';
+import { firstTile, proofTiles } from '@/shell/drawing';
+import type { ProofPicture, Shown } from '@/shell/drawing';
 
 const Label = styled.span<{ $right?: boolean }>`
   position: absolute;

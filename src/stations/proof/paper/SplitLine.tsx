@@ -1,7 +1,7 @@
 'use client';
 import type { RefObject } from 'react';
 import styled from 'styled-components';
-import type { ProofPicture } from './proofSource';
+import type { ProofPicture } from '@/shell/drawing';
 
 const Line = styled.div`
   position: absolute;

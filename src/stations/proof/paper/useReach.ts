@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { levelWithin, tileUrl } from './proofSource';
-import type { ProofPicture, Shown } from './proofSource';
+import { levelWithin, tileUrl } from '@/shell/drawing';
+import type { ProofPicture, Shown } from '@/shell/drawing';
 
 /** How far each pixel of a small copy of the picture is out of reach, tenths of CIEDE2000. */
 export interface ReachMap {

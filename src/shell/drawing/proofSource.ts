@@ -1,5 +1,5 @@
 import type { Intent } from '@/core/prepare';
-import { WIDE_SCREEN, wideTiles } from '@/shell/drawing';
+import { WIDE_SCREEN, wideTiles } from './wideColour';
 
 /** A picture of which tiles are asked for, by its pixels and its largest level. */
 export interface ProofPicture {

@@ -1,0 +1,2 @@
+/** The places of the papers that are compared, in the address. */
+export const PLACES = ['a', 'b', 'c'] as const;
