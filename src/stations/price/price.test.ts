@@ -68,7 +68,8 @@ it('starts from what the studio knows, and is never "0" where it does', async ()
     'SELECT price_minor AS price FROM paper WHERE id = 1',
   );
   expect((await view()).start).toMatchObject({
-    paper: paper!.price,
+    // Two of them lie on a sheet.
+    paper: paper!.price / 2,
     capture: 6000,
     proofs: 2150,
   });

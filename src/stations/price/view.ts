@@ -16,6 +16,7 @@ import {
   printedExtent,
   todayOf,
 } from '@/studio';
+import type { InkCost, PaperCost } from '@/studio';
 
 /** What paper and ink of one print of a size cost, where that is known, in whatever currency. */
 async function printCosts(
@@ -23,14 +24,16 @@ async function printCosts(
   { workId, sizeKey }: { workId: number; sizeKey: string },
   { paper, route }: { paper: PaperRow; route: string },
   today: string,
-) {
-  if (!(await printsHere(db, route))) return { paper: null, ink: null };
+): Promise<{ paper: PaperCost | null; ink: InkCost | null }> {
   const file = (await printFilesOf(db, workId)).find((f) => f.sizeKey === sizeKey) ?? null;
   const thing = file && ofPrintFile(file);
   const extent = thing ? printedExtent(thing, thing.ppi) : nominalExtent(sizeKey);
   return {
     paper: await paperCost(db, { workId, sizeKey }, paper, extent),
-    ink: await inkCost(db, { file, sizeKey, paper }, today),
+    // Who prints elsewhere uses ink of their own.
+    ink: (await printsHere(db, route))
+      ? await inkCost(db, { file, sizeKey, paper }, today)
+      : null,
   };
 }
 
