@@ -15,6 +15,19 @@ import type { InkFacts, InkRules } from './types';
 export const PRINTER_TAKES = ['sheets', 'rolls', 'both'] as const;
 export type PrinterTakes = (typeof PRINTER_TAKES)[number];
 
+/**
+ * Whether a printer takes a paper: sheets by their shorter side, rolls by their width, mm.
+ * @example printerTakes({ widest: 610, takes: 'rolls' }, { kind: 'sheet', width: 420, height: 594 }) // false
+ */
+export function printerTakes(
+  { widest, takes }: { widest: number; takes: PrinterTakes },
+  paper: { kind: 'sheet' | 'roll'; width: number; height: number },
+): boolean {
+  const { kind, width, height } = paper;
+  if (takes !== 'both' && takes !== `${kind}s`) return false;
+  return (kind === 'roll' ? width : Math.min(width, height)) <= widest;
+}
+
 /** One ink of a printer, or the box for what cleaning wastes. */
 export interface PrinterInk {
   id: number;

@@ -35,8 +35,8 @@ const singles = (db: Reading, routes: readonly string[], since: string) =>
           routes.map((r) => sql`${r.toLowerCase()}`),
           sql`, `,
         )})
-        AND NOT EXISTS (SELECT 1 FROM proof_round o WHERE o.sheet_id = r.sheet_id
-          AND o.sending = r.sending AND o.paper_id = r.paper_id AND o.id < r.id)
+        AND (r.sheet_id IS NULL OR NOT EXISTS (SELECT 1 FROM proof_round o WHERE o.sheet_id = r.sheet_id
+          AND o.sending = r.sending AND o.paper_id = r.paper_id AND o.id < r.id))
         AND NOT EXISTS (SELECT 1 FROM lot_use u JOIN lot_use b ON b.undoes = u.id
           WHERE u.entry_id = e.id AND u.kind = 'print')
         AND NOT EXISTS (SELECT 1 FROM printed_piece p WHERE p.entry_id = e.id)

@@ -124,8 +124,8 @@ export function Gauges({ picked, today }: Omit<NoteProps, 'inkId'>) {
     >
       <FormFields form={form.form} of={of} />
       <Small>
-        Per cent of a full cartridge. Gauges count what was sent, not what is left: what
-        they say is held against what is reckoned.
+        Per cent of a full cartridge; of the waste box, what it may still take. Gauges count
+        what was sent, not what is left: what they say is held against what is reckoned.
       </Small>
     </FormSlip>
   );

@@ -8,11 +8,11 @@ import type { SheetsView } from './view';
 /** The lots that a plan is cut from. */
 export function CutFrom({
   lots,
+  notTaken,
   only,
   busy,
   onChoose,
-}: {
-  lots: SheetsView['lots'];
+}: Pick<SheetsView, 'lots' | 'notTaken'> & {
   /** Null: all of them. */
   only: number[] | null;
   busy: boolean;
@@ -41,6 +41,13 @@ export function CutFrom({
           </Tick>
         </Row>
       ))}
+      {notTaken && notTaken.lots.length > 0 && (
+        <Small>
+          ▲ {notTaken.printer} does not take {notTaken.lots.map((l) => l.name).join(', ')}:
+          too wide for it, or not what it prints on. Cut it to sheets first, or leave it
+          out.
+        </Small>
+      )}
       {lots.some((l) => l.kind === 'sheet' && l.left % 1 !== 0) && (
         <Small>Whole sheets are cut; parts of sheets are not known by their shape.</Small>
       )}

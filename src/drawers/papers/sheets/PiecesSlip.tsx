@@ -180,6 +180,7 @@ export function PiecesSlip({ view }: { view: SheetsView }) {
       )}
       <CutFrom
         lots={lots}
+        notTaken={view.notTaken}
         only={state.lots}
         busy={sending}
         onChoose={(only) => keep(all, only)}

@@ -18,6 +18,7 @@ import { plainRecipe, printPlan } from '@/core/prepare';
 import { fitToSheet, plainLayout } from '@/core/size';
 import { minor, mm, size } from '@/core/units';
 import {
+  addPrinter,
   addRoute,
   getSheetFile,
   getSheetPlan,
@@ -482,4 +483,30 @@ describe('a sheet that is printed', () => {
     });
     expect(await writeSheetOfPrints({ ...asked, index: '9' })).toMatchObject({ ok: false });
   });
+});
+
+it('begins with the margins of the own printer, and says which lots it does not take', async () => {
+  await here.open.db.write(async (tx) => {
+    await addPrinter(tx, {
+      name: 'Heron 13',
+      route: 'Own printer',
+      widest: mm(330),
+      takes: 'sheets',
+      marginLeft: mm(4),
+      marginRight: mm(5),
+      marginTop: mm(6),
+      marginBottom: mm(21),
+      supplier: '',
+      deliveryDays: null,
+      note: '',
+      createdAt: at,
+    });
+    await receiveLot(tx, { ...roll(1, 300, 9000, at), name: 'narrow roll' });
+    await receiveLot(tx, { ...sheets(1, 4, at, 329, 483), name: 'A3+ sheets' });
+  });
+  const view = await loadSheets(String(await begin()), {});
+  expect(view.state.rules.margin).toEqual({ left: 4, right: 5, top: 6, bottom: 21 });
+  const names = view.notTaken!.lots.map((l) => l.name);
+  expect(names).toContain('narrow roll');
+  expect(names).not.toContain('A3+ sheets');
 });

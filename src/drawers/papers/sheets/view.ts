@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import { planFault, sheetJob } from '@/core/cut';
+import { printerTakes } from '@/core/ink';
 import type { PlannedPiece } from '@/core/cut';
 import {
   errandOfSheet,
@@ -10,6 +11,7 @@ import {
   lotsOf,
   newestFilesElsewhere,
   newestSheets,
+  ownPrinterOf,
   printedSheetsOf,
   readSettings,
   routesNow,
@@ -99,13 +101,14 @@ export async function loadSheets(id: string, query: Record<string, string | unde
   const plan = await getSheetPlan(db, rowId(id));
   if (!plan) notFound();
   const { state, paperId } = plan;
-  const [settings, paper, lots, routes, printed, stock] = await Promise.all([
+  const [settings, paper, lots, routes, printed, stock, printer] = await Promise.all([
     readSettings(db),
     getPaper(db, paperId),
     lotsOf(db, paperId),
     routesNow(db),
     printedSheetsOf(db, plan.id),
     stockToCut(db, paperId, state.lots),
+    ownPrinterOf(db),
   ]);
   const wanted = await waitingPiecesOf(db, paperId);
   const works = [...new Set(state.pieces.flatMap((p) => p.workId ?? []))];
@@ -120,6 +123,15 @@ export async function loadSheets(id: string, query: Record<string, string | unde
     state,
     paper: { id: paperId, name: paper?.name ?? '', scuffs: paper?.scuffs ?? false },
     lots,
+    /** Lots that the own printer does not take: wider than it prints, or no sheets, no rolls. */
+    notTaken: printer
+      ? {
+          printer: printer.name,
+          lots: lots
+            .filter((l) => !printerTakes(printer, l))
+            .map((l) => ({ id: l.id, name: l.name })),
+        }
+      : null,
     /** The paper is not any more what it was planned for: the plan takes more than there is. */
     stale:
       state.plan !== null && planFault(sheetJob({ ...state, stock }), state.plan) !== null,
