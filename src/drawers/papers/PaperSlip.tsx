@@ -36,7 +36,7 @@ export function PaperSlip({
       <SlipTitle>{picked.name}</SlipTitle>
       <SlipSub>
         {picked.maker} · <Link href={`/papers?paper=${picked.id}&life=1`}>its life</Link> ·{' '}
-        <Link href={`/papers?paper=${picked.id}&edit=1`}>change, or discontinued</Link>
+        <Link href={`/papers?paper=${picked.id}&edit=1`}>change, discontinue</Link>
       </SlipSub>
       <Figures
         figures={[

@@ -23,7 +23,7 @@ import { EditPaper, NewPaper } from './PaperForms';
 import type { PapersView } from './view';
 import { LifeSlip } from './LifeSlip';
 import { LotSlip, NewLot } from './LotSlips';
-import { Choose } from '@/shell/fields';
+import { TriedFor } from './TriedFor';
 import { PaperSlip } from './PaperSlip';
 import { stockWords } from './words';
 
@@ -112,17 +112,6 @@ export function PapersDrawer(view: PapersView) {
         sum={`${counts.all} papers, ${counts.low} at or under the reorder point`}
       >
         <FindField label="Find a paper" value={asked.find} />
-        {view.tried.length > 0 && (
-          <Choose
-            label="Tried for"
-            value={view.triedFor ?? ''}
-            options={[
-              ['', 'tried for anything, or not'],
-              ...view.tried.map((t) => [t, `tried for ${t}`] as const),
-            ]}
-            onChange={(t) => router.replace(addressOf({ tried: t || null, paper: null }))}
-          />
-        )}
         <ListOut drawer="papers" />
         <ButtonLink $plain href="/purchases">
           To be ordered
@@ -168,25 +157,28 @@ export function PapersDrawer(view: PapersView) {
               />
             </Empty>
           ) : (
-            <DataTable
-              many={many}
-              label="Papers"
-              rows={page.rows}
-              list={{ asked, total: page.total }}
-              columns={columns}
-              id={(r) => r.id}
-              picked={adding ? null : (picked?.id ?? null)}
-              href={(r) =>
-                addressOf({
-                  paper: String(r.id),
-                  edit: null,
-                  new: null,
-                  bring: null,
-                  lot: null,
-                  life: null,
-                })
-              }
-            />
+            <>
+              <TriedFor view={view} />
+              <DataTable
+                many={many}
+                label="Papers"
+                rows={page.rows}
+                list={{ asked, total: page.total }}
+                columns={columns}
+                id={(r) => r.id}
+                picked={adding ? null : (picked?.id ?? null)}
+                href={(r) =>
+                  addressOf({
+                    paper: String(r.id),
+                    edit: null,
+                    new: null,
+                    bring: null,
+                    lot: null,
+                    life: null,
+                  })
+                }
+              />
+            </>
           )}
         </Surface>
         {bringing ? (

@@ -62,7 +62,10 @@ export type PrinterInput = ValueOf<typeof FIELDS>;
 /** A new one, with its inks: what each holds and costs is usually the same. */
 export const newPrinterForm = defineForm({
   ...FIELDS,
-  inks: choice('Inks', INK_SETS),
+  inks: hinted(
+    choice('Inks', INK_SETS),
+    'eight: with light ones and two greys; ten: orange and green, too',
+  ),
   ml: optional(decimal('One holds', { above: 0, max: 20_000 }, 'ml')),
   price: optional(money('One costs', { min: 0, max: 1e8 })),
 });

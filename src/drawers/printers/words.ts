@@ -26,9 +26,9 @@ export const ROLE_WORDS: Record<InkRole, string> = {
 
 export const SET_WORDS: Record<string, string> = {
   none: 'none yet',
-  four: 'four: cyan, magenta, yellow, black',
-  eight: 'eight: the four, light ones, two greys',
-  ten: 'ten: the eight, orange, green',
+  four: 'four inks',
+  eight: 'eight inks',
+  ten: 'ten inks',
 };
 
 export const TAKES_WORDS: Record<string, string> = {
