@@ -49,6 +49,9 @@ const paper = (
       }
     : {}),
   scuffs: base === 'cotton' && surface === 'matte',
+  brightened: base === 'cotton' ? 'no' : 'yes',
+  grain: base === 'cotton' ? 'along the long side' : 'not known',
+  signedWith: ['matte', 'textured'].includes(surface) ? 'pencil' : 'pigment pen',
   supplier: 'Saltreach Paper Loft',
   // The coated one comes from far.
   deliveryDays: base === 'baryta' ? 21 : 8,

@@ -487,3 +487,29 @@ it('papers and packing of before are what they were: in stock, and nobody said w
   expect(await listMaterialRows(db.read)).toHaveLength(2);
   db.close();
 });
+
+it('of papers of before nothing is said of brighteners, grain and pens that nobody said', async () => {
+  await before('0030_paper_traits_more');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-11-20T10:00:00.000Z';
+  await client.executeMultiple(`
+    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+      currency, reorder_point, printer_setting, permanence, note, created_at, scuffs)
+      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '', '', '', '${at}', 1);
+    INSERT INTO paper_note (paper_id, station, tried_for, printed, setting, words, photograph, day, at)
+      VALUES (1, 'tried', 'etchings', '', '', 'Good.', NULL, '2026-11-01', '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect(await paperNamed(db.read, 'linen 300')).toMatchObject({
+    brightened: 'not known',
+    grain: 'not known',
+    signedWith: 'not known',
+    scuffs: true,
+  });
+  expect((await stationsOf(db.read, [1])).get(1)).toEqual({
+    noted: ['tried'],
+    everHere: false,
+  });
+  db.close();
+});

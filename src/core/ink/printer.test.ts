@@ -83,6 +83,8 @@ it('lasts longer by every cartridge that lies ready, until that one is put in', 
   expect(more!.allLast!.left).toBeCloseTo(plain!.lasts!.left + 160, 6);
   expect(sparesOf([...events, changed(1, 120)], 1)).toBe(1);
   expect(sparesOf([changed(1, 0), bought, changed(2, 120)], 1)).toBe(2);
+  // Bought and put in on one day, in whatever order that was noted.
+  expect(sparesOf([changed(1, 100), bought], 1)).toBe(1);
   // One that was never noted as bought is not owed.
   expect(sparesOf([changed(1, 0), changed(1, 50), bought], 1)).toBe(2);
 });

@@ -161,11 +161,18 @@ export function inkFactsOf(facts: PrinterFacts): InkFacts[] {
   });
 }
 
+/** Of one day, what was bought comes before what was put in. */
+const bySpares = (a: InkEvent, b: InkEvent) =>
+  a.day === b.day
+    ? Number(b.kind === 'bought') - Number(a.kind === 'bought')
+    : a.day < b.day
+      ? -1
+      : 1;
+
 /** Cartridges of an ink that were bought and are not in the printer yet. */
 export function sparesOf(events: readonly InkEvent[], inkId: number): number {
   let spares = 0;
-  for (const e of events) {
-    if (e.inkId !== inkId) continue;
+  for (const e of events.filter((v) => v.inkId === inkId).sort(bySpares)) {
     if (e.kind === 'bought') spares += e.pieces;
     if (e.kind === 'changed') spares = Math.max(0, spares - 1);
   }

@@ -3,3 +3,4 @@ export * from './life';
 export * from './lots';
 export * from './purchase';
 export * from './stock';
+export * from './traits';

@@ -13,6 +13,9 @@ type Trait =
   | 'acidFree'
   | 'scuffs'
   | 'leastRoll'
+  | 'brightened'
+  | 'grain'
+  | 'signedWith'
   | 'supplier'
   | 'deliveryDays';
 

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { NotedStation } from '@/core/paper';
+import type { Brightened, Grain, NotedStation, SignedWith } from '@/core/paper';
 import type { GramsPerSquareMetre } from '@/core/units';
 import { at, currency, id, mm, money } from './columns';
 import { profiles } from './prepare';
@@ -32,6 +32,9 @@ export const papers = sqliteTable(
     scuffs: integer('scuffs', { mode: 'boolean' }).notNull().default(false),
     /** The least inside diameter that it is rolled to; null: by its weight. */
     leastRoll: mm('least_roll_mm'),
+    brightened: text('brightened').$type<Brightened>().notNull().default('not known'),
+    grain: text('grain').$type<Grain>().notNull().default('not known'),
+    signedWith: text('signed_with').$type<SignedWith>().notNull().default('not known'),
     supplier: text('supplier').notNull().default(''),
     /** Days from ordering to its delivery. */
     deliveryDays: integer('delivery_days'),

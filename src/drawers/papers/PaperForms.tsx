@@ -15,7 +15,15 @@ const LOOK = ['name', 'maker', 'base', 'surface', 'weight', 'thickness'];
 const SHEET = ['sheetWidth', 'sheetHeight'];
 const STORE = ['price', 'supplier', 'deliveryDays', 'reorderPoint', 'printerSetting'];
 const LASTS = ['permanenceYears', 'permanenceSource', 'permanenceDisplay'];
-const HANDLED = ['acidFree', 'scuffs', 'leastRoll', 'note'];
+const HANDLED = [
+  'acidFree',
+  'brightened',
+  'grain',
+  'signedWith',
+  'scuffs',
+  'leastRoll',
+  'note',
+];
 
 /** `kept`: the price in another currency, which stays when none is typed. */
 const PaperFields = ({ form, kept }: { form: Form; kept?: string | undefined }) => {

@@ -4,7 +4,7 @@ import { Link } from '@/shell/link';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lotAmount } from '@/studio/words/lotWords';
-import { permanenceLine } from '@/studio/words/paperWords';
+import { brightenedWords, permanenceLine } from '@/studio/words/paperWords';
 import { Lots } from './Lots';
 import { STATION_WORDS } from './lifeWords';
 import type { PapersView } from './view';
@@ -85,6 +85,7 @@ export function PaperSlip({
             ? `Permanence, as noted before: ${picked.permanence}. Without figure, source and display it is quoted nowhere.`
             : null}
         {picked.scuffs && ' ▲ Scuffs at a touch: gloves, and tissue between sheets.'}
+        {picked.brightened === 'yes' && ` Its white is ${brightenedWords('yes')}.`}
       </Small>
       {picked.note && <Small>{picked.note}</Small>}
       <Lots lots={lots} plans={view.plans} paperId={picked.id} />

@@ -1,6 +1,7 @@
 import { choice, defineForm, formSeen, hinted, length, thickness } from '@/core/input';
 import { money, optional, rowNumber, text, verbatim, whole } from '@/core/input';
 import type { InputContext, Typed, ValueOf } from '@/core/input';
+import { BRIGHTENED, GRAINS, SIGNED_WITH } from '@/core/paper';
 import { mm } from '@/core/units';
 import type { Paper } from '@/data';
 import { BASES, SURFACES } from './kinds';
@@ -32,6 +33,9 @@ const FIELDS = {
     'how it is displayed: behind glass, in the dark',
   ),
   acidFree: choice('Acid-free', ['no', 'yes']),
+  brightened: choice('Brighteners', BRIGHTENED),
+  grain: choice('Grain', GRAINS),
+  signedWith: choice('Signed with', SIGNED_WITH),
   scuffs: choice('Scuffs at a touch', ['no', 'yes']),
   leastRoll: hinted(
     optional(length('Rolled no tighter than', { above: 0, max: 500 })),
@@ -89,6 +93,9 @@ export const usualPaper = (context: InputContext): Typed =>
       thickness: mm(0.5),
       reorderPoint: 5,
       acidFree: 'no',
+      brightened: 'not known',
+      grain: 'not known',
+      signedWith: 'not known',
       scuffs: 'no',
     },
     context,

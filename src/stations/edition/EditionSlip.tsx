@@ -6,7 +6,8 @@ import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { Overrule, Problem } from '@/shell/said';
 import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { Sentence } from '@/shell/words';
+import { Sentence, Small } from '@/shell/words';
+import { signingWords } from '@/studio/words/paperWords';
 import { signCaution } from '@/studio/words/signWords';
 import { DeclareForm } from './DeclareForm';
 import { ImpressionPart } from './ImpressionPart';
@@ -73,6 +74,7 @@ export function EditionSlip({
       </Slip>
     );
   const { declaration } = edition;
+  const signing = view.signedOn && signingWords(view.signedOn);
   const unsigned = signPlan && signCaution(signPlan, format.length(picked.fit.below));
   return (
     <Slip
@@ -111,6 +113,7 @@ export function EditionSlip({
         <WaitingPrints waiting={waiting} piece={piece ?? null} onPiece={setWanted} />
       )}
       {unsigned && <Sentence $tone="caution">{unsigned}</Sentence>}
+      {signing && <Small>{signing}</Small>}
       {reference && reference.why !== '' && (
         <Sentence $tone="caution">
           There is no valid reference: {reference.why}.

@@ -3,6 +3,7 @@ import { signPlan } from '@/core/size';
 import {
   editionFor,
   editionsOf,
+  getPaper,
   readLog,
   signatureOf,
   waitingPieces,
@@ -41,6 +42,10 @@ export async function loadEdition(id: string, query: Record<string, string | und
         )
       : [];
   const context = story.length > 0 ? await logContext(db, story) : null;
+  const waiting = picked
+    ? await waitingPieces(db, { workId: work.id, sizeKey: picked.key })
+    : [];
+  const paperId = waiting[0]?.paperId ?? reference?.standing?.round.paperId ?? null;
   return {
     work,
     preview: page.master?.preview ?? null,
@@ -57,11 +62,11 @@ export async function loadEdition(id: string, query: Record<string, string | und
     editionKeys: all.map((e) => e.sizeKey),
     next: edition && nextLabel(edition.declaration, edition.impressions, 'number'),
     reference,
+    /** The paper that is signed: of prints that wait, else of the proof that holds. */
+    signedOn: paperId === null ? null : ((await getPaper(db, paperId)) ?? null),
     overruled,
     /** Prints of this size that were cut from a sheet and have no number yet, the oldest first. */
-    waiting: picked
-      ? await waitingPieces(db, { workId: work.id, sizeKey: picked.key })
-      : [],
+    waiting,
     usualProofs: usualArtistsProofs(30),
     asked: asked
       ? {

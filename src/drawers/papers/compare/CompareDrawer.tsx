@@ -13,7 +13,7 @@ import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
 import { SlipTable, useAddressOf } from '@/shell/table';
 import { Small } from '@/shell/words';
-import { permanenceLine } from '@/studio/words/paperWords';
+import { brightenedWords, permanenceLine } from '@/studio/words/paperWords';
 import { volumeWords, whiteWords } from '../profiles/words';
 import { OnPaper } from './OnPaper';
 import { PLACES } from './places';
@@ -133,7 +133,14 @@ function useRows(
     [
       'What it is',
       (p) =>
-        [p.base, p.surface, p.acidFree && 'acid-free', p.scuffs && '▲ scuffs at a touch']
+        [
+          p.base,
+          p.surface,
+          p.acidFree && 'acid-free',
+          brightenedWords(p.brightened),
+          p.signedWith !== 'not known' && `signed with ${p.signedWith}`,
+          p.scuffs && '▲ scuffs at a touch',
+        ]
           .filter(Boolean)
           .join(', '),
     ],
@@ -262,8 +269,8 @@ export function CompareDrawer(view: CompareView) {
           />
           <Small>
             Whites, blacks and gamuts are measured from the profile that each paper is
-            printed through; the picture is shown by it, perceptual, with the white of the
-            paper. Bold: the deepest black, the largest gamut, the least cost.
+            printed through; the picture is shown by it, relative colorimetric, with the
+            white of the paper. Bold: the deepest black, the largest gamut, the least cost.
           </Small>
           {papers.some((p) => !p.profile) && (
             <Small>

@@ -33,7 +33,7 @@ export function OnPaper({
   const shown = {
     show: 'proof',
     on: `icc:${paper.profile.sha256}`,
-    intent: 'perceptual',
+    intent: 'relative',
     blackPoint: true,
     paperWhite: true,
     blackInk: true,

@@ -9,10 +9,11 @@ import type { SheetsView } from './view';
 export function CutFrom({
   lots,
   notTaken,
+  paper,
   only,
   busy,
   onChoose,
-}: Pick<SheetsView, 'lots' | 'notTaken'> & {
+}: Pick<SheetsView, 'lots' | 'notTaken' | 'paper'> & {
   /** Null: all of them. */
   only: number[] | null;
   busy: boolean;
@@ -41,6 +42,12 @@ export function CutFrom({
           </Tick>
         </Row>
       ))}
+      {paper.grain !== 'not known' && (
+        <Small>
+          The grain of its sheets runs {paper.grain}, of a roll along it: a piece that may
+          not turn keeps it.
+        </Small>
+      )}
       {notTaken && notTaken.lots.length > 0 && (
         <Small>
           ▲ {notTaken.printer} does not take {notTaken.lots.map((l) => l.name).join(', ')}:

@@ -181,6 +181,7 @@ export function PiecesSlip({ view }: { view: SheetsView }) {
       <CutFrom
         lots={lots}
         notTaken={view.notTaken}
+        paper={view.paper}
         only={state.lots}
         busy={sending}
         onChoose={(only) => keep(all, only)}

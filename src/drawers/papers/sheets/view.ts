@@ -121,7 +121,12 @@ export async function loadSheets(id: string, query: Record<string, string | unde
     id: plan.id,
     stateId: plan.stateId,
     state,
-    paper: { id: paperId, name: paper?.name ?? '', scuffs: paper?.scuffs ?? false },
+    paper: {
+      id: paperId,
+      name: paper?.name ?? '',
+      scuffs: paper?.scuffs ?? false,
+      grain: paper?.grain ?? 'not known',
+    },
     lots,
     /** Lots that the own printer does not take: wider than it prints, or no sheets, no rolls. */
     notTaken: printer
