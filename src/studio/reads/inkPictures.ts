@@ -11,6 +11,7 @@ import {
   routesNow,
 } from '@/data';
 import type { InkedPicture, PrintedOn, Reading } from '@/data';
+import { LookedUp } from './lookedUp';
 import { nominalExtent, ofPrintFile, ofSheetFile, printedExtent } from './printedThing';
 import type { PrintedThing } from './printedThing';
 import { profileFor } from './profileFor';
@@ -19,17 +20,6 @@ import { profileFor } from './profileFor';
 export interface Inked extends Omit<PrintedHere, 'stats'> {
   picture: InkedPicture | null;
   count: number;
-}
-
-/** What is looked up once for many prints. */
-class LookedUp {
-  private readonly known = new Map<string, Promise<unknown>>();
-
-  of<T>(name: string, look: () => Promise<T>): Promise<T> {
-    const found = this.known.get(name) ?? look();
-    this.known.set(name, found);
-    return found as Promise<T>;
-  }
 }
 
 const ownProfile = (target: Recipe['convert']['target'] | null): string | null =>
