@@ -9,6 +9,7 @@ import type { Recipe } from '@/core/prepare';
 import { plainLayout } from '@/core/size';
 import { minor, mm } from '@/core/units';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
+import { printer } from '../../e2e/support/printers';
 import { openDatabase } from './database';
 import { checkLedger } from './edition/checkLedger';
 import { getEdition } from './edition/editions';
@@ -418,20 +419,7 @@ it('what was printed before printers were described counts for one that is descr
     await printedHere(db.read, { routes: [''], own: true, since: '2026-01-01' }),
   ).toMatchObject([{ day: '2026-11-20', sizeKey: 'isoA-A3', count: 2, fileId: null }]);
   await db.write(async (tx) => {
-    const printerId = await addPrinter(tx, {
-      name: 'Heron 24',
-      route: '',
-      widest: mm(610),
-      takes: 'both',
-      marginLeft: mm(3),
-      marginRight: mm(3),
-      marginTop: mm(3),
-      marginBottom: mm(14),
-      supplier: '',
-      deliveryDays: null,
-      note: '',
-      createdAt: at,
-    });
+    const printerId = await addPrinter(tx, printer('Heron 24'));
     const inkId = await addPrinterInk(
       tx,
       {

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { USUAL_STATS } from '@/core/ink';
 import { gsm, minor, mm } from '@/core/units';
 import { sheets } from '../../../e2e/support/paperLots';
+import { printer } from '../../../e2e/support/printers';
 import { openDatabase } from '../database';
 import type { OpenDatabase } from '../database';
 import { readLog } from '../log/log';
@@ -25,21 +26,6 @@ let workId: number;
 let paperId: number;
 let printerId: number;
 let inkId: number;
-
-const printer = (name: string, route: string) => ({
-  name,
-  route,
-  widest: mm(610),
-  takes: 'both' as const,
-  marginLeft: mm(3),
-  marginRight: mm(3),
-  marginTop: mm(3),
-  marginBottom: mm(14),
-  supplier: '',
-  deliveryDays: 5,
-  note: '',
-  createdAt: at,
-});
 
 beforeEach(async () => {
   home = await mkdtemp(join(tmpdir(), 'inks-'));
@@ -81,7 +67,7 @@ beforeEach(async () => {
       createdAt: at,
     });
     await receiveLot(tx, sheets(paperId, 20, at));
-    printerId = await addPrinter(tx, printer('Heron 24', 'The Heron'));
+    printerId = await addPrinter(tx, printer('Heron 24', { route: 'The Heron' }));
     const ink = { name: 'Cyan', role: 'cyan' as const, papers: 'all' as const, ml: 80 };
     inkId = await addPrinterInk(
       tx,
@@ -143,7 +129,7 @@ it('an estimate is kept once', async () => {
 
 it('the own printer is that of the own route, else one without a route', async () => {
   expect((await ownPrinterOf(db.read))?.id).toBe(printerId);
-  await db.write((tx) => addPrinter(tx, printer('Aside', '')));
+  await db.write((tx) => addPrinter(tx, printer('Aside')));
   expect((await ownPrinterOf(db.read))?.id).toBe(printerId);
 });
 

@@ -12,7 +12,8 @@ import type { Column } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
 import { Delivery, EditMaterial, LayIn, NewMaterial } from './MaterialForms';
 import type { MaterialsView } from './view';
-import { KIND_WORDS, lastsSentence, leftSentence } from './words';
+import { lastsSentence } from '@/studio/words/lastingWords';
+import { KIND_WORDS, leftSentence } from './words';
 
 const MANY = [takesOut('materials')];
 
@@ -69,7 +70,9 @@ function MaterialSlip({
       <Sentence $tone={isLow(material) ? 'caution' : 'plain'}>
         {leftSentence(material)}
       </Sentence>
-      {material.lasting && <Small>{lastsSentence(material, format.day)}</Small>}
+      {material.lasting && (
+        <Small>{lastsSentence(material.lasting, material.deliveryDays, format.day)}</Small>
+      )}
       <FactList
         facts={[
           [

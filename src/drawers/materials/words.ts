@@ -1,5 +1,4 @@
 import type { PackingMaterial, UsualPiece } from '@/core/pack';
-import type { Lasting } from '@/core/paper';
 import { formatSizeFigures } from '@/core/units';
 
 export const KIND_WORDS: Record<PackingMaterial['kind'], string> = {
@@ -17,19 +16,6 @@ export const WORDS: Record<string, string> = {
   gone: 'This material was taken out of the drawer meanwhile. What you typed is still here.',
   inUse: 'Pieces of it came in or went out. Only what never moved can be taken out.',
 };
-
-/** At what pace it goes, and by which day it is to be ordered; empty where nothing tells. */
-export function lastsSentence(
-  { lasting, deliveryDays }: { lasting: Lasting | null; deliveryDays: number | null },
-  day: (at: string) => string,
-): string {
-  if (lasting === null) return '';
-  const { weeks, perWeek, orderBy } = lasting;
-  const pace = `About ${Math.floor(weeks)} weeks at ${Number(perWeek.toFixed(1))} a week`;
-  return orderBy === null
-    ? `${pace}; say how long a delivery takes, and the day to order is told.`
-    : `${pace}; a delivery takes ${deliveryDays} ${deliveryDays === 1 ? 'day' : 'days'}: order by ${day(orderBy)}.`;
-}
 
 /** How much of it is left, and what to do. */
 export function leftSentence(m: { stock: number; reorderPoint: number }): string {

@@ -17,7 +17,7 @@ import { receiveSwatch } from './intakeSwatch';
 import { notePaper } from './lifeActions';
 import { noteWords } from './lifeWords';
 import { loadPapers } from './view';
-import { lastsSentence } from './words';
+import { lastsSentence } from '@/studio/words/lastingWords';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 

@@ -1,4 +1,5 @@
 import type { Lasting, PaperStation, StockLevel } from '@/core/paper';
+import { lastsSentence, sheetsSaid as sheets } from '@/studio/words/lastingWords';
 import { STATION_WORDS } from './lifeWords';
 
 interface Shelf {
@@ -9,12 +10,6 @@ interface Shelf {
 }
 
 const LEVELS = { enough: 'enough', low: '▲ low', out: '▲ out' } as const;
-/** Parts of sheets are said to a tenth. */
-const sheets = (n: number) => {
-  const figure = Number(n.toFixed(1));
-  return `${figure} ${figure === 1 ? 'sheet' : 'sheets'}`;
-};
-
 /** The stock of a paper in a word or two; of one that was never bought, how far it got. */
 export const stockWords = (
   paper: Shelf & { station: PaperStation; toCome: boolean },
@@ -22,22 +17,6 @@ export const stockWords = (
   if (paper.discontinuedAt !== null) return '▲ discontinued';
   return paper.toCome ? STATION_WORDS[paper.station] : LEVELS[paper.level];
 };
-
-/** At what pace a paper goes, and by which day it is to be ordered; empty where nothing tells. */
-export function lastsSentence(
-  lasting: Lasting | null,
-  deliveryDays: number | null,
-  day: (at: string) => string,
-): string {
-  if (lasting === null) return '';
-  const { weeks, perWeek, coming, orderBy } = lasting;
-  const promised = coming >= 0.05 ? `, ${sheets(coming)} promised` : '';
-  const figure = perWeek >= 10 ? Math.round(perWeek) : Number(perWeek.toFixed(1));
-  const pace = `About ${weeks < 2 ? `${Math.floor(weeks * 7)} days` : `${Math.floor(weeks)} weeks`} at ${figure} a week${promised}`;
-  return orderBy === null
-    ? `${pace}; say how long a delivery takes, and the day to order is told.`
-    : `${pace}; a delivery takes ${deliveryDays} ${deliveryDays === 1 ? 'day' : 'days'}: order by ${day(orderBy)}.`;
-}
 
 /** What the stock of a paper means, and what to do. */
 export function stockSentence(

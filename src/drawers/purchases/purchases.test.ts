@@ -1,6 +1,7 @@
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { sheets } from '../../../e2e/support/paperLots';
+import { printer } from '../../../e2e/support/printers';
 import { daysAfter } from '@/core/days';
 import { gsm, minor, mm } from '@/core/units';
 import {
@@ -92,20 +93,7 @@ it('gathers paper, packing and ink by who sells them, what presses first', async
     const tube = await addMaterial(tx, material, instant(60));
     const moved = { of: 'material' as const, ref: tube, reason: 'counted' };
     await moveStock(tx, { ...moved, pieces: 6, at: instant(60) });
-    const printerId = await addPrinter(tx, {
-      name: 'Heron 24',
-      route: '',
-      widest: mm(610),
-      takes: 'both',
-      marginLeft: mm(3),
-      marginRight: mm(3),
-      marginTop: mm(3),
-      marginBottom: mm(14),
-      supplier: 'weir board',
-      deliveryDays: 5,
-      note: '',
-      createdAt: instant(60),
-    });
+    const printerId = await addPrinter(tx, printer('Heron 24', { supplier: 'weir board' }));
     const ink = { printerId, name: 'Cyan', role: 'cyan' as const, papers: 'all' as const };
     const inkId = await addPrinterInk(
       tx,
@@ -159,7 +147,7 @@ it('is taken out as a table and on paper, with the same lines', async () => {
 
 it('counts things as they are counted', () => {
   expect(quantityWords({ kind: 'paper', quantity: 1 })).toBe('1 sheet');
-  expect(quantityWords({ kind: 'ink', quantity: 2 })).toBe('2 cartridges');
+  expect(quantityWords({ kind: 'ink', quantity: 2 })).toBe('2 pieces');
   expect(leftWords({ kind: 'ink', left: 0 })).toBe('0 ready');
   expect(leftWords({ kind: 'material', left: 3 })).toBe('3 left');
 });

@@ -10,8 +10,10 @@ export const KIND_WORDS: Record<Purchase['kind'], string> = {
 export const supplierWords = (supplier: string): string => supplier || 'Supplier not noted';
 
 /** How many, of what is counted so. */
-export const quantityWords = ({ kind, quantity }: Pick<Purchase, 'kind' | 'quantity'>) =>
-  `${quantity} ${{ paper: quantity === 1 ? 'sheet' : 'sheets', ink: quantity === 1 ? 'cartridge' : 'cartridges', material: quantity === 1 ? 'piece' : 'pieces' }[kind]}`;
+export function quantityWords({ kind, quantity }: Pick<Purchase, 'kind' | 'quantity'>) {
+  const one = kind === 'paper' ? 'sheet' : 'piece';
+  return `${quantity} ${one}${quantity === 1 ? '' : 's'}`;
+}
 
 /** What is left, or lies ready. */
 export const leftWords = ({ kind, left }: Pick<Purchase, 'kind' | 'left'>): string =>

@@ -1,23 +1,18 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { labCss } from '@/shell/drawing';
 import { Choose } from '@/shell/fields';
-import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
 import { Link } from '@/shell/link';
 import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
 import { SlipTable, useAddressOf } from '@/shell/table';
-import { Small } from '@/shell/words';
-import { brightenedWords, permanenceLine } from '@/studio/words/paperWords';
-import { volumeWords, whiteWords } from '../profiles/words';
+import { SectionLabel, Small } from '@/shell/words';
 import { OnPaper } from './OnPaper';
 import { PLACES } from './places';
-import { bestOf } from './best';
+import { useRows } from './useRows';
 import type { CompareView } from './view';
 
 const Sides = styled(SlipTable)`
@@ -36,141 +31,6 @@ const Sides = styled(SlipTable)`
     font-weight: 600;
   }
 `;
-
-type Beside = CompareView['papers'][number];
-
-/** How thick it is, drawn forty times. */
-const Thick = ({ mm }: { mm: number }) => (
-  <svg width={120} height={Math.max(4, mm * 40)} aria-hidden style={{ display: 'block' }}>
-    <rect
-      x={0.5}
-      y={0.5}
-      width={119}
-      height={Math.max(3, mm * 40 - 1)}
-      fill="#fdfdfd"
-      stroke="#444"
-    />
-  </svg>
-);
-
-/** White of the paper and its deepest black, as its profile has them. */
-const WhiteAndBlack = ({ portrait }: { portrait: NonNullable<Beside['portrait']> }) => (
-  <svg width={120} height={30} aria-hidden style={{ display: 'block' }}>
-    <rect
-      x={0.5}
-      y={0.5}
-      width={70}
-      height={29}
-      fill={labCss(portrait.white)}
-      stroke="#444"
-    />
-    <rect
-      x={70.5}
-      y={0.5}
-      width={49}
-      height={29}
-      fill={labCss(portrait.black)}
-      stroke="#444"
-    />
-  </svg>
-);
-
-const Gamut = ({ volume, most }: { volume: number; most: number }) => (
-  <svg width={120} height={12} aria-hidden style={{ display: 'block' }}>
-    <rect x={0.5} y={0.5} width={119} height={11} fill="none" stroke="#999" />
-    <rect x={0.5} y={0.5} width={(119 * volume) / most} height={11} fill="#8c8c8c" />
-  </svg>
-);
-
-/** What is not known of a paper without a measured profile. */
-const unknown = (p: Beside) => (p.profile ? 'its bytes are gone' : 'no profile yet');
-
-function useRows(
-  papers: readonly Beside[],
-  size: string,
-): [string, (p: Beside) => ReactNode][] {
-  const format = useFormat();
-  const best = bestOf(papers);
-  const most = Math.max(1, ...papers.map((p) => p.portrait?.volume ?? 0));
-  const marked = (is: boolean, text: ReactNode) => (is ? <b>{text}</b> : text);
-  return [
-    [
-      'White, and black',
-      (p) =>
-        p.portrait ? (
-          <>
-            <WhiteAndBlack portrait={p.portrait} />
-            L* {format.number(p.portrait.white[0], 1)}, {whiteWords(p.portrait.white)};
-            black{' '}
-            {marked(best.black === p.id, `L* ${format.number(p.portrait.black[0], 1)}`)}
-          </>
-        ) : (
-          unknown(p)
-        ),
-    ],
-    [
-      'Gamut, thousands of Lab units',
-      (p) =>
-        p.portrait ? (
-          <>
-            <Gamut volume={p.portrait.volume} most={most} />
-            {marked(best.gamut === p.id, volumeWords(p.portrait))}
-          </>
-        ) : (
-          unknown(p)
-        ),
-    ],
-    [
-      'Thickness, drawn forty times',
-      (p) => (
-        <>
-          <Thick mm={p.thickness} />
-          {format.thickness(p.thickness)}
-        </>
-      ),
-    ],
-    ['Weight', (p) => `${p.weight} g/m²`],
-    [
-      'What it is',
-      (p) =>
-        [
-          p.base,
-          p.surface,
-          p.acidFree && 'acid-free',
-          brightenedWords(p.brightened),
-          p.signedWith !== 'not known' && `signed with ${p.signedWith}`,
-          p.scuffs && '▲ scuffs at a touch',
-        ]
-          .filter(Boolean)
-          .join(', '),
-    ],
-    [
-      `Paper of one print, ${size}`,
-      (p) =>
-        marked(
-          best.cost === p.id,
-          `${format.money(p.cost.amount, p.cost.currency)}, ${
-            p.cost.from === 'lot' ? 'of the lot in stock' : 'its part of a sheet'
-          }`,
-        ),
-    ],
-    ['Left', (p) => `${format.number(p.sheets, p.sheets % 1 === 0 ? 0 : 1)} sheets`],
-    ['Lasts', (p) => permanenceLine(p) ?? 'no figure with its source'],
-    [
-      'How it came out',
-      (p) =>
-        p.said.length === 0 ? (
-          <Link href={`/papers?paper=${p.id}&life=1`}>nothing noted yet</Link>
-        ) : (
-          p.said.map((s) => (
-            <span key={s.day} style={{ display: 'block' }}>
-              {s.words}
-            </span>
-          ))
-        ),
-    ],
-  ];
-}
 
 /** Two or three papers side by side, drawn to one scale, with a picture as it prints on each. */
 export function CompareDrawer(view: CompareView) {
@@ -240,6 +100,7 @@ export function CompareDrawer(view: CompareView) {
         </Surface>
         <Slip label="What is compared">
           <SlipTitle>What is compared</SlipTitle>
+          <SectionLabel>Papers</SectionLabel>
           {PLACES.map((place, i) => (
             <Choose
               key={place}
@@ -252,6 +113,7 @@ export function CompareDrawer(view: CompareView) {
               onChange={(id) => put(i, id)}
             />
           ))}
+          <SectionLabel>A picture on them</SectionLabel>
           <Choose
             label="Picture"
             value={String(work?.id ?? '')}
@@ -261,6 +123,7 @@ export function CompareDrawer(view: CompareView) {
             ]}
             onChange={(id) => router.replace(addressOf({ work: id || null }))}
           />
+          <SectionLabel>Size of a print</SectionLabel>
           <Choose
             label="Size of a print"
             value={size.key}

@@ -11,6 +11,7 @@ import {
 import type { InProcess } from '../../../../e2e/support/inProcess';
 import { samplesBy } from '../../../../e2e/support/master';
 import { roll, sheets } from '../../../../e2e/support/paperLots';
+import { printer } from '../../../../e2e/support/printers';
 import { GET as getDocument } from '@/app/api/sheet-plans/[id]/route';
 import { cutPlan, isFault, locked, sheetJob } from '@/core/cut';
 import type { SheetPlanState } from '@/core/cut';
@@ -487,20 +488,18 @@ describe('a sheet that is printed', () => {
 
 it('begins with the margins of the own printer, and says which lots it does not take', async () => {
   await here.open.db.write(async (tx) => {
-    await addPrinter(tx, {
-      name: 'Heron 13',
-      route: 'Own printer',
-      widest: mm(330),
-      takes: 'sheets',
-      marginLeft: mm(4),
-      marginRight: mm(5),
-      marginTop: mm(6),
-      marginBottom: mm(21),
-      supplier: '',
-      deliveryDays: null,
-      note: '',
-      createdAt: at,
-    });
+    await addPrinter(
+      tx,
+      printer('Heron 13', {
+        route: 'Own printer',
+        widest: mm(330),
+        takes: 'sheets',
+        marginLeft: mm(4),
+        marginRight: mm(5),
+        marginTop: mm(6),
+        marginBottom: mm(21),
+      }),
+    );
     await receiveLot(tx, { ...roll(1, 300, 9000, at), name: 'narrow roll' });
     await receiveLot(tx, { ...sheets(1, 4, at, 329, 483), name: 'A3+ sheets' });
   });
