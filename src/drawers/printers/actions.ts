@@ -17,6 +17,7 @@ import {
   editInkForm,
   editPrinterForm,
   inkForm,
+  inkAsWritten,
   inkWritten,
   newPrinterForm,
   printerForm,
@@ -152,7 +153,7 @@ export async function editInk(typed: unknown): Promise<Answer<number>> {
       if (!now) return refuse(INK_GONE);
       const priced = price === null ? now : { price, currency: settings.currency };
       const after = { ...fields, price: priced.price, currency: priced.currency };
-      const [kept, own] = [now, after].map((i) => inkWritten.write(i, settings));
+      const [kept, own] = [now, after].map((i) => inkAsWritten(i, settings));
       const stale = staleForm(seen, kept!, own!, inkWritten.titles);
       if (stale) return stale;
       const step = await editRow(tx, 'printerInk', inkId, after, { at, name: v.name });

@@ -4,6 +4,7 @@ import { choice, decimal, defineForm, formSeen, hinted, length } from '@/core/in
 import { money, optional, rowNumber, text, whole } from '@/core/input';
 import type { InputContext, Typed, ValueOf } from '@/core/input';
 import { mm } from '@/core/units';
+import type { Minor } from '@/core/units';
 
 /** Inks that a printer is laid in with; each can be changed afterwards. */
 export const INK_SETS = ['none', 'four', 'eight', 'ten'] as const;
@@ -94,6 +95,15 @@ export const editInkForm = defineForm({
   seen: formSeen,
 });
 export const inkWritten = defineForm(INK);
+/** An ink as it stands in its form; a price in another currency is left empty. */
+export const inkAsWritten = (
+  ink: Omit<ValueOf<typeof INK>, 'price'> & { price: Minor; currency: string },
+  context: InputContext,
+): Typed =>
+  inkWritten.write(
+    { ...ink, price: ink.currency === context.currency ? ink.price : null },
+    context,
+  );
 export const removeInkForm = defineForm({ inkId });
 
 /** What a new printer usually is. */

@@ -17,7 +17,7 @@ import {
   noteGauges,
   takeBackNoted,
 } from './inkActions';
-import { usualPrinter } from './printerForm';
+import { inkAsWritten, usualPrinter } from './printerForm';
 import { loadPrinters } from './view';
 import { buyWords, spanWords, verdictWords, warningWords } from './words';
 
@@ -88,6 +88,10 @@ it('an ink put right keeps its price where none is typed', async () => {
   expect((await shown()).inks[0]).toMatchObject({ ml: 28, price: 1690 });
   // Whoever had it open before is shown both.
   expect(await editInk({ ...typed, ml: '30' })).toMatchObject({ ok: false });
+  // A price of another currency does not stand in the field: it would be kept as one of this.
+  const of = (await shown()).inks[0]!;
+  expect(inkAsWritten(of, BENCH).price).toBe('16.90');
+  expect(inkAsWritten({ ...of, currency: 'GBP' }, BENCH).price).toBe('');
   const { editing } = await loadPrinters({ edit: '1' });
   const kept = { ...editing, printerId: '1', seen: JSON.stringify(editing) };
   expect(await editPrinter({ ...kept, deliveryDays: '6' })).toMatchObject({ ok: true });

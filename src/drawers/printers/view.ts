@@ -1,12 +1,12 @@
-import { ROLES, cartridgeBars, gaugeErrors, inkWeeks } from '@/core/ink';
+import { ROLES, cartridgeBars, inkWeeks } from '@/core/ink';
 import type { InkNow } from '@/core/ink';
 import { daysAfter } from '@/core/days';
 import type { Minor } from '@/core/units';
-import { getPrinterInk, listPrinters, ownRoute, readSettings, routesNow } from '@/data';
+import { listPrinters, ownRoute, readSettings, routesNow } from '@/data';
 import type { InkEventRow, PrinterInkRow, PrinterRow, Reading } from '@/data';
 import { WEEKS_SHOWN, inksOfPrinter, isHere, rowId, studio, todayOf } from '@/studio';
 import type { InksOfPrinter } from '@/studio';
-import { inkWritten, printerForm } from './printerForm';
+import { inkAsWritten, printerForm } from './printerForm';
 
 export const NOTES = ['changed', 'gauge', 'cleaned', 'bought', 'noted'] as const;
 export type NoteKind = (typeof NOTES)[number];
@@ -18,7 +18,6 @@ const EVENTS = 12;
 const shownInk = (row: PrinterInkRow, now: InkNow, today: string) => {
   const { fit, facts } = now;
   const last = facts.readings.at(-1);
-  const errors = gaugeErrors(facts, fit);
   return {
     ...row,
     isBox: ROLES[row.role].of === 'waste',
@@ -30,7 +29,6 @@ const shownInk = (row: PrinterInkRow, now: InkNow, today: string) => {
     warnings: now.warnings,
     bars: cartridgeBars(now),
     gauge: last ?? null,
-    gaugeBias: errors && { bias: errors.bias, readings: errors.readings },
     fit: {
       perCovered: fit.perCovered,
       perCoveredOff: Math.sqrt(Math.max(0, fit.covariance[0]![0]!)),
@@ -93,7 +91,6 @@ export async function loadPrinters(query: Record<string, string | undefined>) {
   const found = printers.find((p) => p.id === rowId(query.printer ?? '')) ?? printers[0];
   const picked = found ? await pickedPrinter(db, found, today) : null;
   const ink = picked?.inks.find((i) => i.id === rowId(query.ink ?? '')) ?? null;
-  const inkRow = ink && (await getPrinterInk(db, ink.id));
   const note = NOTES.find((n) => n === query.note) ?? null;
   return {
     printers: printers.map((p) => ({
@@ -107,7 +104,7 @@ export async function loadPrinters(query: Record<string, string | undefined>) {
     adding: query.new === '1' || printers.length === 0,
     editing: query.edit === '1' && found ? printerForm.write(found, settings) : null,
     addingInk: query.new === 'ink' && found !== undefined,
-    editingInk: query.edit === 'ink' && inkRow ? inkWritten.write(inkRow, settings) : null,
+    editingInk: query.edit === 'ink' && ink ? inkAsWritten(ink, settings) : null,
     routes: routes.map((r) => r.name),
     ownRoute: own,
     today,
