@@ -8,7 +8,7 @@ export const sheets = (
   at: string,
   width = 300,
   height = 400,
-): Omit<LotRow, 'id' | 'printedSheetId'> => ({
+): Omit<LotRow, 'id' | 'printedSheetId' | 'core'> => ({
   paperId,
   kind: 'sheet',
   name: 'a delivery',

@@ -23,6 +23,7 @@ export * from './prepare/printFiles';
 export * from './prepare/recipes';
 export * from './prepare/sheetFiles';
 export * from './prepare/errands';
+export * from './paper/formats';
 export * from './paper/lots';
 export * from './paper/papers';
 export * from './paper/paperNotes';

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
+import { sql } from 'drizzle-orm';
 import { link } from '@/core/edition';
 import { answersErrands, plainRecipe, routeKind, ruleOf } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
@@ -20,6 +21,7 @@ import { sheetPlansOf } from './cut/sheetPlans';
 import { addInkEvent, inkEventsOf } from './ink/inkEvents';
 import { printedHere } from './ink/printedHere';
 import { addPrinter, addPrinterInk, listPrinters } from './ink/printers';
+import { addPaperFormat, formatsOf } from './paper/formats';
 import { lotsOf, usesOfPapers } from './paper/lots';
 import { listMaterialRows } from './material/materials';
 import { stationsOf } from './paper/paperNotes';
@@ -499,5 +501,48 @@ it('of papers of before nothing is said of brighteners, grain and pens that nobo
     noted: ['tried'],
     everHere: false,
   });
+  db.close();
+});
+
+it('carries papers of before sizes and prices were kept: their price has no day', async () => {
+  await before('0031_paper_formats');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-11-20T10:00:00.000Z';
+  await client.executeMultiple(`
+    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+      currency, reorder_point, printer_setting, permanence, note, created_at)
+      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, 'Matte', '', '', '${at}');
+    INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)
+      VALUES (1, 'roll', 'R 2', 610, 12000, 1, 9900, 'EUR', 'Quay', 0, '${at}'), (1, 'sheet', 'cut', 100, 594, 1, 0, 'EUR', '', 1, '${at}');
+    INSERT INTO printer (name, route, widest_mm, takes, margin_left_mm, margin_right_mm, margin_top_mm, margin_bottom_mm, supplier, note, created_at)
+      VALUES ('Heron 24', '', 610, 'both', 3, 3, 3, 14, '', '', '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  const paper = (await paperNamed(db.read, 'linen 300'))!;
+  expect(paper.priceOn).toBeNull();
+  // What a delivery came as is a size that it is sold as; what was cut off is none.
+  expect((await formatsOf(db.read, [paper])).get(1)).toMatchObject([
+    { kind: 'sheet', width: 420, price: 500, day: null, from: 'paper' },
+    {
+      kind: 'roll',
+      width: 610,
+      core: null,
+      price: 9900,
+      day: '2026-11-20',
+      from: 'delivery',
+    },
+  ]);
+  expect(await listPrinters(db.read)).toMatchObject([{ coreFrom: null, coreTo: null }]);
+  const noted = { paperId: 1, kind: 'roll' as const, sold: true, supplier: '', at };
+  const roll = { width: mm(610), height: mm(12_000), core: mm(76) };
+  const price = { price: minor(10_400), currency: 'EUR', day: '2026-11-21' };
+  await db.write((tx) => addPaperFormat(tx, { ...noted, ...roll, ...price }));
+  expect((await formatsOf(db.read, [paper])).get(1)![1]).toMatchObject({
+    ...{ price: 10_400, core: 76, supplier: 'Quay' },
+  });
+  await expect(
+    db.write((tx) => tx.run(sql`UPDATE paper_format SET price_minor = 1`)),
+  ).rejects.toThrow();
   db.close();
 });

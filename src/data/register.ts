@@ -71,6 +71,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   // Paper, packing material, what is left of them
   paper: edited({ searched: true }),
   paper_note: fact({ files: ['photograph'] }),
+  paper_format: fact(),
   profile_use: fact({ otherHashes: { sha256: 'a profile, whose row names the file' } }),
   material: edited(),
   movement: fact(),

@@ -1,4 +1,5 @@
 import { daysAfter } from '../days';
+import { holderTakes } from '../paper';
 import { ROLES, coverages, meanStats } from './demand';
 import type { InkPapers, InkRole, InkStats } from './demand';
 import { fitInks } from './fit';
@@ -16,15 +17,32 @@ export const PRINTER_TAKES = ['sheets', 'rolls', 'both'] as const;
 export type PrinterTakes = (typeof PRINTER_TAKES)[number];
 
 /**
- * Whether a printer takes a paper: sheets by their shorter side, rolls by their width, mm.
+ * Whether a printer takes a paper: sheets by their shorter side, rolls by their width and by what
+ * they are wound on, mm.
  * @example printerTakes({ widest: 610, takes: 'rolls' }, { kind: 'sheet', width: 420, height: 594 }) // false
  */
 export function printerTakes(
-  { widest, takes }: { widest: number; takes: PrinterTakes },
-  paper: { kind: 'sheet' | 'roll'; width: number; height: number },
+  {
+    widest,
+    takes,
+    coreFrom = null,
+    coreTo = null,
+  }: {
+    widest: number;
+    takes: PrinterTakes;
+    coreFrom?: number | null;
+    coreTo?: number | null;
+  },
+  paper: {
+    kind: 'sheet' | 'roll';
+    width: number;
+    height: number;
+    core?: number | null;
+  },
 ): boolean {
-  const { kind, width, height } = paper;
+  const { kind, width, height, core = null } = paper;
   if (takes !== 'both' && takes !== `${kind}s`) return false;
+  if (kind === 'roll' && !holderTakes({ coreFrom, coreTo }, core)) return false;
   return (kind === 'roll' ? width : Math.min(width, height)) <= widest;
 }
 

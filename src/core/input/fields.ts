@@ -130,15 +130,16 @@ export const verbatim = (
   read: (typed) => typed.trim(),
 });
 
-/** One of some words. */
+/** One of some words; where nothing is given, `otherwise`, if there is such a word. */
 export const choice = <const T extends string>(
   title: string,
   of: readonly T[],
+  otherwise?: NoInfer<T>,
 ): Field<T> => ({
   title,
   schema: { type: 'string', enum: [...of] },
   longest: 200,
-  read: (typed) => typed.trim(),
+  read: (typed) => typed.trim() || (otherwise ?? ''),
   example: of.join(', '),
   say: String,
   write: String,

@@ -1,3 +1,4 @@
+export * from './formats';
 export * from './lasting';
 export * from './life';
 export * from './lots';

@@ -1,4 +1,4 @@
-import { ORDER_WEEKS, paperStation, proposedOrder, wordsOf } from '.';
+import { ORDER_WEEKS, paperStation, proposedOrder, takesPlaceOf, wordsOf } from '.';
 import type { NotedStation } from '.';
 
 const at = (
@@ -31,4 +31,20 @@ it('so much is ordered that it lasts twelve weeks, and never nothing', () => {
   expect(proposedOrder({ ...shelf, perWeek: null })).toBe(4);
   expect(proposedOrder({ ...shelf, perWeek: null, left: 40 })).toBe(1);
   expect(proposedOrder({ ...shelf, perWeek: 0.1, left: 0, coming: 0 })).toBe(6);
+});
+
+it('what takes the place of a paper is followed until one is still made', () => {
+  const paper = (id: number, replacementId: number | null, discontinued = true) => ({
+    ...{ id, replacementId, discontinued },
+  });
+  const made = paper(4, null, false);
+  expect(takesPlaceOf(1, [paper(1, 2), paper(2, 3), paper(3, 4), made])).toEqual({
+    via: [2, 3],
+    end: 4,
+  });
+  expect(takesPlaceOf(1, [paper(1, 2), paper(2, null)])).toEqual({ via: [2], end: null });
+  // They name each other.
+  expect(takesPlaceOf(1, [paper(1, 2), paper(2, 1)])).toEqual({ via: [2], end: null });
+  expect(takesPlaceOf(1, [paper(1, 2), paper(2, 3), paper(3, 2)]).end).toBeNull();
+  expect(takesPlaceOf(1, [paper(1, null)])).toEqual({ via: [], end: null });
 });

@@ -49,3 +49,33 @@ export const wordsOf = (typed: string): string[] => [
       .filter((w) => w !== ''),
   ),
 ];
+
+/** A paper as far as what takes its place goes. */
+export interface Replaced {
+  id: number;
+  discontinued: boolean;
+  replacementId: number | null;
+}
+
+/**
+ * What takes the place of a paper that is no longer made, from one to the next until one is still made.
+ * `via`: those in between, no longer made either; `end`: null where nothing is named in the end, or
+ * they name each other.
+ * @example takesPlaceOf(1, [{ id: 1, discontinued: true, replacementId: 2 }, { id: 2, discontinued: false, replacementId: null }]) // { via: [], end: 2 }
+ */
+export function takesPlaceOf(
+  id: number,
+  papers: readonly Replaced[],
+): { via: number[]; end: number | null } {
+  const via: number[] = [];
+  const known = new Map(papers.map((p) => [p.id, p]));
+  let next = known.get(id)?.replacementId ?? null;
+  while (next !== null && next !== id && !via.includes(next)) {
+    const paper = known.get(next);
+    if (!paper) return { via, end: null };
+    if (!paper.discontinued) return { via, end: next };
+    via.push(next);
+    next = paper.replacementId;
+  }
+  return { via, end: null };
+}

@@ -6,7 +6,8 @@ import { printerInks, printers } from '../schema';
 
 export type PrinterRow = typeof printers.$inferSelect;
 export type PrinterInkRow = typeof printerInks.$inferSelect;
-export type NewPrinter = Omit<PrinterRow, 'id'>;
+type Trait = 'coreFrom' | 'coreTo';
+export type NewPrinter = Omit<PrinterRow, 'id' | Trait> & Partial<Pick<PrinterRow, Trait>>;
 export type NewPrinterInk = Omit<PrinterInkRow, 'id'>;
 
 export async function addPrinter(tx: Writing, printer: NewPrinter): Promise<number> {

@@ -16,10 +16,12 @@ export async function receiveLot(
   tx: Writing,
   {
     printedSheetId = null,
+    core = null,
     ...of
-  }: Omit<LotRow, 'id' | 'printedSheetId'> & Partial<Pick<LotRow, 'printedSheetId'>>,
+  }: Omit<LotRow, 'id' | 'printedSheetId' | 'core'> &
+    Partial<Pick<LotRow, 'printedSheetId' | 'core'>>,
 ): Promise<number> {
-  const lot = { ...of, printedSheetId };
+  const lot = { ...of, core, printedSheetId };
   const paper = await tx.query.papers.findFirst({ where: eq(papers.id, lot.paperId) });
   const row = await record(tx, lots, lot, {
     at: lot.at,

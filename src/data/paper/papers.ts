@@ -1,4 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
+import type { Replaced } from '@/core/paper';
 import type { Reading, Writing } from '../reading';
 import { record } from '../log/log';
 import { papers } from '../schema';
@@ -17,7 +18,8 @@ type Trait =
   | 'grain'
   | 'signedWith'
   | 'supplier'
-  | 'deliveryDays';
+  | 'deliveryDays'
+  | 'priceOn';
 
 export type NewPaper = Omit<PaperRow, 'id' | 'discontinuedAt' | 'replacementId' | Trait> &
   Partial<Pick<PaperRow, Trait>>;
@@ -37,4 +39,25 @@ export async function paperNamed(db: Reading, name: string): Promise<PaperRow | 
     .from(papers)
     .where(sql`lower(${papers.name}) = lower(${name})`);
   return row;
+}
+
+/** What takes the place of which paper: of all that are no longer made, and those that they name. */
+export async function replacedPapers(
+  db: Reading,
+): Promise<(Replaced & { name: string })[]> {
+  const rows = await db
+    .select({
+      id: papers.id,
+      name: papers.name,
+      discontinuedAt: papers.discontinuedAt,
+      replacementId: papers.replacementId,
+    })
+    .from(papers)
+    .where(
+      sql`${papers.discontinuedAt} IS NOT NULL OR ${papers.id} IN (SELECT replacement_id FROM paper)`,
+    );
+  return rows.map(({ discontinuedAt, ...row }) => ({
+    ...row,
+    discontinued: discontinuedAt !== null,
+  }));
 }

@@ -11,6 +11,8 @@ export interface ProfileInUse {
   paper: string;
   printer: string;
   setting: string;
+  /** The driver lacks the paper: the setting stands in for it. */
+  standIn: boolean;
   sha256: string;
   profile: string;
   space: 'RGB' | 'CMYK';
@@ -28,6 +30,7 @@ const inUse = (db: Reading) =>
       paper: papers.name,
       printer: profileUses.printer,
       setting: profileUses.setting,
+      standIn: profileUses.standIn,
       sha256: profiles.sha256,
       profile: profiles.name,
       space: profiles.space,
@@ -50,9 +53,13 @@ export const usesOfProfile = (db: Reading, sha256: string): Promise<ProfileInUse
 /** Notes through which profile a paper is printed from now on. */
 export async function takeProfile(
   tx: Writing,
-  use: Omit<ProfileUseRow, 'id'>,
+  {
+    standIn = false,
+    ...of
+  }: Omit<ProfileUseRow, 'id' | 'standIn'> & Partial<Pick<ProfileUseRow, 'standIn'>>,
   names: { paper: string; profile: string },
 ): Promise<number> {
+  const use = { ...of, standIn };
   const row = await record(tx, profileUses, use, {
     at: use.at,
     what: use.sha256 === null ? 'profile.left' : 'profile.used',

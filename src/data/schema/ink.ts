@@ -19,6 +19,9 @@ export const printers = sqliteTable('printer', {
   /** The widest paper, and what it takes of it. */
   widest: mm('widest_mm').notNull(),
   takes: text('takes').$type<PrinterTakes>().notNull(),
+  /** Inside diameters of the cores that its roll holder takes; null: not said. */
+  coreFrom: mm('core_from_mm'),
+  coreTo: mm('core_to_mm'),
   /** What cannot be printed on at each edge. */
   marginLeft: mm('margin_left_mm').notNull(),
   marginRight: mm('margin_right_mm').notNull(),

@@ -25,6 +25,8 @@ export const lots = sqliteTable(
     width: mm('width_mm').notNull(),
     /** Of a sheet its height, of a roll its length. */
     height: mm('height_mm').notNull(),
+    /** What a roll is wound on: inside diameter; null where nobody said. */
+    core: mm('core_mm'),
     /** Sheets; of a roll 1. */
     pieces: integer('pieces').notNull(),
     /** Of one sheet, or of the whole roll. */

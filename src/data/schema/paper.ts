@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Brightened, Grain, NotedStation, SignedWith } from '@/core/paper';
+import type { Brightened, Grain, LotKind, NotedStation, SignedWith } from '@/core/paper';
 import type { GramsPerSquareMetre } from '@/core/units';
 import { at, currency, id, mm, money } from './columns';
 import { profiles } from './prepare';
@@ -19,6 +19,8 @@ export const papers = sqliteTable(
     sheetHeight: mm('sheet_height_mm').notNull(),
     price: money('price_minor').notNull(),
     currency: currency(),
+    /** The day of that price; null: of before days were kept with it. */
+    priceOn: text('price_on'),
     reorderPoint: integer('reorder_point').notNull(),
     printerSetting: text('printer_setting').notNull(),
     /** As it was noted before figure, source and display condition were told apart. */
@@ -62,6 +64,8 @@ export const profileUses = sqliteTable(
     printer: text('printer').notNull(),
     /** The printer's media setting; a stand-in where the driver lacks the paper. */
     setting: text('setting').notNull(),
+    /** The driver lacks the paper, and the setting stands in for it. */
+    standIn: integer('stand_in', { mode: 'boolean' }).notNull().default(false),
     sha256: text('sha256').references(() => profiles.sha256),
     at: at(),
   },
@@ -69,6 +73,36 @@ export const profileUses = sqliteTable(
     index('profile_use_of').on(t.paperId, t.id),
     index('profile_use_profile').on(t.sha256),
   ],
+);
+
+/**
+ * As what else than its usual sheet a paper is sold: sheets of another size, rolls. Of one kind and
+ * size the newest day counts, and of one day the newest row.
+ */
+export const paperFormats = sqliteTable(
+  'paper_format',
+  {
+    id: id(),
+    paperId: integer('paper_id')
+      .notNull()
+      .references(() => papers.id),
+    kind: text('kind').$type<LotKind>().notNull(),
+    width: mm('width_mm').notNull(),
+    /** Of a sheet its height, of a roll its length. */
+    height: mm('height_mm').notNull(),
+    /** What a roll is wound on: inside diameter; null where nobody said. */
+    core: mm('core_mm'),
+    /** Of one sheet, or of the whole roll. */
+    price: money('price_minor').notNull(),
+    currency: currency(),
+    supplier: text('supplier').notNull(),
+    /** False: it is no longer sold so. */
+    sold: integer('sold', { mode: 'boolean' }).notNull(),
+    /** The day of the price; `at` is when it was noted. */
+    day: text('day').notNull(),
+    at: at(),
+  },
+  (t) => [index('paper_format_of').on(t.paperId, t.day, t.id)],
 );
 
 /** What was heard of a paper, asked, tried: its life before it lies in stock, and what came of it. */

@@ -3,7 +3,8 @@ import { useRouter } from 'next/navigation';
 import { useActionForm } from '@/shell/actions';
 import { ListSlip } from '@/shell/bring';
 import { bringPapers } from './actions';
-import { bringForm, paperForm } from './paperForm';
+import { bringForm } from './paperForm';
+import { paperListForm } from './paperListForm';
 
 /** Papers from a CSV list, chosen or pasted. */
 export function BringPapers() {
@@ -20,8 +21,8 @@ export function BringPapers() {
       back="/papers"
       form={form}
       of={bringForm}
-      columns={Object.values(paperForm.titles)}
-      said="Lengths and prices as on the form."
+      columns={Object.values(paperListForm.titles)}
+      said="Lengths and prices as on the form. A further line of the same name is what else it comes as: of a roll the height is its length, the price that of the whole roll."
       template="/api/lists/papers?template=1"
     />
   );

@@ -1,5 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
+import { Fragment } from 'react';
 import { Button, useAction, useActionForm } from '@/shell/actions';
 import { Fold, FormFields, Pair } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
@@ -15,6 +16,7 @@ import {
 } from '@/shell/slip';
 import { SectionLabel, Small } from '@/shell/words';
 import { lotAmount } from '@/studio/words/lotWords';
+import { formatName } from '@/studio/words/formatWords';
 import { countOfLot, putPaperBack, receivePaper, takeOfLot } from './lotActions';
 import { countForm, lotForm, takeForm } from './lotForm';
 import type { PapersView } from './view';
@@ -28,6 +30,7 @@ export function NewLot({
   view: PapersView & { newLot: Record<string, string> };
 }) {
   const router = useRouter();
+  const format = useFormat();
   const { picked, newLot } = view;
   const back = `/papers?paper=${picked!.id}`;
   const form = useActionForm(receivePaper, newLot, {
@@ -42,7 +45,18 @@ export function NewLot({
       <Pair>
         <FormFields {...f} only={['width', 'height']} stacked />
       </Pair>
-      <FormFields {...f} only={['pieces', 'price', 'supplier']} />
+      <FormFields {...f} only={['core', 'pieces', 'price', 'per', 'supplier']} />
+      {view.formats.length > 1 && (
+        <Small>
+          As{' '}
+          {view.formats.map((of, i) => (
+            <Fragment key={formatName(of, format)}>
+              {i > 0 && ' · '}
+              <Link href={`${back}&lot=new&as=${i}`}>{formatName(of, format)}</Link>
+            </Fragment>
+          ))}
+        </Small>
+      )}
       <Small>Prints take their paper from the oldest lot that has enough for them.</Small>
     </FormSlip>
   );
@@ -128,6 +142,9 @@ export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
       <FactList
         facts={[
           ['Size', format.size({ width: lot.width, height: lot.height })],
+          ...(lot.core === null
+            ? []
+            : [['Core', format.length(lot.core)] as [string, string]]),
           [
             'Came with',
             lot.kind === 'roll' ? format.length(lot.height) : `${lot.pieces} sheets`,

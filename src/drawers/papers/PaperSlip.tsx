@@ -4,8 +4,9 @@ import { Link } from '@/shell/link';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { lotAmount } from '@/studio/words/lotWords';
-import { brightenedWords, permanenceLine } from '@/studio/words/paperWords';
+import { brightenedWords, permanenceLine, settingWords } from '@/studio/words/paperWords';
 import { Lots } from './Lots';
+import { soldWords } from '@/studio/words/formatWords';
 import { STATION_WORDS } from './lifeWords';
 import type { PapersView } from './view';
 import { shelfWords } from './words';
@@ -21,7 +22,7 @@ export function PaperSlip({
   view: PapersView;
   picked: NonNullable<PapersView['picked']>;
 }) {
-  const { replacement, lasting, soon, lots, uses, profiles } = view;
+  const { replacement, formats, lasting, soon, lots, uses, profiles } = view;
   const format = useFormat();
   const lasts = permanenceLine(picked);
   const said = picked.toCome
@@ -61,6 +62,12 @@ export function PaperSlip({
               .join(', '),
           ],
           ['Sheet', format.size({ width: picked.sheetWidth, height: picked.sheetHeight })],
+          [
+            'Sold as',
+            <Link key="sold" href={`/papers?paper=${picked.id}&sold=1`}>
+              {soldWords(formats, format)}
+            </Link>,
+          ],
           ['Printer setting', picked.printerSetting || 'none noted'],
           [
             'Profile',
@@ -70,9 +77,10 @@ export function PaperSlip({
               </Link>
             ) : (
               profiles.map((p) => (
-                <Link key={p.sha256} href={`/papers/profiles?profile=${p.sha256}`}>
-                  {p.profile}
-                </Link>
+                <span key={`${p.sha256} ${p.printer} ${p.setting}`}>
+                  <Link href={`/papers/profiles?profile=${p.sha256}`}>{p.profile}</Link>
+                  {p.standIn && ` by ${settingWords(p)}`}
+                </span>
               ))
             ),
           ],

@@ -18,6 +18,7 @@ import {
 import type { Column, ManyAction } from '@/shell/table';
 import { PLACES } from './compare/places';
 import { BringPapers } from './BringPapers';
+import { FormatsSlip } from './FormatsSlip';
 import { EditPaper, NewPaper } from './PaperForms';
 
 import type { PapersView } from './view';
@@ -175,6 +176,8 @@ export function PapersDrawer(view: PapersView) {
                     bring: null,
                     lot: null,
                     life: null,
+                    sold: null,
+                    as: null,
                   })
                 }
               />
@@ -187,8 +190,13 @@ export function PapersDrawer(view: PapersView) {
           <NewPaper first={counts.all === 0} />
         ) : editing ? (
           <EditPaper key={picked.id} paper={picked} others={others} stored={editing} />
+        ) : view.sold ? (
+          <FormatsSlip key={picked.id} view={view} picked={picked} />
         ) : newLot ? (
-          <NewLot key={picked.id} view={{ ...view, newLot }} />
+          <NewLot
+            key={`${picked.id} ${newLot.kind} ${newLot.width}`}
+            view={{ ...view, newLot }}
+          />
         ) : view.life ? (
           <LifeSlip key={picked.id} view={view} picked={picked} />
         ) : lot ? (

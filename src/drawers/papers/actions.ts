@@ -1,6 +1,14 @@
 'use server';
 import { gsm, mm } from '@/core/units';
-import { addPaper, added, editRow, getPaper, paperNamed, removeRow } from '@/data';
+import {
+  addPaper,
+  addPaperFormat,
+  added,
+  editRow,
+  getPaper,
+  paperNamed,
+  removeRow,
+} from '@/data';
 import { act, refuse, staleForm } from '@/studio';
 import type { Answer } from '@/core/input';
 import { bringForm, discontinueForm, editPaperForm } from './paperForm';
@@ -43,13 +51,13 @@ function bare(paper: PaperInput) {
 
 /** Adds a paper to the drawer. */
 export async function createPaper(typed: unknown): Promise<Answer<number>> {
-  return act(paperForm, typed, {}, async (v, { settings, write, at, undoable }) =>
+  return act(paperForm, typed, {}, async (v, { settings, write, at, today, undoable }) =>
     write(async (tx) => {
       if (await paperNamed(tx, v.name)) return nameTaken(v.name);
       const fault = bare(v);
       if (fault) return fault;
       const { currency } = settings;
-      const more = { currency, permanence: '', createdAt: at };
+      const more = { currency, permanence: '', priceOn: today, createdAt: at };
       const id = await addPaper(tx, { ...stored(v), ...more });
       await undoable(tx, `laying in ${v.name}`, added('paper', id));
       return id;
@@ -63,7 +71,7 @@ export async function editPaper(typed: unknown): Promise<Answer<number>> {
     editPaperForm,
     typed,
     WORDS,
-    async (value, { settings, write, at, undoable }) => {
+    async (value, { settings, write, at, today, undoable }) => {
       const { paperId, seen, price, ...fields } = value;
       return write(async (tx) => {
         const now = await getPaper(tx, paperId);
@@ -71,10 +79,13 @@ export async function editPaper(typed: unknown): Promise<Answer<number>> {
         const fault = bare({ ...fields, price: now.price });
         if (fault) return fault;
         // Left empty, the price stays what it is, in the currency that it was kept in.
-        const priced = price === null ? now : { price, currency: settings.currency };
+        const { currency } = settings;
+        const same = price === now.price && currency === now.currency;
+        const priced = price === null || same ? now : { price, currency, priceOn: today };
         const paper = {
           ...stored({ ...fields, price: priced.price }),
           currency: priced.currency,
+          priceOn: priced.priceOn,
         };
         const namesake = await paperNamed(tx, paper.name);
         if (namesake && namesake.id !== paperId) return nameTaken(paper.name);
@@ -132,22 +143,37 @@ export async function removePaper(typed: unknown): Promise<Answer<null>> {
 
 /** Takes in papers from a CSV list: all of it, or, where a line is wrong, none. */
 export async function bringPapers(typed: unknown): Promise<Answer<number>> {
-  return act(bringForm, typed, {}, async (value, { settings, write, at, undoable }) => {
-    const read = readPaperList(value.list, settings);
-    if (!read.ok) return refuse(read.problems.join('\n'), { list: read.problems[0]! });
-    return write(async (tx) => {
-      const ids: number[] = [];
-      for (const [i, paper] of read.papers.entries()) {
-        if (await paperNamed(tx, paper.name)) {
-          const message = `Line ${i + 2}: there is a paper “${paper.name}” in the drawer already. Nothing of the list was taken in.`;
-          return refuse(message, { list: message });
+  return act(
+    bringForm,
+    typed,
+    {},
+    async (value, { settings, write, at, today, undoable }) => {
+      const read = readPaperList(value.list, settings);
+      if (!read.ok) return refuse(read.problems.join('\n'), { list: read.problems[0]! });
+      return write(async (tx) => {
+        const ids: number[] = [];
+        for (const { line, paper, formats } of read.papers) {
+          if (await paperNamed(tx, paper.name)) {
+            const message = `Line ${line}: there is a paper “${paper.name}” in the drawer already. Nothing of the list was taken in.`;
+            return refuse(message, { list: message });
+          }
+          const { currency } = settings;
+          const more = { currency, permanence: '', priceOn: today, createdAt: at };
+          const paperId = await addPaper(tx, { ...stored(paper), ...more });
+          ids.push(paperId);
+          for (const { sheetWidth: width, sheetHeight: height, ...format } of formats) {
+            const { kind, core, price, supplier } = format;
+            await addPaperFormat(tx, {
+              ...{ paperId, kind, width, height, core, price, supplier, currency },
+              ...{ sold: true, day: today, at },
+            });
+          }
         }
-        const { currency } = settings;
-        const more = { currency, permanence: '', createdAt: at };
-        ids.push(await addPaper(tx, { ...stored(paper), ...more }));
-      }
-      await undoable(tx, `a list of ${ids.length} papers`, added('paper', ...ids));
-      return read.papers.length;
-    });
-  });
+        // Prices that came along are facts, and stay.
+        if (read.papers.every((p) => p.formats.length === 0))
+          await undoable(tx, `a list of ${ids.length} papers`, added('paper', ...ids));
+        return read.papers.length;
+      });
+    },
+  );
 }

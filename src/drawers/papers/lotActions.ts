@@ -3,6 +3,8 @@ import { countLot, getLot, getPaper, putBack, receiveLot, takeFromLot } from '@/
 import type { Lot } from '@/data';
 import { act, refuse } from '@/studio';
 import type { Answer } from '@/core/input';
+import { wholePrice } from '@/core/paper';
+import { formatRefused } from './formatRefused';
 import { countForm, lotForm, putBackForm, takeForm } from './lotForm';
 
 const WORDS: Record<string, string> = {
@@ -16,7 +18,9 @@ const WORDS: Record<string, string> = {
 /** Notes a delivery: sheets of one size, or a roll. */
 export async function receivePaper(typed: unknown): Promise<Answer<number>> {
   return act(lotForm, typed, WORDS, async (value, { settings, write, at }) => {
-    const { paperId, kind, pieces, ...lot } = value;
+    const { paperId, kind, pieces, per, price, ...lot } = value;
+    const refused = formatRefused(value);
+    if (refused) return refused;
     if (kind === 'roll' && pieces !== 1) {
       const message = 'Sheets: a roll is one. Note each roll as a delivery of its own.';
       return refuse(message, { pieces: message });
@@ -27,6 +31,7 @@ export async function receivePaper(typed: unknown): Promise<Answer<number>> {
       const { currency } = settings;
       return receiveLot(tx, {
         ...lot,
+        price: wholePrice(price, per, lot.height),
         paperId,
         kind,
         pieces,

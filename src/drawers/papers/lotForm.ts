@@ -1,26 +1,23 @@
-import { LOT_KINDS } from '@/core/paper';
-import { choice, defineForm, hinted, length, money, optional } from '@/core/input';
+import { PRICED_BY } from '@/core/paper';
+import type { PaperFormat } from '@/core/paper';
+import { choice, defineForm, hinted, length, optional } from '@/core/input';
 import { rowNumber, text, whole, decimal } from '@/core/input';
-import type { InputContext, Typed, ValueOf } from '@/core/input';
-import type { Paper } from '@/data';
+import type { InputContext, Typed } from '@/core/input';
+import { mm } from '@/core/units';
+import { COMES_AS, COSTS } from './formatForm';
 
 const paperId = rowNumber('Paper');
 const lotId = rowNumber('Lot');
 const reason = text('Why', { max: 120 });
 
-const FIELDS = {
-  kind: choice('Comes as', LOT_KINDS),
-  name: hinted(text('Lot', { max: 60 }), 'batch number, or the day'),
-  width: length('Width', { above: 0, max: 5000 }),
-  height: hinted(length('Height', { above: 0, max: 500_000 }), 'of a roll: its length'),
-  pieces: whole('Sheets', { min: 1, max: 10_000 }),
-  price: hinted(money('Price', { min: 0, max: 1e9 }), 'of one sheet, or of the whole roll'),
-  supplier: text('Supplier', { min: 0, max: 80 }),
-};
-
 /** A delivery. */
-export const lotForm = defineForm({ ...FIELDS, paperId });
-export type LotInput = ValueOf<typeof FIELDS>;
+export const lotForm = defineForm({
+  name: hinted(text('Lot', { max: 60 }), 'batch number, or the day'),
+  ...COMES_AS,
+  pieces: whole('Sheets', { min: 1, max: 10_000 }),
+  ...COSTS,
+  paperId,
+});
 
 export const TAKEN_FOR = ['test', 'spoiled', 'other'] as const;
 
@@ -43,17 +40,23 @@ export const countForm = defineForm({
 
 export const putBackForm = defineForm({ useId: rowNumber('Use') });
 
-/** What comes of a paper is mostly its usual sheet, at the price that it had. */
-export const usualLot = (paper: Paper, today: string, context: InputContext): Typed =>
+/** What comes of a paper, in a format that it is sold as, at the price that it has. */
+export const usualLot = (
+  { kind, width, height, core, price, currency, supplier }: PaperFormat,
+  today: string,
+  context: InputContext,
+): Typed =>
   lotForm.write(
     {
-      kind: 'sheet',
+      kind,
       name: today,
-      width: paper.sheetWidth,
-      height: paper.sheetHeight,
-      pieces: 10,
-      price: paper.currency === context.currency ? paper.price : null,
-      supplier: '',
+      width: mm(width),
+      height: mm(height),
+      core: core === null ? null : mm(core),
+      pieces: kind === 'roll' ? 1 : 10,
+      price: currency === context.currency ? price : null,
+      per: PRICED_BY[0],
+      supplier,
     },
     context,
   );

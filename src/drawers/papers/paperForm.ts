@@ -6,7 +6,8 @@ import { mm } from '@/core/units';
 import type { Paper } from '@/data';
 import { BASES, SURFACES } from './kinds';
 
-const FIELDS = {
+/** What is noted of a paper. */
+export const PAPER_FIELDS = {
   name: text('Name', { max: 80 }),
   maker: text('Maker', { max: 80 }),
   base: choice('Base', BASES),
@@ -33,9 +34,9 @@ const FIELDS = {
     'how it is displayed: behind glass, in the dark',
   ),
   acidFree: choice('Acid-free', ['no', 'yes']),
-  brightened: choice('Brighteners', BRIGHTENED),
-  grain: choice('Grain', GRAINS),
-  signedWith: choice('Signed with', SIGNED_WITH),
+  brightened: choice('Brighteners', BRIGHTENED, 'not known'),
+  grain: choice('Grain', GRAINS, 'not known'),
+  signedWith: choice('Signed with', SIGNED_WITH, 'not known'),
   scuffs: choice('Scuffs at a touch', ['no', 'yes']),
   leastRoll: hinted(
     optional(length('Rolled no tighter than', { above: 0, max: 500 })),
@@ -55,20 +56,20 @@ export function permanenceFault(
   if (given.length === 0 || field === undefined) return null;
   return {
     field,
-    words: `${FIELDS[field].title}: years alone promise what nobody can keep. Give the figure, who says so and how the print is displayed, or none of the three.`,
+    words: `${PAPER_FIELDS[field].title}: years alone promise what nobody can keep. Give the figure, who says so and how the print is displayed, or none of the three.`,
   };
 }
 
 /** What is noted of a paper, typed by hand or brought in a list. */
-export const paperForm = defineForm(FIELDS);
-export type PaperInput = ValueOf<typeof FIELDS>;
+export const paperForm = defineForm(PAPER_FIELDS);
+export type PaperInput = ValueOf<typeof PAPER_FIELDS>;
 
 const paperId = rowNumber('Paper');
 
 /** The same, changed; left empty, the price stays what it is. */
 export const editPaperForm = defineForm({
-  ...FIELDS,
-  price: optional(FIELDS.price),
+  ...PAPER_FIELDS,
+  price: optional(PAPER_FIELDS.price),
   paperId,
   seen: formSeen,
 });

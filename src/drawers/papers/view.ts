@@ -4,6 +4,7 @@ import type { PaperStation } from '@/core/paper';
 import {
   MOST_CHOICES,
   askedOf,
+  formatsOf,
   getLot,
   lastUses,
   lotsOf,
@@ -14,9 +15,11 @@ import {
   papersToPrintOn,
   profilesInUse,
   readSettings,
+  replacedPapers,
   sheetPlansOf,
   stationsOf,
   triedFor,
+  usualFormat,
 } from '@/data';
 import type { Paper, Reading } from '@/data';
 import { lastingOf } from '@/studio/reads/paperLasting';
@@ -24,6 +27,7 @@ import { rowId, studio, todayOf } from '@/studio';
 import { usualLot } from './lotForm';
 import { foldedUses } from './foldedUses';
 import { paperWritten } from './paperForm';
+import { replacementWords } from './words';
 
 /** The latest uses that the slip has room for. */
 const USES = 60;
@@ -88,8 +92,9 @@ export async function loadPapers(
   const lots = picked ? await lotsOf(db, picked.id) : [];
   const wantedLot = await getLot(db, rowId(query.lot ?? ''));
   const lot = wantedLot && wantedLot.paperId === picked?.id ? wantedLot : null;
-  const replacement =
-    picked?.replacementId != null ? await paperWithStock(db, picked.replacementId) : null;
+  const formats = picked ? ((await formatsOf(db, [picked])).get(picked.id) ?? []) : [];
+  const asFormat = formats[Number(query.as ?? '')] ?? (picked && usualFormat(picked));
+  const replaced = picked?.replacementId != null ? await replacedPapers(db) : [];
   return {
     page: { ...page, rows: await lives(db, page.rows) },
     today,
@@ -100,7 +105,7 @@ export async function loadPapers(
     life: query.life === '1' && picked ? await lifeOf(db, picked) : null,
     counts,
     picked,
-    replacement: replacement?.name ?? null,
+    replacement: picked ? replacementWords(picked.id, replaced) : null,
     /** Profiles that it is printed through. */
     profiles: picked ? await profilesInUse(db, picked.id) : [],
     /** What is left of its deliveries, the oldest first; the one picked, and a new one begun. */
@@ -112,7 +117,12 @@ export async function loadPapers(
     lots,
     lot,
     newLot:
-      query.lot === 'new' && picked ? usualLot(picked, todayOf(settings), settings) : null,
+      query.lot === 'new' && asFormat
+        ? usualLot(asFormat, todayOf(settings), settings)
+        : null,
+    /** As what it is sold, each at its newest price. */
+    formats,
+    sold: query.sold === '1' && picked !== null,
     plans: picked ? await plansOf(db, picked.id) : [],
     uses: picked ? foldedUses(await lastUses(db, picked.id, USES)) : [],
     /** What may take the place of the one that is changed. */

@@ -21,7 +21,7 @@ it('says what the stock means', () => {
 
 it('says what takes the place of a paper that is no longer made', () => {
   const gone = { discontinuedAt: '3 May' };
-  expect(say(gone, 'Linen')).toBe(
+  expect(say(gone, 'Linen takes its place.')).toBe(
     'No longer made, noted on 3 May. 12 sheets left, then Linen takes its place.',
   );
   expect(say({ ...gone, sheets: 0, level: 'out' })).toBe(

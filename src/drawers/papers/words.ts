@@ -1,4 +1,5 @@
-import type { Lasting, PaperStation, StockLevel } from '@/core/paper';
+import { takesPlaceOf } from '@/core/paper';
+import type { Lasting, PaperStation, Replaced, StockLevel } from '@/core/paper';
 import { lastsSentence, sheetsSaid as sheets } from '@/studio/words/lastingWords';
 import { STATION_WORDS } from './lifeWords';
 
@@ -18,6 +19,20 @@ export const stockWords = (
   return paper.toCome ? STATION_WORDS[paper.station] : LEVELS[paper.level];
 };
 
+/** What takes the place of a paper, also where that is no longer made either; null where none is named. */
+export function replacementWords(
+  id: number,
+  papers: readonly (Replaced & { name: string })[],
+): string | null {
+  const { via, end } = takesPlaceOf(id, papers);
+  const name = (of: number) => papers.find((p) => p.id === of)!.name;
+  if (via.length === 0) return end === null ? null : `${name(end)} takes its place.`;
+  const gone = `${via.map(name).join(', then ')} took its place and is no longer made either`;
+  return end === null
+    ? `${gone}: choose another.`
+    : `${gone}: ${name(end)} takes its place now.`;
+}
+
 /** What the stock of a paper means, and what to do. */
 export function stockSentence(
   paper: Shelf,
@@ -27,9 +42,7 @@ export function stockSentence(
   const { level, discontinuedAt } = paper;
   if (discontinuedAt !== null) {
     const left = paper.sheets > 0 ? `${sheets(paper.sheets)} left, then` : 'None left:';
-    return `No longer made, noted ${day(discontinuedAt)}. ${left} ${
-      replacement ? `${replacement} takes its place.` : 'choose what takes its place.'
-    }`;
+    return `No longer made, noted ${day(discontinuedAt)}. ${left} ${replacement ?? 'choose what takes its place.'}`;
   }
   if (level === 'out') return 'None left. Order before the next print is promised.';
   return level === 'low'

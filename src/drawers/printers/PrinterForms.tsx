@@ -53,7 +53,10 @@ const PrinterFields = ({ form, routes }: { form: Form; routes: readonly string[]
           stacked
         />
       </Pair>
-      <FormFields {...f} only={['supplier', 'deliveryDays', 'note']} />
+      <FormFields
+        {...f}
+        only={['coreFrom', 'coreTo', 'supplier', 'deliveryDays', 'note']}
+      />
     </>
   );
 };

@@ -8,7 +8,7 @@ import { SlipTable } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
 import { estimatePrints } from './inkActions';
 import type { PrintersView, ShownInk } from './view';
-import { TAKES_WORDS, buyWords, spanWords } from './words';
+import { TAKES_WORDS, buyWords, spanWords, coresWords } from './words';
 
 type Picked = NonNullable<PrintersView['picked']>;
 
@@ -122,7 +122,10 @@ export function PrinterSlip({ view, picked }: { view: PrintersView; picked: Pick
       )}
       <FactList
         facts={[
-          ['Paper', `${format.length(printer.widest)} wide, ${TAKES_WORDS[printer.takes]}`],
+          [
+            'Paper',
+            `${format.length(printer.widest)} wide, ${TAKES_WORDS[printer.takes]}${coresWords(printer, format.length)}`,
+          ],
           [
             'Margins l, r, t, b',
             [marginLeft, marginRight, marginTop, marginBottom]

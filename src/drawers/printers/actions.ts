@@ -38,8 +38,12 @@ const nameTaken = (name: string) => {
   return refuse(message, { name: message });
 };
 
-/** Margins that leave nothing to print on are refused. */
-function allMargin({ widest, marginLeft, marginRight }: PrinterInput) {
+/** Margins that leave nothing to print on are refused, and cores from more to less. */
+function cannotBe({ widest, marginLeft, marginRight, coreFrom, coreTo }: PrinterInput) {
+  if (coreFrom !== null && coreTo !== null && coreFrom > coreTo) {
+    const message = 'Roll cores to: it is less than where they begin. Change the two over.';
+    return refuse(message, { coreTo: message });
+  }
   if (marginLeft + marginRight < widest) return null;
   const message =
     'Widest paper: its margins are as wide as the paper. Put one of the three right.';
@@ -59,7 +63,7 @@ export async function createPrinter(typed: unknown): Promise<Answer<number>> {
     if (inks !== 'none' && price === null) return missing('price', 'One costs');
     const made = await write(async (tx) => {
       if (await printerNamed(tx, v.name)) return nameTaken(v.name);
-      const fault = allMargin(printer);
+      const fault = cannotBe(printer);
       if (fault) return fault;
       const id = await addPrinter(tx, { ...printer, createdAt: at });
       await undoable(tx, `laying in ${v.name}`, added('printer', id));
@@ -98,7 +102,7 @@ export async function editPrinter(typed: unknown): Promise<Answer<number>> {
       return write(async (tx) => {
         const now = await getPrinter(tx, printerId);
         if (!now) return refuse(PRINTER_GONE);
-        const fault = allMargin(after);
+        const fault = cannotBe(after);
         if (fault) return fault;
         const namesake = await printerNamed(tx, v.name);
         if (namesake && namesake.id !== printerId) return nameTaken(v.name);

@@ -47,6 +47,11 @@ const FIELDS = {
   ),
   widest: length('Widest paper', { above: 0, max: 5000 }),
   takes: choice('Takes', PRINTER_TAKES),
+  coreFrom: hinted(
+    optional(length('Roll cores from', { above: 0, max: 300 })),
+    'inside diameter that its roll holder takes',
+  ),
+  coreTo: optional(length('Roll cores to', { above: 0, max: 300 })),
   marginLeft: margin('Left'),
   marginRight: margin('Right'),
   marginTop: margin('Top'),

@@ -116,3 +116,15 @@ export function buyWords(
   if (ink.orderBy <= today) return 'now';
   return daysUntil(ink.orderBy, today) > 730 ? 'not for years' : format.day(ink.orderBy);
 }
+
+/** Which rolls go on its holder, by their cores; empty where nobody said. */
+export function coresWords(
+  { coreFrom, coreTo }: { coreFrom: number | null; coreTo: number | null },
+  length: (mm: number) => string,
+): string {
+  const [least, most] = [coreFrom ?? coreTo, coreTo ?? coreFrom];
+  if (least === null || most === null) return '';
+  return least === most
+    ? `, cores of ${length(least)}`
+    : `, cores of ${length(least)} to ${length(most)}`;
+}

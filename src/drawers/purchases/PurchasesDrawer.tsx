@@ -10,9 +10,10 @@ import { Empty } from '@/shell/said';
 import { FactList, Slip, SlipTitle } from '@/shell/slip';
 import { SlipTable, useAddressOf } from '@/shell/table';
 import { Small, TableHead } from '@/shell/words';
+import { formatName } from '@/studio/words/formatWords';
 import { WITHIN } from './within';
 import type { PurchasesView } from './view';
-import { leftWords, quantityWords, supplierWords } from './words';
+import { insteadWords, leftWords, quantityWords, supplierWords } from './words';
 
 type List = PurchasesView['lists'][number];
 
@@ -41,6 +42,14 @@ function Asked({ list, today }: { list: List; today: string }) {
             >
               <td className="wrap">
                 <Link href={p.href}>{p.name}</Link>
+                {p.as && `, ${formatName(p.as, format)}`}
+                {p.instead && (
+                  <Small>
+                    {insteadWords(p.instead, formatName(p.instead.format, format), (m) =>
+                      format.money(m, p.currency),
+                    )}
+                  </Small>
+                )}
               </td>
               <td>{leftWords(p)}</td>
               <td>

@@ -2,18 +2,21 @@ import { currencyDigits } from '@/core/units';
 import { purchasePdf } from '@/documents';
 import type { CsvCell } from '@/documents';
 import { formatOf } from '@/shell/figures/format';
+import { formatName } from '@/studio/words/formatWords';
 import { KIND_WORDS, leftWords, quantityWords, supplierWords } from './words';
 import { loadPurchases } from './view';
 
 /** What is to be ordered, a line each; amounts in the currency of the line. */
 export async function purchasesCsv(query: Record<string, string | undefined>) {
-  const { lists } = await loadPurchases(query);
+  const { lists, settings } = await loadPurchases(query);
+  const format = formatOf(settings);
   return {
     heads: [
       'line',
       'supplier',
       'what',
       'name',
+      'comes as',
       'left',
       'order by',
       'quantity',
@@ -30,6 +33,7 @@ export async function purchasesCsv(query: Record<string, string | undefined>) {
           p.supplier,
           KIND_WORDS[p.kind],
           p.name,
+          p.as ? formatName(p.as, format) : '',
           Number(p.left.toFixed(2)),
           p.orderBy ?? '',
           p.quantity,
@@ -52,7 +56,7 @@ export async function purchasesDocument(query: Record<string, string | undefined
       title: supplierWords(list.supplier),
       total: list.totals.map((t) => format.money(t.amount, t.currency)).join(' + '),
       lines: list.lines.map((p) => [
-        p.name,
+        p.as ? `${p.name}, ${formatName(p.as, format)}` : p.name,
         quantityWords(p),
         leftWords(p),
         p.orderBy === null ? 'low' : `by ${format.day(p.orderBy)}`,

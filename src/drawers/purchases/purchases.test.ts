@@ -139,7 +139,7 @@ it('is taken out as a table and on paper, with the same lines', async () => {
   expect(heads).toContain('order by');
   expect(rows.every((r) => r.length === heads.length)).toBe(true);
   const tube = rows.find((r) => r[3] === 'tube 9 × 60 cm')!;
-  expect(tube.slice(6)).toEqual([10, 1.9, 19, 'EUR']);
+  expect(tube.slice(7)).toEqual([10, 1.9, 19, 'EUR']);
   expect((await purchasesDocument({ within: '90' })).name).toBe(
     `to-be-ordered_${today}.pdf`,
   );

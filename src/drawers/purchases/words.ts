@@ -18,3 +18,10 @@ export function quantityWords({ kind, quantity }: Pick<Purchase, 'kind' | 'quant
 /** What is left, or lies ready. */
 export const leftWords = ({ kind, left }: Pick<Purchase, 'kind' | 'left'>): string =>
   kind === 'ink' ? `${left} ready` : `${Number(left.toFixed(1))} left`;
+
+/** As what else as much of a paper costs less. */
+export const insteadWords = (
+  { quantity, price }: Pick<NonNullable<Purchase['instead']>, 'quantity' | 'price'>,
+  name: string,
+  money: (minor: number) => string,
+): string => `or ${quantity} × ${name}: ${money(price)}, before it is cut`;

@@ -139,7 +139,7 @@ it('hands files over with a manifest, and the lab takes what keeps to its rules'
   expect(csv[0]).toMatch(/^file,size,paper,quantity,sha256/);
   // A formula in a remark stays words.
   expect(csv[1]).toMatch(
-    /^30x40cm_slack-water_250ppi_v1.tif,30 × 40 cm,Linen 300,2,[0-9a-f]{64}.*'=watch the sky$/,
+    /^30x40cm_slack-water_250ppi_v1.tif,30 × 40 cm,Linen 300,2,[0-9a-f]{64}.*'=watch the sky,$/,
   );
   for (const name of names) {
     const copy = readFileSync(join(folder, name));

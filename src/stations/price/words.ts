@@ -1,17 +1,12 @@
 import type { Format } from '@/shell/figures';
 import type { InkCost, PaperCost } from '@/studio';
-
-const FROM = {
-  print: 'what the last print took of its lot',
-  lot: 'what it takes of the lot in stock',
-  sheet: 'its part of a sheet',
-} as const;
+import { PAPER_COST_FROM } from '@/studio/words/paperWords';
 
 /** What the paper of a print is known to cost. */
 export const paperHint = (
   { amount, currency, from }: PaperCost,
   format: Pick<Format, 'money'>,
-): string => `Known: ${format.money(amount, currency)}, ${FROM[from]}.`;
+): string => `Known: ${format.money(amount, currency)}, ${PAPER_COST_FROM[from]}.`;
 
 /** What the ink of a print is reckoned to cost, and how well that is known. */
 export function inkHint(ink: InkCost, format: Pick<Format, 'money' | 'number'>): string {

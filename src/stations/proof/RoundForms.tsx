@@ -66,6 +66,12 @@ export const SendRound = ({ view }: { view: ProofView }) => {
   const nameOf = ({ file: id, paperId: on }: SentToo) =>
     `${sendable.find((s) => s.id === id)?.name ?? 'only noted'} on ${papers.find((p) => p.id === on)?.name ?? 'a paper'}`;
   const now = form.form.watch(['file', 'paperId']);
+  const standsIn = (id: string | undefined) => {
+    const use = papers.find((p) => String(p.id) === id)?.profile;
+    return use?.standIn
+      ? `“${use.setting}” stands in: the driver lacks this paper`
+      : undefined;
+  };
   return (
     <FormPart
       form={form}
@@ -75,7 +81,11 @@ export const SendRound = ({ view }: { view: ProofView }) => {
       <FormFields {...f} only={['file', 'paperId']} stacked />
       <FormFields {...f} only={['route', 'cost', 'remarks']} lines={{ remarks: 2 }} />
       <Fold title="Days, intent, setting, lot">
-        <FormFields {...f} only={['sentOn', 'dueOn', 'intent', 'setting', 'lot']} />
+        <FormFields
+          {...f}
+          only={['sentOn', 'dueOn', 'intent', 'setting', 'lot']}
+          hints={{ setting: standsIn(form.form.watch('paperId')) }}
+        />
       </Fold>
       {too.length > 0 && (
         <Small>

@@ -206,6 +206,7 @@ it('a profile is of its printer: another printer’s is never taken for it', () 
     ...{ paperId: 1, paper: 'Linen 300', profile: '', space: 'RGB' as const, at: '' },
     printer,
     setting,
+    standIn: false,
     sha256,
   });
   const inUse = [use('', 'matte', 'own'), use('Tidewrack', '', 'lab')];

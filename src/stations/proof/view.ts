@@ -41,7 +41,10 @@ export interface PaperAtHand {
   surface: string;
   weight: number;
   setting: string;
-  profile: Pick<ProfileInUse, 'sha256' | 'profile' | 'printer' | 'setting' | 'at'> | null;
+  profile: Pick<
+    ProfileInUse,
+    'sha256' | 'profile' | 'printer' | 'setting' | 'standIn' | 'at'
+  > | null;
 }
 
 const pictureOf = (master: MasterView): ProofPicture => {

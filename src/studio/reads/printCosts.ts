@@ -1,11 +1,12 @@
 import { coverages, inkOfPrint, isGlossy, loadBetween, usualStats } from '@/core/ink';
-import { costOf, sheetShareOf, takenBy } from '@/core/paper';
+import { boughtFor, costOf, sheetShareOf, takenBy } from '@/core/paper';
 import type { Extent } from '@/core/paper';
 import { daysAfter } from '@/core/days';
 import { minor } from '@/core/units';
 import type { Minor } from '@/core/units';
 import {
   atHand,
+  formatsOf,
   inkDemandsOf,
   lotsOf,
   ownPrinterOf,
@@ -24,10 +25,13 @@ export interface KnownCost {
   currency: string;
 }
 
-/** What rests on: the last print itself, a lot that it would be taken of, or its part of a sheet. */
-export type PaperCost = KnownCost & { from: 'print' | 'lot' | 'sheet' };
+/**
+ * What it rests on: the last print itself, a lot that it would be taken of, the cheapest size that the
+ * paper is sold as, or its part of the usual sheet.
+ */
+export type PaperCost = KnownCost & { from: 'print' | 'lot' | 'sold' | 'sheet' };
 
-/** The paper that a print would take: of a lot that has enough, else its part of a sheet; null: a whole one. */
+/** The paper that a print would take: of a lot that has enough, else as it is sold; null: a whole sheet. */
 export async function paperWouldCost(
   db: Reading,
   paper: PaperRow,
@@ -45,6 +49,9 @@ export async function paperWouldCost(
       currency: lot.currency,
       from: 'lot',
     };
+  const bought = boughtFor(extent, (await formatsOf(db, [paper])).get(paper.id)!);
+  if (bought)
+    return { amount: bought.cost, currency: bought.format.currency, from: 'sold' };
   const sheet = { width: paper.sheetWidth, height: paper.sheetHeight };
   return { ...whole, amount: minor(Math.round(paper.price * sheetShareOf(extent, sheet))) };
 }

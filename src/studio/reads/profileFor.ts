@@ -1,5 +1,6 @@
 import { routeKind } from '@/core/prepare';
-import type { ProfileInUse, Route } from '@/data';
+import { getPaper, profilesInUse } from '@/data';
+import type { ProfileInUse, Reading, Route } from '@/data';
 
 /** What is printed in the room, where no route says so. */
 export const OWN_PRINTER = 'own printer';
@@ -22,4 +23,20 @@ export function profileFor(
     (u) => u.paperId === paperId && (u.printer === route || (here && u.printer === '')),
   );
   return of.find((u) => u.setting === setting) ?? of[0] ?? null;
+}
+
+/**
+ * The media setting by which a route prints a paper: that of the profile in use there, and whether it
+ * stands in for the paper; in the room else what is noted of the paper. Empty where nobody said.
+ */
+export async function mediaSetting(
+  db: Reading,
+  paperId: number,
+  route: Pick<Route, 'name' | 'kind'>,
+): Promise<string> {
+  const use = profileFor(await profilesInUse(db, paperId), { paperId, route: route.name }, [
+    route,
+  ]);
+  if (use?.setting) return use.standIn ? `${use.setting} (stands in for it)` : use.setting;
+  return isHere(route) ? ((await getPaper(db, paperId))?.printerSetting ?? '') : '';
 }

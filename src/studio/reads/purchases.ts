@@ -1,12 +1,16 @@
-import { proposedOrder, runsOut } from '@/core/paper';
+import { boughtAs, proposedOrder, runsOut, takesPlaceOf } from '@/core/paper';
+import type { PaperFormat, Replaced } from '@/core/paper';
 import { daysAfter } from '@/core/days';
 import type { Minor } from '@/core/units';
 import {
   MOST_CHOICES,
+  formatsOf,
   inksOfPrinters,
   listPrinters,
   papersLow,
   papersToPrintOn,
+  replacedPapers,
+  usualFormat,
 } from '@/data';
 import type { Paper, Reading } from '@/data';
 import { inksToBuy } from './inksToBuy';
@@ -28,6 +32,10 @@ export interface Purchase {
   quantity: number;
   each: Minor;
   currency: string;
+  /** Of paper: the size that is meant. */
+  as?: PaperFormat;
+  /** As what else as much of it costs less: how many of these, and what they come to. */
+  instead?: { format: PaperFormat; quantity: number; price: Minor } | null;
 }
 
 /** A paper that is bought, with those that it takes the place of: they are used up as one. */
@@ -36,12 +44,15 @@ interface Bought {
   before: Paper[];
 }
 
-function boughtPapers(all: readonly Paper[]): Bought[] {
+function boughtPapers(all: readonly Paper[], replaced: readonly Replaced[]): Bought[] {
+  const inPlace = new Map(replaced.map(({ id }) => [id, takesPlaceOf(id, replaced).end]));
   return all
     .filter((p) => p.discontinuedAt === null)
     .map((paper) => ({
       paper,
-      before: all.filter((p) => p.discontinuedAt !== null && p.replacementId === paper.id),
+      before: all.filter(
+        (p) => p.discontinuedAt !== null && inPlace.get(p.id) === paper.id,
+      ),
     }));
 }
 
@@ -51,10 +62,14 @@ async function papers(db: Reading, today: string, until: string): Promise<Purcha
     papersToPrintOn(db, MOST_CHOICES),
   ]);
   const all = [...usable, ...low.filter((l) => !usable.some((u) => u.id === l.id))];
-  const lasting = await lastingOf(db, all, today);
+  const [lasting, formats, replaced] = [
+    await lastingOf(db, all, today),
+    await formatsOf(db, all),
+    await replacedPapers(db),
+  ];
   const sum = (of: readonly Paper[], figure: (p: Paper) => number) =>
     of.reduce((total, p) => total + figure(p), 0);
-  return boughtPapers(all).flatMap(({ paper, before }): Purchase[] => {
+  return boughtPapers(all, replaced).flatMap(({ paper, before }): Purchase[] => {
     const both = [paper, ...before];
     const left = sum(both, (p) => p.sheets);
     const perWeek = sum(both, (p) => lasting.get(p.id)?.perWeek ?? 0);
@@ -66,18 +81,27 @@ async function papers(db: Reading, today: string, until: string): Promise<Purcha
         : null;
     const atReorder = low.some((l) => l.id === paper.id);
     if (!(orderBy === null || left <= 0 ? atReorder : orderBy <= until)) return [];
+    const quantity = proposedOrder({
+      left,
+      perWeek: perWeek || null,
+      coming,
+      reorderPoint,
+    });
+    const as = boughtAs(quantity, usualFormat(paper), formats.get(paper.id)!);
     return [
       {
         kind: 'paper',
         id: paper.id,
         href: `/papers?paper=${paper.id}`,
         name: paper.name,
-        supplier: paper.supplier || paper.maker,
+        supplier: as.usual.supplier || paper.supplier || paper.maker,
         left: paper.sheets,
         orderBy,
-        quantity: proposedOrder({ left, perWeek: perWeek || null, coming, reorderPoint }),
-        each: paper.price,
-        currency: paper.currency,
+        quantity,
+        each: as.usual.price,
+        currency: as.usual.currency,
+        as: as.usual,
+        instead: as.instead,
       },
     ];
   });

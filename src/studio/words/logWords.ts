@@ -5,7 +5,7 @@ import type { SpaceId } from '@/core/colour';
 import { KERNELS } from '@/core/image';
 import type { KernelId } from '@/core/image';
 import { nominalSize } from '@/core/size';
-import { formatDay, formatMoney } from '@/core/units';
+import { formatDay, formatMoney, minor } from '@/core/units';
 import type { Minor } from '@/core/units';
 import type { LogLine } from '@/data';
 import { INK_VERBS } from './inkLogWords';
@@ -135,6 +135,10 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `${plain(d, 'paper')} tried on ${plain(d, 'day')}${plain(d, 'triedFor') && ` for ${plain(d, 'triedFor')}`}.`,
   'paper.swatch': (d) => `A swatch of ${plain(d, 'paper')} photographed.`,
   'paper.new': (d) => `Paper ${plain(d, 'paper')} added.`,
+  'format.priced': (d, c) =>
+    `${plain(d, 'paper')} costs ${d.kind === 'roll' ? 'by the roll' : 'by the sheet'} of ${plain(d, 'width')} × ${plain(d, 'height')} mm ${formatMoney(minor(Number(d.price)), plain(d, 'currency'), c.locale)}, ${plain(d, 'day')}.`,
+  'format.gone': (d) =>
+    `${plain(d, 'paper')} is no longer sold as ${d.kind === 'roll' ? 'a roll' : 'sheets'} of ${plain(d, 'width')} × ${plain(d, 'height')} mm, ${plain(d, 'day')}.`,
   'lot.received': (d) =>
     `${d.kind === 'roll' ? 'A roll' : `${plain(d, 'pieces')} sheets`} of ${plain(d, 'paper')} came in: lot ${plain(d, 'lot')}.`,
   'lot.print': (d) => `${lotAmount(d)} taken for ${plain(d, 'reason')}.`,

@@ -34,3 +34,20 @@ export const permanenceLine = (paper: {
   paper.permanenceYears === null
     ? null
     : `${paper.permanenceYears} years ${paper.permanenceDisplay}, ${paper.permanenceSource}`;
+
+/** A media setting as the driver calls it, and that it stands in for a paper which the driver lacks. */
+export const settingWords = ({
+  setting,
+  standIn,
+}: {
+  setting: string;
+  standIn: boolean;
+}): string => `“${setting}”${standIn ? ', which stands in for it' : ''}`;
+
+/** What the cost of a print's paper rests on. */
+export const PAPER_COST_FROM = {
+  print: 'what the last print took of its lot',
+  lot: 'what it takes of the lot in stock',
+  sold: 'its part of the cheapest size that the paper is sold as',
+  sheet: 'its part of a sheet',
+} as const;

@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { sniff } from '@/core/image';
 import { bringOrders } from '@/drawers/orders/bring/actions';
 import { orderListForm } from '@/drawers/orders/bring/orderListForm';
-import { paperForm } from '@/drawers/papers/paperForm';
+import { paperListForm } from '@/drawers/papers/paperListForm';
 import { bringPapers } from '@/drawers/papers/actions';
 import { receiveProfile } from '@/studio';
 import { bringWork, headsKnown, shownName } from '@/studio';
@@ -58,7 +58,7 @@ async function bringList(name: string, source: Readable): Promise<Brought> {
   const list = Buffer.concat(parts).toString('utf8');
   // Told by its heads: those of a name and an address are in both, the rest is not.
   const isOrders =
-    headsKnown(list, orderListForm.titles) > headsKnown(list, paperForm.titles);
+    headsKnown(list, orderListForm.titles) > headsKnown(list, paperListForm.titles);
   const answer = isOrders ? await bringOrders({ list }) : await bringPapers({ list });
   if (!answer.ok) return { ok: false, message: `${name}: ${answer.message}` };
   return isOrders

@@ -13,6 +13,8 @@ export interface ManifestItem {
   heightPx: number;
   ppi: number;
   paper: string;
+  /** The printer's media setting, as it is called there; errands of before do not say it. */
+  setting?: string;
   quantity: number;
   remarks: string;
 }
@@ -39,4 +41,5 @@ export const MANIFEST_COLUMNS = [
   'heightPx',
   'ppi',
   'remarks',
+  'setting',
 ] as const satisfies (keyof ManifestItem)[];

@@ -3,7 +3,11 @@ import type { ReactNode } from 'react';
 import { labCss } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
-import { brightenedWords, permanenceLine } from '@/studio/words/paperWords';
+import {
+  PAPER_COST_FROM,
+  brightenedWords,
+  permanenceLine,
+} from '@/studio/words/paperWords';
 import { volumeWords, whiteWords } from '../profiles/words';
 import { bestOf } from './best';
 import type { CompareView } from './view';
@@ -122,7 +126,7 @@ export function useRows(
         marked(
           best.cost === p.id,
           `${format.money(p.cost.amount, p.cost.currency)}, ${
-            p.cost.from === 'lot' ? 'of the lot in stock' : 'its part of a sheet'
+            PAPER_COST_FROM[p.cost.from]
           }`,
         ),
     ],

@@ -6,8 +6,9 @@ import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { FactList, Figures, FormPart, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { settingWords } from '@/studio/words/paperWords';
 import { leaveUnused, takeIntoUse } from './actions';
-import { intoUseForm } from './profileForms';
+import { DRIVER, intoUseForm } from './profileForms';
 import type { ProfilesView, ShownProfile } from './view';
 import { kindWords, labWords, tableWords, volumeWords, whiteWords } from './words';
 
@@ -25,6 +26,7 @@ const IntoUse = ({ view, picked }: { view: ProfilesView; picked: ShownProfile })
       paperId: String(first?.id ?? ''),
       printer: view.printers[0] ?? '',
       setting: first?.printerSetting ?? '',
+      driver: DRIVER[0],
     },
     { fixed: { sha256: picked.sha256 }, done: 'In use for this paper from now on.' },
   );
@@ -50,7 +52,7 @@ const Uses = ({ row }: { row: Row }) => {
         <p key={`${u.paperId} ${u.printer} ${u.setting}`}>
           {u.paper}
           {u.printer && `, ${u.printer}`}
-          {u.setting && `, “${u.setting}”`}{' '}
+          {u.setting && `, ${settingWords(u)}`}{' '}
           <Button
             $small
             $plain

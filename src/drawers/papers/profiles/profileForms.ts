@@ -1,4 +1,7 @@
-import { defineForm, hinted, rowNumber, text } from '@/core/input';
+import { choice, defineForm, hinted, rowNumber, text } from '@/core/input';
+
+/** Whether the setting is of the paper, or stands in for it. */
+export const DRIVER = ['has this paper', 'lacks it: the setting stands in'] as const;
 
 /** Which paper is printed through a profile, by whom, and with which setting of the printer. */
 export const intoUseForm = defineForm({
@@ -7,8 +10,9 @@ export const intoUseForm = defineForm({
   printer: text('Printed by', { min: 0, max: 80 }),
   setting: hinted(
     text('Media setting', { min: 0, max: 120 }),
-    'the stand-in where the driver lacks the paper',
+    'as the driver calls it: what it lacks, another stands in for',
   ),
+  driver: choice('The driver', DRIVER, DRIVER[0]),
 });
 
 export const leaveForm = defineForm({

@@ -34,6 +34,7 @@ import { mmOf } from '@/core/units';
 import { now } from '../../running/studio';
 import type { Studio } from '../../running/studio';
 import { folderFault } from '../../folders/named';
+import { mediaSetting } from '../../reads/profileFor';
 import type { JobDefinition } from '../definition';
 
 /** Files on their way to who prints them, of one work or of several. */
@@ -69,7 +70,7 @@ export async function dropFault(
 
 /** Manifest of an errand as it lies beside the files: CSV for people, JSON for programs. */
 async function writeManifest(folder: string, manifest: HandOverManifest): Promise<void> {
-  const rows = manifest.items.map((item) => MANIFEST_COLUMNS.map((c) => item[c]));
+  const rows = manifest.items.map((item) => MANIFEST_COLUMNS.map((c) => item[c] ?? ''));
   await writeFile(join(folder, 'manifest.csv'), csvText([[...MANIFEST_COLUMNS], ...rows]));
   await writeFile(join(folder, 'manifest.json'), `${JSON.stringify(manifest, null, 2)}\n`);
 }
@@ -101,7 +102,13 @@ async function copyOut(
 const manifestItem = (
   file: Pick<PrintFile, 'name' | 'sha256' | 'bytes' | 'width' | 'height'>,
   item: { quantity: number; remarks: string },
-  { title, size, ppi, paper }: Pick<ManifestItem, 'title' | 'size' | 'ppi' | 'paper'>,
+  {
+    title,
+    size,
+    ppi,
+    paper,
+    setting,
+  }: Pick<ManifestItem, 'title' | 'size' | 'ppi' | 'paper' | 'setting'>,
 ): ManifestItem => {
   const tenths = (px: number) => Math.round(mmOf(px, ppi) * 10) / 10;
   return {
@@ -116,6 +123,7 @@ const manifestItem = (
     heightPx: file.height,
     ppi,
     paper,
+    ...(setting ? { setting } : {}),
     quantity: item.quantity,
     remarks: item.remarks,
   };
@@ -168,6 +176,8 @@ export async function handOver(
   );
   const paperOf = ({ paperId }: { paperId: number | null }) =>
     (paperId !== null && papers.get(paperId)) || '';
+  const settingOf = ({ paperId }: { paperId: number | null }) =>
+    paperId === null ? '' : mediaSetting(db, paperId, route);
   const at = order.at ?? now();
   const part = join(folder, `.handing-over-${randomUUID()}`);
   let named: string | null = null;
@@ -188,6 +198,7 @@ export async function handOver(
         size: nominalSize(file.sizeKey)?.label ?? file.sizeKey,
         ppi: ppiOf(file.recipe),
         paper: paperOf(item),
+        setting: await settingOf(item),
       };
       items.push(manifestItem(file, item, about));
     }
@@ -199,7 +210,10 @@ export async function handOver(
       await copyOut(studio, file, part, signal);
       const { pieces, sizes } = sheetKind(file.kind).held(file.content);
       const title = `${pieces} prints`;
-      const about = { title, size: sizes.join(', '), ppi: file.ppi, paper: paperOf(item) };
+      const about = {
+        ...{ title, size: sizes.join(', '), ppi: file.ppi },
+        ...{ paper: paperOf(item), setting: await settingOf(item) },
+      };
       items.push(manifestItem(file, item, about));
     }
     progress('writing the manifest', 0.98);
