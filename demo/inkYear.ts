@@ -38,6 +38,8 @@ async function printer(open: Studio): Promise<number> {
       route,
       widest: mm(610),
       takes: 'both',
+      coreFrom: mm(50),
+      coreTo: mm(76),
       marginLeft: mm(3),
       marginRight: mm(3),
       marginTop: mm(3),

@@ -1,4 +1,12 @@
-import { getPaper, lastUses, lotsOf, receiveLot, takeFromLot } from '@/data';
+import { minor, mm } from '@/core/units';
+import {
+  addPaperFormat,
+  getPaper,
+  lastUses,
+  lotsOf,
+  receiveLot,
+  takeFromLot,
+} from '@/data';
 import type { Studio } from '@/studio/open/open';
 
 type Writing = Parameters<Parameters<Studio['db']['write']>[0]>[0];
@@ -39,5 +47,40 @@ export async function takeSheet(tx: Writing, paperId: number, at: string) {
       kind: 'other',
       reason: 'printed',
       at,
+    });
+}
+
+const ROLL = { kind: 'roll', core: 76 } as const;
+const SHEET = { kind: 'sheet', core: null } as const;
+/** What else the papers of the drawer are sold as, in its order: mm, cents, how many days ago that was read. */
+const SOLD_AS = [
+  [0, ROLL, 610, 12_000, 9400, 210],
+  [0, ROLL, 610, 12_000, 9800, 40],
+  [0, SHEET, 329, 483, 275, 40],
+  [1, ROLL, 610, 15_000, 14_700, 95],
+  [1, SHEET, 329, 483, 290, 95],
+  [2, SHEET, 297, 420, 118, 130],
+] as const;
+
+/** Notes what the papers are sold as beside their usual sheets. */
+export async function noteFormats(
+  tx: Writing,
+  ids: readonly number[],
+  day: (ago: number) => string,
+) {
+  for (const [i, as, width, height, price, ago] of SOLD_AS)
+    await addPaperFormat(tx, {
+      ...{ paperId: ids[i]!, kind: as.kind, width: mm(width), height: mm(height) },
+      ...{
+        core: as.core === null ? null : mm(as.core),
+        price: minor(price),
+        currency: 'EUR',
+      },
+      ...{
+        supplier: 'Saltreach Paper Loft',
+        sold: true,
+        day: day(ago).slice(0, 10),
+        at: day(ago),
+      },
     });
 }

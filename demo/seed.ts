@@ -16,7 +16,7 @@ import {
   saveSettings,
 } from '@/data';
 import { hashFile, receive, runInWorker, startWorkersBy } from '@/engine';
-import { deliver } from './paperLots';
+import { deliver, noteFormats } from './paperLots';
 import { boardShot } from './capture/board';
 import { openStudio } from '@/studio/open/open';
 import { ANY_PICTURE } from '@/studio/wayIn/received';
@@ -54,11 +54,16 @@ async function stock(open: Studio): Promise<number[]> {
   const ids: number[] = [];
   for (const { received, ...paper } of PAPERS) {
     await open.db.write(async (tx) => {
-      const id = await addPaper(tx, { ...paper, createdAt: at });
+      const id = await addPaper(tx, {
+        ...paper,
+        priceOn: at.slice(0, 10),
+        createdAt: at,
+      });
       await deliver(tx, id, received, at);
       ids.push(id);
     });
   }
+  await open.db.write((tx) => noteFormats(tx, ids, (ago) => daysAgo(ago, 9)));
   for (const { received, ...material } of MATERIALS)
     await open.db.write(async (tx) => {
       const id = await addMaterial(tx, material, at);

@@ -41,6 +41,7 @@ export async function sheetsToCut(
       name: 'roll 7',
       width: mm(610),
       height: mm(12_000),
+      core: mm(76),
       pieces: 1,
       price: minor(9800),
       currency: 'EUR',

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { daysAfter } from '../days';
 import { minor } from '../units';
 import { cutPlan, isFault } from '../cut';
-import { costOf, lengthOfRoll, piecesOfSheet, stockLasts, takenBy } from '.';
+import { costOf, lengthOfRoll, meantExtent } from '.';
+import { piecesOfSheet, stockLasts, takenBy } from '.';
 import type { LotAtHand } from '.';
 
 const lot = (id: number, more: Partial<LotAtHand> = {}): LotAtHand => ({
@@ -117,5 +118,24 @@ describe('how long it lasts', () => {
     expect(lasts(12, [])).toBeNull();
     expect(lasts(12, [{ at: '2026-02-01', sheets: 9 }])).toBeNull();
     expect(lasts(12, [{ at: '2024-02-01', sheets: 9 }])).toBeNull();
+  });
+});
+
+it('a print that is whole millimetres but for a pixel is as large as it is meant', () => {
+  // Two of 30 x 40 cm on 60 x 40 cm, however 300 mm are rounded to pixels.
+  for (const ppi of [72, 150, 240, 250, 300, 360])
+    expect(
+      piecesOfSheet(
+        meantExtent(
+          { width: Math.round((300 / 25.4) * ppi), height: Math.round((400 / 25.4) * ppi) },
+          ppi,
+        ),
+        { width: 600, height: 400 },
+      ),
+    ).toBe(2);
+  // Inches stay what they are.
+  expect(meantExtent({ width: 2550, height: 3300 }, 300)).toEqual({
+    width: expect.closeTo(215.9, 9),
+    height: expect.closeTo(279.4, 9),
   });
 });

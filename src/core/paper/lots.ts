@@ -1,4 +1,4 @@
-import { minor } from '../units';
+import { minor, mmOf } from '../units';
 import type { Minor } from '../units';
 
 export const LOT_KINDS = ['sheet', 'roll'] as const;
@@ -32,6 +32,23 @@ export interface Extent {
   width: number;
   height: number;
 }
+
+/** A side that is meant to be whole millimetres is so many pixels as are nearest to it. */
+function meantSide(pixels: number, ppi: number): number {
+  const side = mmOf(pixels, ppi);
+  const whole = Math.round(side);
+  return Math.abs(side - whole) <= mmOf(0.5, ppi) + 1e-9 ? whole : side;
+}
+
+/**
+ * How large paper is that pixels are printed on, mm: where a side is a whole millimetre but for the
+ * rounding to a pixel, that is what is meant.
+ * @example meantExtent({ width: 2953, height: 3937 }, 250) // { width: 300, height: 400 }
+ */
+export const meantExtent = (pixels: Extent, ppi: number): Extent => ({
+  width: meantSide(pixels.width, ppi),
+  height: meantSide(pixels.height, ppi),
+});
 
 const times = (whole: number, part: number) => Math.floor(whole / part + 1e-9);
 

@@ -12,6 +12,7 @@ import { addProofRound } from '../proof/proofs';
 import { addWork } from '../work/works';
 import { lastUses, lotsOf, paperOfEntries, putBack, receiveLot } from './lots';
 import { addPaper } from './papers';
+import { takeForPrints } from './takePaper';
 
 const at = '2026-11-02T10:00:00.000Z';
 let home: string;
@@ -143,4 +144,23 @@ it('puts back what a print took that was not made, once', async () => {
     [-0.25, false],
     [0.25, true],
   ]);
+});
+
+it('prints that stand nowhere else take their paper together, over several lots, or none of it', async () => {
+  await come(sheets(paperId, 1, at, 420, 594));
+  await come(sheets(paperId, 2, at, 420, 594));
+  const of = { paperId, extent: { width: 297, height: 420 }, kind: 'spoiled' as const, at };
+  const take = (prints: number) =>
+    db.write((tx) => takeForPrints(tx, { ...of, prints, reason: 'a smear' }));
+  expect(await take(3)).toMatchObject([
+    { lot: { id: 1 }, amount: 1 },
+    { lot: { id: 2 }, amount: 0.5 },
+  ]);
+  expect(await left()).toEqual([0, 1.5]);
+  expect(await take(4)).toBe('notEnough');
+  expect(await left()).toEqual([0, 1.5]);
+  const [use] = await lastUses(db.read, paperId, 1);
+  expect(use).toMatchObject({ kind: 'spoiled', amount: 0.5, cost: 200, reason: 'a smear' });
+  await db.write((tx) => putBack(tx, { useId: use!.id, reason: 'not printed', at }));
+  expect(await left()).toEqual([0, 2]);
 });

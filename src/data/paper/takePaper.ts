@@ -2,27 +2,21 @@ import { eq } from 'drizzle-orm';
 import { nominalSize } from '@/core/size';
 import { ppiOf } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
-import { takenBy } from '@/core/paper';
-import { MM_PER_INCH } from '@/core/units';
+import { meantExtent, takenBy } from '@/core/paper';
 import type { Extent, NotTaken } from '@/core/paper';
 import { routesNow } from '../prepare/errands';
 import type { Reading, Writing } from '../reading';
 import { papers } from '../schema';
 import { tell } from '../log/log';
 import { atHand, lotsOf, takeFromLot } from './lots';
-
-/** How large pixels are printed, mm. */
-export const extentOf = (file: Extent, ppi: number): Extent => ({
-  width: (file.width / ppi) * MM_PER_INCH,
-  height: (file.height / ppi) * MM_PER_INCH,
-});
+import type { Lot, NewLotUse } from './lots';
 
 /** The paper that a print lies on, mm: as large as its file, else as its size is called; null where neither is known. */
 export function printExtent(
   file: (Extent & { recipe: Recipe }) | null | undefined,
   sizeKey: string | null,
 ): Extent | null {
-  if (file) return extentOf(file, ppiOf(file.recipe));
+  if (file) return meantExtent(file, ppiOf(file.recipe));
   return (sizeKey === null ? null : nominalSize(sizeKey)) ?? null;
 }
 
@@ -76,4 +70,42 @@ export async function takePaper(tx: Writing, print: PrintOnPaper): Promise<NoPap
     detail: { paper: paper?.name ?? '', print: what, why: taken },
   });
   return taken;
+}
+
+/** What prints took of one lot. */
+export interface LotTaken {
+  lot: Lot;
+  amount: number;
+}
+
+/**
+ * Takes the paper of prints that stand nowhere else, tests and spoiled ones, each from the lot that a
+ * print is taken from, all of them or none. Answers what was taken of which lot, or why nothing is.
+ */
+export async function takeForPrints(
+  tx: Writing,
+  {
+    paperId,
+    extent,
+    prints,
+    ...use
+  }: { paperId: number; extent: Extent; prints: number } & Pick<
+    NewLotUse,
+    'kind' | 'reason' | 'at'
+  >,
+): Promise<LotTaken[] | NotTaken> {
+  const lots = await lotsOf(tx, paperId, true);
+  const left = lots.map(atHand);
+  const taken = new Map<number, number>();
+  for (let i = 0; i < prints; i += 1) {
+    const one = takenBy(extent, left);
+    if (typeof one === 'string') return one;
+    left.find((l) => l.id === one.lotId)!.left -= one.amount;
+    taken.set(one.lotId, (taken.get(one.lotId) ?? 0) + one.amount);
+  }
+  for (const [lotId, amount] of taken) await takeFromLot(tx, { ...use, lotId, amount });
+  return [...taken].map(([id, amount]) => ({
+    lot: lots.find((l) => l.id === id)!,
+    amount,
+  }));
 }

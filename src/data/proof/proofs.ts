@@ -1,4 +1,5 @@
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { meantExtent } from '@/core/paper';
 import { nominalSize } from '@/core/size';
 import type { PatchReading } from '@/core/proof';
 import type { Reading, Writing } from '../reading';
@@ -13,7 +14,7 @@ import {
   sheetFiles,
 } from '../schema';
 import { addPrintEntry } from '../log/printEntries';
-import { extentOf, printExtent, takePaper } from '../paper/takePaper';
+import { printExtent, takePaper } from '../paper/takePaper';
 import { record } from '../log/log';
 
 type Row = typeof proofRounds.$inferSelect;
@@ -96,7 +97,7 @@ export async function addProofRound(
   const sheet = round.sheetId
     ? await tx.query.sheetFiles.findFirst({ where: eq(sheetFiles.id, round.sheetId) })
     : undefined;
-  const extent = sheet ? extentOf(sheet, sheet.ppi) : printExtent(file, sizeKey);
+  const extent = sheet ? meantExtent(sheet, sheet.ppi) : printExtent(file, sizeKey);
   // Rounds that are sent together share one sheet: the first takes it.
   const shared = paperTaken || (await sharesItsSheet(tx, row));
   if (!shared) await takePaper(tx, { entryId, what, paperId, route, extent, workId, at });

@@ -171,7 +171,9 @@ export function LotSlip({ lot, view }: { lot: Lot; view: PapersView }) {
             >
               {u.amount > 0 ? '−' : '+'}
               {lotAmount(u.lotKind, Math.abs(u.amount))}
-              {u.kind === 'print' && !u.isBack && <PutBack useId={u.id} what={u.reason} />}
+              {['print', 'test', 'spoiled'].includes(u.kind) && !u.isBack && (
+                <PutBack useId={u.id} what={u.reason} />
+              )}
             </span>,
           ])}
       />

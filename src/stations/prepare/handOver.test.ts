@@ -7,7 +7,9 @@ import type { InProcess } from '../../../e2e/support/inProcess';
 import { RGB_SPACES, iccProfile } from '@/core/colour';
 import { plainRecipe } from '@/core/prepare';
 import type { Check, HandOverManifest } from '@/core/prepare';
-import { addPrintFile, addWork, errandsOf } from '@/data';
+import { addPrintFile, addWork, errandsOf, lotsOf, receiveLot } from '@/data';
+import { notePrintedHere } from './printedActions';
+import { sheets } from '../../../e2e/support/paperLots';
 import { minor, mm } from '@/core/units';
 import { hashFile, storePaths } from '@/engine';
 import type { LabAnswer } from '@/standins';
@@ -273,4 +275,33 @@ it('nothing half-made is left, and nothing that failed goes out', async () => {
     ),
   });
   expect(readdirSync(drop)).toEqual(before);
+});
+
+it('a test of a file that was printed here takes its paper; what was not delivered cannot give any', async () => {
+  const { open } = here;
+  const at = '2026-11-04T10:00:00.000Z';
+  const print = (over: Record<string, string> = {}) =>
+    notePrintedHere({
+      workId: '1',
+      file: `print:${ids['30x40cm_slack-water_250ppi_v1.tif']}`,
+      paperId: '1',
+      as: 'test',
+      prints: '2',
+      ...over,
+    });
+  expect(await print()).toMatchObject({
+    ok: false,
+    fields: { paperId: expect.stringContaining('No delivery of') },
+  });
+  await open.db.write((tx) => receiveLot(tx, sheets(1, 3, at, 600, 400)));
+  expect(await print()).toMatchObject({ ok: true, value: '1 sheet of lot a delivery' });
+  expect(await print({ prints: '5' })).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('has enough left for so many'),
+  });
+  expect(await print({ file: 'print:999' })).toMatchObject({
+    ok: false,
+    fields: { file: expect.stringContaining('not there any more') },
+  });
+  expect(await lotsOf(open.db.read, 1)).toMatchObject([{ left: 2 }]);
 });

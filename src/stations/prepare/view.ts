@@ -13,7 +13,7 @@ import {
   sheetFilesOf,
 } from '@/data';
 import type { LabAnswer } from '@/standins';
-import { approvedRounds, dropFolder, loadWorkPage, offeredRungs } from '@/studio';
+import { approvedRounds, dropFolder, isHere, loadWorkPage, offeredRungs } from '@/studio';
 import { fileShown } from './filesShown';
 import { sheetOf } from './sheetNames';
 
@@ -89,7 +89,11 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     sizeFactor: settings.proof.sizeFactor,
     /** What the log book is asked by. */
     made: { source, detail },
-    routes: routes.map((r) => ({ ...r, drop: dropFolder(studio.home, r) })),
+    routes: routes.map((r) => ({
+      ...r,
+      drop: dropFolder(studio.home, r),
+      here: isHere(r),
+    })),
     errands: errands.map((e) => ({ ...e, answer: e.answer as LabAnswer | null })),
     papers: papers.map((p) => ({
       id: p.id,

@@ -2,7 +2,8 @@ import { ppiOf, sheetKind } from '@/core/prepare';
 import type { TargetId } from '@/core/prepare';
 import { nominalSize } from '@/core/size';
 import type { Extent } from '@/core/paper';
-import { extentOf, getPrintFile, getSheetFile } from '@/data';
+import { mmOf } from '@/core/units';
+import { getPrintFile, getSheetFile } from '@/data';
 import type { PrintFile, Reading, SheetFile } from '@/data';
 
 /** A file as it lies on a sheet. */
@@ -23,8 +24,8 @@ const exact = (mm: number) => Math.round(mm * 10_000) / 10_000;
 
 /** How large something is printed, mm. */
 export const printedExtent = (of: Extent, ppi: number): Extent => {
-  const { width, height } = extentOf(of, ppi);
-  return { width: exact(width), height: exact(height) };
+  const [width, height] = [of.width, of.height].map((px) => exact(mmOf(px, ppi)));
+  return { width: width!, height: height! };
 };
 
 export const ofPrintFile = (file: PrintFile): PrintedThing => ({

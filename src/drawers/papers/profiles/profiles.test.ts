@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { inProcess, startRealWorkers } from '../../../../e2e/support/inProcess';
 import type { InProcess } from '../../../../e2e/support/inProcess';
-import { receiveProfile } from '@/studio';
+import { getPaper } from '@/data';
+import { mediaSetting, receiveProfile } from '@/studio';
 import { leaveUnused, takeIntoUse } from './actions';
 import { loadProfiles } from './view';
 import { PLAIN } from '@/studio/words/figures';
@@ -56,6 +57,26 @@ it('is measured, taken into use for a paper, replaced, and stays with what it wa
   const gone = { paperId: '1', printer: 'Own printer', setting: 'heavy matte' };
   expect(await leaveUnused(gone)).toMatchObject({ ok: true });
   expect((await loadProfiles({})).rows.flatMap((r) => r.uses)).toEqual([]);
+}, 60_000);
+
+it('a setting that stands in for a paper is told to whoever prints there, and to nobody else', async () => {
+  const [row] = (await loadProfiles({})).rows;
+  const lacks = 'lacks it: the setting stands in';
+  expect(await use(row!.sha256, { setting: '', driver: lacks })).toMatchObject({
+    ok: false,
+    fields: { setting: expect.stringContaining('which one stands in') },
+  });
+  expect(await use(row!.sha256, { printer: 'Pigment desk', driver: lacks })).toMatchObject({
+    ok: true,
+  });
+  const db = here.open.db.read;
+  const to = (name: string, kind: 'ownPrinter' | 'onlineLab') =>
+    mediaSetting(db, 1, { name, kind });
+  expect(await to('Pigment desk', 'ownPrinter')).toBe('heavy matte (stands in for it)');
+  expect(await to('Tidewrack', 'onlineLab')).toBe('');
+  // In the room it is else what is noted of the paper.
+  const { printerSetting } = (await getPaper(db, 1))!;
+  expect(await to('Other desk', 'ownPrinter')).toBe(printerSetting);
 }, 60_000);
 
 it('refuses a paper and a profile that are not there', async () => {

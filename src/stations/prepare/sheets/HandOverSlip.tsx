@@ -12,6 +12,7 @@ import { KIND_WORDS, readyWords } from '../handOverWords';
 import { PlainChoice } from '../PlainChoice';
 import type { ErrandDeskNow } from '../useErrandDesk';
 import type { PrepareView } from '../view';
+import { PrintedHere } from './PrintedHere';
 
 type Route = PrepareView['routes'][number];
 
@@ -117,6 +118,14 @@ export function HandOverSlip({
         )}
       </div>
       {route && <DropFolder route={route} />}
+      {(route?.here ?? true) && (
+        <PrintedHere
+          view={view}
+          files={view.files
+            .filter((f) => f.kind === 'print')
+            .map((f) => [`print:${f.id}`, f.name] as const)}
+        />
+      )}
       {answersErrands(route?.kind ?? null) && (
         <Small>
           The lab that ships with Glassine, Tidewrack Print Rooms, is simulated: it reads

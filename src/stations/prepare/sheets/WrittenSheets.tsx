@@ -6,6 +6,7 @@ import { JobLine } from '@/shell/running';
 import { SlipTable } from '@/shell/table';
 import { SectionLabel } from '@/shell/words';
 import type { PrepareView } from '../view';
+import { PrintedHere } from './PrintedHere';
 
 /** Sheets of a kind that were written for the work, and what is being written. */
 export function WrittenSheets({ view, kind }: { view: PrepareView; kind: SheetKindId }) {
@@ -44,6 +45,10 @@ export function WrittenSheets({ view, kind }: { view: PrepareView; kind: SheetKi
               })}
             </tbody>
           </SlipTable>
+          <PrintedHere
+            view={view}
+            files={own.map((s) => [`sheet:${s.id}`, s.name] as const)}
+          />
         </>
       )}
     </>
