@@ -29,7 +29,7 @@ export async function deliver(tx: Writing, paperId: number, pieces: number, at: 
     pieces,
     price: paper.price,
     currency: paper.currency,
-    supplier: paper.maker,
+    supplier: paper.supplier || paper.maker,
     leftOver: false,
     at,
   });

@@ -252,3 +252,26 @@ test('an ink that runs out stands on the table by its day, and is bought', async
   await expect(page.getByText('Black of Heron 24')).toBeVisible();
   await expect(page.getByText('Cyan of Heron 24')).toBeHidden();
 });
+
+test('long planning is stopped with the best so far, which is kept', async ({ page }) => {
+  await opened(page, `${server.url}/papers?paper=1`);
+  await page.getByRole('button', { name: 'Plan sheets' }).click();
+  await expect(page.getByRole('heading', { name: 'Sheets to cut' })).toBeVisible();
+  const plan = Number(/sheets\/(\d+)/.exec(page.url())![1]);
+  await page.getByRole('link', { name: 'Pieces and paper' }).click();
+  await page.getByRole('button', { name: /Add Slack Water.*as edition/ }).click();
+  await page.getByLabel(/How many of Slack Water.*/).fill('800');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/the best so far is/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop with the best so far' }).click();
+  await expect(page.getByText(/the best so far is/)).toBeHidden();
+  const kept = () =>
+    server.rows(`SELECT json_extract(state, '$.stopped') AS stopped,
+      json_array_length(state, '$.plan.sheets[0].places') > 5 AS lying,
+      json_array_length(state, '$.plan.sheets[0].places')
+        + json_array_length(state, '$.plan.unplaced') AS pieces
+      FROM sheet_plan_state WHERE plan_id = ${plan} ORDER BY id DESC LIMIT 1`);
+  await expect.poll(kept).toEqual([{ stopped: 1, lying: 1, pieces: 800 }]);
+  await page.reload();
+  await expect(page.getByText(/stopped/i).first()).toBeVisible();
+});

@@ -8,6 +8,7 @@ export * from './words/faults';
 export * from './wayIn/stale';
 export * from './wayIn/sizeAsked';
 export * from './jobs/startJob';
+export * from './jobs/planOfJob';
 export * from './jobs/running';
 export * from './jobs/orderFiles';
 export * from './words/refusalWords';

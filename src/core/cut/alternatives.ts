@@ -84,21 +84,31 @@ export function* alternatives(
   let shown: { laid: Laid[] | null; plan: CutPlan | null } = { laid: null, plan: null };
   const parts = (sheets.length > 0 ? 1 : 0) + (rolls.length > 0 ? 1 : 0);
   let part = 0;
-  const lying = (laid: readonly Laid[]) => laid.reduce((n, l) => n + l.region.count, 0);
+  const without = (laid: readonly Laid[]) => {
+    const lying = new Set(laid.flatMap((l) => piecesIn(l.region)));
+    return possible.filter((i) => !lying.has(i));
+  };
 
+  /** `alone`: what lies nowhere then lies nowhere in the end; else it only does not lie yet. */
   function* said<T>(
     packing: Generator<Step, T, void>,
     boundOf: CutPlan['boundOf'],
+    alone = false,
   ): Generator<CutProgress, T, void> {
     for (;;) {
       const step = packing.next();
       if (step.done) return step.value;
       const { laid, share } = step.value;
-      if (laid !== null && laid !== shown.laid && lying(laid) === possible.length)
+      if (laid !== null && laid !== shown.laid) {
+        const left = without(laid);
         shown = {
           laid,
-          plan: asPlan(read, { laid, left: [], bound: null, proved: false }, boundOf),
+          plan:
+            left.length === 0 || alone
+              ? asPlan(read, { laid, left, bound: null, proved: false }, boundOf)
+              : shown.plan,
         };
+      }
       yield { share: (part + share) / parts, best: shown.plan ?? plans[0] ?? null };
     }
   }
@@ -106,7 +116,8 @@ export function* alternatives(
   const held = (job.begun?.length ?? 0) > 0;
   if (sheets.length > 0 || held) {
     const gathered = yield* said(dueGathered(read), 'sheets');
-    const on = yield* said(packOnSheets(gathered, possible), 'sheets');
+    const alone = rolls.length === 0;
+    const on = yield* said(packOnSheets(gathered, possible), 'sheets', alone);
     if (on === null) return { what: 'hold', of: '' };
     plans.push(asPlan(read, on, 'sheets'));
     part += 1;
@@ -118,7 +129,8 @@ export function* alternatives(
   }
   if (rolls.length > 0 && !held) {
     const first = yield* said(packOnSheets(read, possible, true), 'sheets');
-    const on = yield* said(packOnRolls(read, first!.left), 'rollLength');
+    const oneRoll = rolls.length === 1 && sheets.length === 0;
+    const on = yield* said(packOnRolls(read, first!.left), 'rollLength', oneRoll);
     const laid = [...first!.laid, ...on.laid];
     const alone = first!.laid.length === 0;
     plans.push(

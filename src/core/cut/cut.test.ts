@@ -38,6 +38,38 @@ it('makes plans of prints that can be cut, whatever stock, school and trimmer', 
   for (let seed = 1; seed <= 14; seed += 1) plan(printsJob(seed));
 });
 
+it('never asks for a cut that the trimmer cannot make, of sheets that are longer than it, too', () => {
+  for (const seed of [166, 281, ...Array.from({ length: 10 }, (_, i) => i + 20)]) {
+    const job = printsJob(seed);
+    const longestCut = 250 + Math.floor(chance(seed)() * 900);
+    const got = plan({ ...job, pieces: job.pieces.slice(0, 3), longestCut });
+    const lengths = got.sheets.flatMap((s) =>
+      s.cuts.map((c) => Math.abs(c.x2 - c.x1) + Math.abs(c.y2 - c.y1)),
+    );
+    expect(Math.max(0, ...lengths)).toBeLessThanOrEqual(longestCut + 1e-6);
+  }
+});
+
+it('shows the best so far also while the paper is short, and it never gets worse', () => {
+  const pieces = Array.from({ length: 45 }, (_, i) => ({
+    ...{ id: `p${i}`, width: 120 + ((i * 37) % 90), height: 130 + ((i * 53) % 110) },
+    ...{ count: 1, mayTurn: true },
+  }));
+  const job = { ...A4, pieces, stock: [{ ...A4.stock[0]!, count: 2 } as const] };
+  const shown: CutPlan[] = [];
+  for (const { best } of planCuts(job)) if (best && best !== shown.at(-1)) shown.push(best);
+  expect(shown.length).toBeGreaterThan(0);
+  let before = 45;
+  for (const best of shown) {
+    expect(planFault(job, best)).toBeNull();
+    const lying = best.sheets.reduce((n, s) => n + s.places.length, 0);
+    expect(lying + best.unplaced.length).toBe(45);
+    expect(best.unplaced.length).toBeLessThanOrEqual(before);
+    before = best.unplaced.length;
+  }
+  expect(plan(job).unplaced.length).toBeLessThanOrEqual(before);
+});
+
 it('needs no more sheets than pieces that no straight cut could part', () => {
   for (const [pieces, most, side] of [
     [20, 100, 100],

@@ -25,22 +25,18 @@ export interface PaperFormat {
 export type NotedFormat = PaperFormat & { sold: boolean };
 
 /** What a price may be of. */
-export const PRICED_BY = [
-  'a sheet, or the whole roll',
-  'a running metre',
-  'a running foot',
-] as const;
+export const PRICED_BY = ['sheet or roll', 'running metre', 'running foot'] as const;
 export type PricedBy = (typeof PRICED_BY)[number];
 
 const RUN: Record<PricedBy, number | null> = {
-  'a sheet, or the whole roll': null,
-  'a running metre': 1000,
-  'a running foot': 304.8,
+  'sheet or roll': null,
+  'running metre': 1000,
+  'running foot': 304.8,
 };
 
 /**
  * What the whole roll costs where the price is of a running metre or foot, to the minor unit.
- * @example wholePrice(minor(980), 'a running metre', 15_000) // 14700
+ * @example wholePrice(minor(980), 'running metre', 15_000) // 14700
  */
 export const wholePrice = (price: Minor, by: PricedBy, length: number): Minor => {
   const run = RUN[by];

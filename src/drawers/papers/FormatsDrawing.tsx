@@ -33,7 +33,7 @@ export function FormatsDrawing({ formats }: { formats: readonly PaperFormat[] })
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      style={{ width: '100%', display: 'block' }}
+      style={{ width: '100%', display: 'block', flex: 'none' }}
       role="img"
       aria-label={`To scale: ${formats.map((f) => formatName(f, format)).join(', ')}`}
     >

@@ -69,7 +69,6 @@ export function FormatsSlip({ view, picked }: { view: PapersView; picked: Picked
             <th>Comes as</th>
             <th>One</th>
             <th>a m²</th>
-            <th>as of</th>
           </tr>
         </thead>
         <tbody>
@@ -80,36 +79,40 @@ export function FormatsSlip({ view, picked }: { view: PapersView; picked: Picked
                 <Link href={`/papers?paper=${picked.id}&lot=new&as=${i}`}>
                   {formatName(f, format)}
                 </Link>
-                {usual(f) ? (
-                  ', the usual sheet'
-                ) : (
-                  <>
-                    {' '}
-                    <Button
-                      $small
-                      $plain
-                      isDisabled={gone.sending}
-                      aria-label={`${formatName(f, format)} is no longer sold`}
-                      onPress={() =>
-                        gone.run({
-                          paperId: picked.id,
-                          kind: f.kind,
-                          width: f.width,
-                          height: f.height,
-                        })
-                      }
-                    >
-                      no longer
-                    </Button>
-                  </>
-                )}
+                <Small style={{ margin: 0 }}>
+                  {f.day === null
+                    ? 'since when is not noted'
+                    : `since ${format.day(f.day)}`}
+                  {usual(f) ? (
+                    ', the usual sheet'
+                  ) : (
+                    <>
+                      <br />
+                      <Button
+                        $small
+                        $plain
+                        isDisabled={gone.sending}
+                        aria-label={`${formatName(f, format)} is no longer sold`}
+                        onPress={() =>
+                          gone.run({
+                            paperId: picked.id,
+                            kind: f.kind,
+                            width: f.width,
+                            height: f.height,
+                          })
+                        }
+                      >
+                        no longer sold
+                      </Button>
+                    </>
+                  )}
+                </Small>
               </td>
               <td>{format.money(f.price, f.currency)}</td>
               <td>
                 {format.money(Math.round(perSquareMetre(f)), f.currency)}
                 {cheapest !== null && sameFormat(f, cheapest) && ' ●'}
               </td>
-              <td>{f.day === null ? 'not noted' : format.day(f.day)}</td>
             </tr>
           ))}
         </tbody>

@@ -36,7 +36,7 @@ const ROLL = {
   height: '15 m',
   core: '76 mm',
   price: '9.80',
-  per: 'a running metre',
+  per: 'running metre',
   supplier: '',
   day: '2026-09-01',
 };
@@ -68,11 +68,7 @@ it('a roll is noted by the metre, with its core, and a delivery begins from it',
 
 it.each([
   [{ height: '0' }, 'height', 'too little'],
-  [
-    { kind: 'sheet', height: '59 cm', per: 'a sheet, or the whole roll' },
-    'core',
-    'only a roll',
-  ],
+  [{ kind: 'sheet', height: '59 cm', per: 'sheet or roll' }, 'core', 'only a roll'],
   [{ kind: 'sheet', height: '59 cm', core: '' }, 'per', 'not sold by its length'],
   [{ kind: 'sheet', core: '' }, 'height', '5 m long at most'],
   [{ day: '2099-01-01' }, 'day', 'still to come'],

@@ -1,6 +1,7 @@
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
-import { tellRunning } from './running';
+import { addJob } from '@/data';
+import { runningNow, tellRunning } from './running';
 import type { RunningJob } from './running';
 
 let here: InProcess;
@@ -34,4 +35,19 @@ it('the end of work is told, also where it comes while the words before are made
     what: expect.stringMatching(/^Cutting tiles of /),
     href: `/works/${workId}/capture`,
   });
+});
+
+it('work for a plan of sheets is seen at that plan', async () => {
+  const { open } = here;
+  const at = '2026-11-03T10:00:00.000Z';
+  const { id } = await open.db.write((tx) =>
+    addJob(tx, { kind: 'gang', workId: null, spec: { planId: 7 }, at }),
+  );
+  let go = () => {};
+  const until = new Promise<void>((done) => (go = done));
+  const job = { id, kind: 'gang', workId: null, state: 'queued' as const };
+  const ended = open.jobs.add({ ...job, stage: '', share: 0, error: null }, () => until);
+  expect((await runningNow(open)).find((j) => j.id === id)!.href).toBe('/sheets/7');
+  go();
+  await ended;
 });

@@ -2,6 +2,7 @@ import { titlesOf } from '@/data';
 import type { JobNow } from '@/engine';
 import type { Studio } from '../running/studio';
 import { jobKind } from './jobKinds';
+import { PLANNED, planOfJob } from './planOfJob';
 
 /** A job as the whole house follows it: what it is, and where it is seen. */
 export interface RunningJob extends JobNow {
@@ -26,16 +27,21 @@ const PLACES: Record<string, string> = {
 export const jobWords = (kind: string, work: string | null): string =>
   `${jobKind(kind)?.called ?? kind}${work === null ? '' : ` of ${work}`}`;
 
-const placeOf = ({ kind, workId }: JobNow): string =>
-  workId !== null && PLACES[kind]
-    ? `/works/${workId}/${PLACES[kind]}`
-    : ['backup', 'check', 'restore'].includes(kind)
-      ? '/safekeeping'
-      : kind === 'gang' || kind === 'handOver'
-        ? '/papers'
-        : kind === 'ink'
-          ? '/printers'
-          : '/';
+/** The same of what is of no work. */
+const HOUSE: Record<string, string> = {
+  backup: '/safekeeping',
+  check: '/safekeeping',
+  restore: '/safekeeping',
+  gang: '/papers',
+  handOver: '/papers',
+  ink: '/printers',
+};
+
+async function placeOf(open: Studio, { id, kind, workId }: JobNow): Promise<string> {
+  if (workId !== null && PLACES[kind]) return `/works/${workId}/${PLACES[kind]}`;
+  const planId = PLANNED.includes(kind) ? await planOfJob(open.db.read, id) : null;
+  return planId === null ? (HOUSE[kind] ?? '/') : `/sheets/${planId}`;
+}
 
 /** All that runs and waits, in its order, and what ended last. */
 export async function runningNow(open: Studio): Promise<RunningJob[]> {
@@ -44,11 +50,13 @@ export async function runningNow(open: Studio): Promise<RunningJob[]> {
     open.db.read,
     jobs.flatMap((j) => j.workId ?? []),
   );
-  return jobs.map((job) => ({
-    ...job,
-    what: jobWords(job.kind, (job.workId !== null && titles.get(job.workId)) || null),
-    href: placeOf(job),
-  }));
+  return Promise.all(
+    jobs.map(async (job) => ({
+      ...job,
+      what: jobWords(job.kind, (job.workId !== null && titles.get(job.workId)) || null),
+      href: await placeOf(open, job),
+    })),
+  );
 }
 
 /**

@@ -94,7 +94,7 @@ async function papers(db: Reading, today: string, until: string): Promise<Purcha
         id: paper.id,
         href: `/papers?paper=${paper.id}`,
         name: paper.name,
-        supplier: as.usual.supplier || paper.supplier || paper.maker,
+        supplier: paper.supplier || as.usual.supplier || paper.maker,
         left: paper.sheets,
         orderBy,
         quantity,

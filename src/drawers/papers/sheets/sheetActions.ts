@@ -97,7 +97,7 @@ export async function handSheetOver(typed: unknown): Promise<Answer<number>> {
         quantity,
         remarks: 'on paper that is cut to its size',
       }));
-      const spec = { routeId, items };
+      const spec = { planId: plan.id, routeId, items };
       return (await startJob(studio, { kind: 'handOver', workId: null, spec, at })).id;
     }
     const file = await gangFileOf(db, plan.id, layoutText(order));
@@ -106,7 +106,7 @@ export async function handSheetOver(typed: unknown): Promise<Answer<number>> {
     if (failed > 0)
       return refuse(`${file.name} did not pass ${failed} of its checks. Write it again.`);
     const sheets = [{ sheetId: file.id, paperId, quantity: 1, remarks: 'at 100 %' }];
-    const spec = { routeId, items: [], sheets };
+    const spec = { planId: plan.id, routeId, items: [], sheets };
     return (await startJob(studio, { kind: 'handOver', workId: null, spec, at })).id;
   });
 }

@@ -5,7 +5,6 @@ import type { PlannedPiece } from '@/core/cut';
 import {
   errandOfSheet,
   gangFileOf,
-  getJob,
   getPaper,
   getSheetPlan,
   lotsOf,
@@ -18,8 +17,9 @@ import {
 } from '@/data';
 import type { Reading, SheetPlan } from '@/data';
 import type { JobNow } from '@/engine';
-import type { GangOrder, Studio } from '@/studio';
-import { isHere, layoutText, rowId, stockToCut, studio } from '@/studio';
+import type { Studio } from '@/studio';
+import { PLANNED, isHere, layoutText, planOfJob } from '@/studio';
+import { rowId, stockToCut, studio } from '@/studio';
 import { sheetsOf } from '@/studio/reads/offered';
 import { nominalSize } from '@/core/size';
 import { rulesTyped } from './sheetForms';
@@ -84,12 +84,11 @@ async function jobsOf({ jobs, db }: Studio, planId: number): Promise<JobNow[]> {
       .slice(0, 1),
   ];
   const own = await Promise.all(
-    all.map(async (job) => {
-      if (job.kind === 'handOver') return job.workId === null ? job : null;
-      if (job.kind !== 'gang') return null;
-      const spec = (await getJob(db.read, job.id))?.spec as GangOrder | undefined;
-      return spec?.planId === planId ? job : null;
-    }),
+    all.map(async (job) =>
+      PLANNED.includes(job.kind) && (await planOfJob(db.read, job.id)) === planId
+        ? job
+        : null,
+    ),
   );
   return own.filter((job) => job !== null);
 }

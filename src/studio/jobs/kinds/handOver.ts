@@ -41,6 +41,8 @@ import type { JobDefinition } from '../definition';
 export interface HandOverOrder {
   /** The work at whose station they were handed over; orders of before name only that. */
   workId?: number;
+  /** The plan of sheets that they are of. */
+  planId?: number;
   routeId: number;
   items: {
     printFileId: number;
