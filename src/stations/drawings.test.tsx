@@ -34,6 +34,9 @@ const mat = planFinish(fit, {
   moulding: mm(20),
   glass: mm(2),
   glazing: 'glass',
+  board: null,
+  spacer: null,
+  backing: null,
 })!;
 
 /** A parcel with one print, as its bench shows it. */

@@ -61,6 +61,7 @@ export * from './reads/readingFile';
 export * from './reads/referenceOf';
 export * from './reads/lapsedReferences';
 export * from './reads/fileOfRound';
+export * from './reads/paperOfSize';
 export * from './reads/profileFor';
 export * from './reads/whatWasSent';
 export * from './bring/bringReading';

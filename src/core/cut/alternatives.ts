@@ -40,6 +40,16 @@ const rankOf = (p: CutPlan, byCost: boolean): number[] => [
   p.sheets.reduce((n, s) => n + s.cuts.length, 0),
 ];
 
+/** The best of some plans; null for none. */
+function bestOf(plans: readonly CutPlan[]): CutPlan | null {
+  const byCost = plans.every((p) => p.cost !== null);
+  return plans.reduce<CutPlan | null>(
+    (a, p) =>
+      a === null || comparedRanks(rankOf(p, byCost), rankOf(a, byCost)) < 0 ? p : a,
+    null,
+  );
+}
+
 /** A job whose due pieces are held on the fewest sheets that they need by themselves. */
 function* dueGathered(read: ReadJob): Generator<Step, ReadJob, void> {
   const { job, copies, possible } = read;
@@ -89,48 +99,49 @@ export function* alternatives(
     return possible.filter((i) => !lying.has(i));
   };
 
-  /** `alone`: what lies nowhere then lies nowhere in the end; else it only does not lie yet. */
+  /** `before`: what lies already; `last`: what lies nowhere then lies nowhere in the end. */
   function* said<T>(
     packing: Generator<Step, T, void>,
     boundOf: CutPlan['boundOf'],
-    alone = false,
+    { before = [], last = false }: { before?: readonly Laid[]; last?: boolean } = {},
   ): Generator<CutProgress, T, void> {
     for (;;) {
       const step = packing.next();
       if (step.done) return step.value;
       const { laid, share } = step.value;
       if (laid !== null && laid !== shown.laid) {
-        const left = without(laid);
-        shown = {
-          laid,
-          plan:
-            left.length === 0 || alone
-              ? asPlan(read, { laid, left, bound: null, proved: false }, boundOf)
-              : shown.plan,
-        };
+        const all = [...before, ...laid];
+        const left = without(all);
+        const on = { laid: all, left, bound: null, proved: false };
+        const tells = left.length === 0 || (last && all.length > 0);
+        shown = { laid, plan: tells ? asPlan(read, on, boundOf) : shown.plan };
       }
-      yield { share: (part + share) / parts, best: shown.plan ?? plans[0] ?? null };
+      const found = shown.plan === null ? plans : [...plans, shown.plan];
+      const best = bestOf(found.filter((p) => p.sheets.length > 0));
+      yield { share: (part + share) / parts, best };
     }
   }
 
+  const oneRoll = rolls.length === 1;
   const held = (job.begun?.length ?? 0) > 0;
   if (sheets.length > 0 || held) {
     const gathered = yield* said(dueGathered(read), 'sheets');
-    const alone = rolls.length === 0;
-    const on = yield* said(packOnSheets(gathered, possible), 'sheets', alone);
+    const last = rolls.length === 0;
+    const on = yield* said(packOnSheets(gathered, possible), 'sheets', { last });
     if (on === null) return { what: 'hold', of: '' };
     plans.push(asPlan(read, on, 'sheets'));
     part += 1;
     if (on.left.length > 0 && rolls.length > 0) {
-      const more = yield* said(packOnRolls(read, on.left, on.laid), 'rollLength');
+      const after = { before: on.laid, last: oneRoll };
+      const more = yield* said(packOnRolls(read, on.left, on.laid), 'rollLength', after);
       const both = { laid: [...on.laid, ...more.laid], left: more.left };
       plans.push(asPlan(read, { ...both, bound: null, proved: false }, 'sheets'));
     }
   }
   if (rolls.length > 0 && !held) {
     const first = yield* said(packOnSheets(read, possible, true), 'sheets');
-    const oneRoll = rolls.length === 1 && sheets.length === 0;
-    const on = yield* said(packOnRolls(read, first!.left), 'rollLength', oneRoll);
+    const after = { before: first!.laid, last: oneRoll };
+    const on = yield* said(packOnRolls(read, first!.left), 'rollLength', after);
     const laid = [...first!.laid, ...on.laid];
     const alone = first!.laid.length === 0;
     plans.push(
@@ -143,10 +154,7 @@ export function* alternatives(
   }
   if (plans.length === 0)
     return asPlan(read, { laid: [], left: possible, bound: 0, proved: true }, 'sheets');
-  const byCost = plans.every((p) => p.cost !== null);
-  const best = plans.reduce((a, p) =>
-    comparedRanks(rankOf(p, byCost), rankOf(a, byCost)) < 0 ? p : a,
-  );
+  const best = bestOf(plans)!;
   const astray = notHeld(job, best);
   return astray === null ? best : { what: 'hold', of: astray };
 }

@@ -1,2 +1,3 @@
 export * from './mat';
 export * from './planFinish';
+export * from './stack';

@@ -1,4 +1,4 @@
-import { defineVersioned, numbersIn } from '../facts';
+import { defineVersioned, isFigure, numbersIn, orNull } from '../facts';
 import { lengthTypedBefore } from '../input/typedBefore';
 import type { FitResult } from '../size';
 import { mm } from '../units';
@@ -19,6 +19,10 @@ export interface FinishValues {
   moulding: Millimetres;
   glass: Millimetres;
   glazing: 'glass' | 'acrylic';
+  /** How thick mat board, spacer and backing are; null: nobody said. */
+  board: Millimetres | null;
+  spacer: Millimetres | null;
+  backing: Millimetres | null;
 }
 
 export const FINISH_LENGTHS = [
@@ -46,6 +50,9 @@ export const USUAL_FINISH: FinishValues = {
   moulding: mm(20),
   glass: mm(2),
   glazing: 'glass',
+  board: mm(1.5),
+  spacer: mm(0),
+  backing: mm(3),
 };
 
 /** Text as it was typed, with the units that held then, as values. */
@@ -72,11 +79,16 @@ function fromTyped({
 export const FINISH_VALUES = defineVersioned<FinishValues>({
   name: 'mat and frame',
   // Version 0: text as it was typed.
-  upgrades: [fromTyped],
+  upgrades: [
+    fromTyped,
+    // Version 1: of before the stack was reckoned.
+    (old) => ({ ...old, board: null, spacer: null, backing: null }),
+  ],
   holds: (v) =>
     (v.style === 'overlap' || v.style === 'reveal') &&
     (v.glazing === 'glass' || v.glazing === 'acrylic') &&
-    numbersIn(v, ...FINISH_LENGTHS),
+    numbersIn(v, ...FINISH_LENGTHS) &&
+    [v.board, v.spacer, v.backing].every(orNull(isFigure)),
 });
 
 /** Lost at each mitre by a saw, mm; a chopper loses less. Rule of thumb. */

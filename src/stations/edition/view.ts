@@ -3,13 +3,13 @@ import { signPlan } from '@/core/size';
 import {
   editionFor,
   editionsOf,
-  getPaper,
   readLog,
   signatureOf,
   waitingPieces,
   wasOverruled,
 } from '@/data';
-import { loadWorkPage, logContext, offeredRungs, referenceOf, sayLogLine } from '@/studio';
+import { loadWorkPage, logContext, offeredRungs, paperOfSize } from '@/studio';
+import { referenceOf, sayLogLine } from '@/studio';
 
 /** The edition station: what was declared, which numbers are out, and the next. */
 export async function loadEdition(id: string, query: Record<string, string | undefined>) {
@@ -45,7 +45,6 @@ export async function loadEdition(id: string, query: Record<string, string | und
   const waiting = picked
     ? await waitingPieces(db, { workId: work.id, sizeKey: picked.key })
     : [];
-  const paperId = waiting[0]?.paperId ?? reference?.standing?.round.paperId ?? null;
   return {
     work,
     preview: page.master?.preview ?? null,
@@ -63,7 +62,7 @@ export async function loadEdition(id: string, query: Record<string, string | und
     next: edition && nextLabel(edition.declaration, edition.impressions, 'number'),
     reference,
     /** The paper that is signed: of prints that wait, else of the proof that holds. */
-    signedOn: paperId === null ? null : ((await getPaper(db, paperId)) ?? null),
+    signedOn: await paperOfSize(db, waiting, reference),
     overruled,
     /** Prints of this size that were cut from a sheet and have no number yet, the oldest first. */
     waiting,

@@ -32,7 +32,10 @@ export const FinishFields = ({ form, onKeep }: { form: Form; onKeep: () => void 
       <SectionLabel>Mat borders</SectionLabel>
       <FormFields {...field} only={['sides', 'above', 'below']} labels={SHORT} />
       <SectionLabel>Frame</SectionLabel>
-      <FormFields {...field} only={['moulding', 'glass', 'glazing']} />
+      <FormFields
+        {...field}
+        only={['moulding', 'glass', 'glazing', 'board', 'spacer', 'backing']}
+      />
     </EnterForm>
   );
 };

@@ -1,5 +1,6 @@
 'use client';
 import { planFinish } from '@/core/finish';
+import type { FinishValues } from '@/core/finish';
 import { Button, ButtonLink, useActionForm, useLiveRead } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { NoSizes, SizePicker } from '@/shell/fields';
@@ -13,7 +14,7 @@ import { keepFinish } from './actions';
 import { finishForm } from './finishForm';
 import { MatDrawing } from './MatDrawing';
 import type { FinishView } from './view';
-import { matWords } from './words';
+import { matWords, stackWords } from './words';
 
 type Found = ReturnType<typeof planFinish>;
 
@@ -21,9 +22,11 @@ type Found = ReturnType<typeof planFinish>;
 function FinishSlip({
   view,
   found,
+  values,
   keeping,
 }: {
   view: FinishView;
+  values: FinishValues | null;
   found: Found;
   keeping: ActionForm;
 }) {
@@ -76,6 +79,7 @@ function FinishSlip({
               'Rabbet size',
               `${format.length(found.plan.frame.width)} × ${format.length(found.plan.frame.height)}`,
             ],
+            ['Rabbet depth, at least', stackWords(values, view.paper, format)],
             ['Moulding to cut', format.length(found.plan.mouldingLength)],
             ['Sheet behind the mat', format.length(found.plan.heldBy)],
           ]}
@@ -86,6 +90,8 @@ function FinishSlip({
         ▲ Mat knives, mitre choppers and nailers injure, glass cuts, heavy frames fall.
         Follow the tool’s manual and local rules; leave what you are not trained for to a
         framer.
+        {view.paper?.scuffs &&
+          ` ${view.paper.name} scuffs at a touch: gloves at the mount, and the mat or a spacer between it and the glazing.`}
       </Small>
     </Slip>
   );
@@ -139,7 +145,7 @@ export function FinishStation(view: FinishView) {
           </>
         )}
       </Surface>
-      {picked && <FinishSlip view={view} found={found} keeping={keeping} />}
+      {picked && <FinishSlip view={view} found={found} values={values} keeping={keeping} />}
     </Bench>
   );
 }

@@ -3,7 +3,10 @@ import type { InProcess } from '../../../e2e/support/inProcess';
 import { USUAL_FINISH } from '@/core/finish';
 import { saveSettings } from '@/data';
 import { keepFinish } from './actions';
+import { mm } from '@/core/units';
+import { formatOf } from '@/shell/figures/format';
 import { loadFinish } from './view';
+import { stackWords } from './words';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
@@ -86,4 +89,17 @@ it('is for sizes on offer only', async () => {
     ok: false,
     message: 'This size is not on offer any more. Offer it at Size first.',
   });
+});
+
+it('the rabbet is as deep as what lies in it, or it is said what is not known', () => {
+  const format = formatOf({
+    ...{ units: 'metric', locale: 'en-GB', currency: 'EUR', timeZone: 'UTC' },
+  });
+  const kept = { ...USUAL_FINISH, spacer: mm(4) };
+  const say = (values: Parameters<typeof stackWords>[0], print: number | null) =>
+    stackWords(values, print === null ? null : { thickness: mm(print) }, format);
+  expect(say(kept, 0.52)).toMatch(
+    /^11.02\Wmm: glazing 2.00\Wmm, mat 1.50\Wmm, spacer 4.00\Wmm, print 0.52\Wmm, backing 3.00\Wmm$/,
+  );
+  expect(say({ ...kept, backing: null }, null)).toBe('not known: print, backing');
 });

@@ -1,6 +1,7 @@
-import { choice, defineForm, length, text, whole } from '@/core/input';
+import { choice, defineForm, length, optional, text, whole } from '@/core/input';
 
 const off = (title: string) => length(title, { min: 0, max: 50 });
+const thick = (title: string) => optional(length(title, { min: 0, max: 60 }));
 const border = (title: string) => length(title, { min: 0, max: 600 });
 
 /** A mat and its frame. */
@@ -16,6 +17,9 @@ export const finishForm = defineForm({
   moulding: length('Moulding width', { above: 0, max: 300 }),
   glass: length('Glazing thickness', { min: 0, max: 20 }),
   glazing: choice('Glazing', ['glass', 'acrylic']),
+  board: thick('Mat board'),
+  spacer: thick('Spacer'),
+  backing: thick('Backing'),
 });
 
 /** The same, of one size of one work. */

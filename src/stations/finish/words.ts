@@ -1,4 +1,6 @@
-import type { planFinish } from '@/core/finish';
+import { STACK_PARTS, stackDepth } from '@/core/finish';
+import type { FinishValues, FrameStack, planFinish } from '@/core/finish';
+import type { Millimetres } from '@/core/units';
 import type { Format } from '@/shell/figures';
 
 /** Whether the mat holds, and why. */
@@ -29,4 +31,27 @@ export function matWords(
     `It holds: ${what} ${per}, worst case ${worst}. ${plan.signatureShows ? 'Number and signature show.' : 'Too little to show number and signature.'}`,
     plan.signatureShows ? 'plain' : 'caution',
   ];
+}
+
+const PARTS: Record<keyof FrameStack, string> = {
+  glass: 'glazing',
+  board: 'mat',
+  spacer: 'spacer',
+  print: 'print',
+  backing: 'backing',
+};
+
+/** How deep the rabbet must be for what lies in it; or what is not known of it. */
+export function stackWords(
+  values: Pick<FinishValues, 'glass' | 'board' | 'spacer' | 'backing'> | null,
+  paper: { thickness: Millimetres } | null,
+  { thickness }: Pick<Format, 'thickness'>,
+): string {
+  if (!values) return '';
+  const stack: FrameStack = { ...values, print: paper?.thickness ?? null };
+  const depth = stackDepth(stack);
+  const missing = STACK_PARTS.filter((p) => stack[p] === null).map((p) => PARTS[p]);
+  if (depth === null) return `not known: ${missing.join(', ')}`;
+  const parts = STACK_PARTS.filter((p) => stack[p]! > 0);
+  return `${thickness(depth)}: ${parts.map((p) => `${PARTS[p]} ${thickness(stack[p]!)}`).join(', ')}`;
 }

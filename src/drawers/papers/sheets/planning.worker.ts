@@ -1,5 +1,6 @@
 import { planCuts } from '@/core/cut';
 import type { CutFault, CutJob, CutPlan } from '@/core/cut';
+import { ALIVE } from '@/shell/running/thread';
 
 /** How far the planning is, and at the end what it found. */
 export type Planning =
@@ -22,3 +23,4 @@ self.onmessage = ({ data }: MessageEvent<CutJob>) => {
     tell(step.value);
   }
 };
+self.postMessage(ALIVE);

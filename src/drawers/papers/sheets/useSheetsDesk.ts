@@ -81,7 +81,14 @@ export function useSheetsDesk(view: SheetsView) {
     tryOut({ ...next, plan: null, stopped: false });
   };
 
-  const found = (plan: CutPlan | CutFault | null, stopped: boolean) => {
+  const found = (plan: CutPlan | CutFault | 'failed' | null, stopped: boolean) => {
+    if (plan === 'failed') {
+      if (trial) setTried(null);
+      else setHalted(key);
+      return setProblem(
+        'The planning could not be begun: its part of the page was not loaded, or failed. Plan it again, else reload the page.',
+      );
+    }
     if (plan !== null && !isFault(plan)) return keep({ ...state, plan, stopped });
     if (trial) {
       setTried(null);

@@ -4,6 +4,7 @@ import type { ColourTable } from '@/core/colour';
 import type { Box, Shape } from '@/core/image';
 import { PatchMaker, unpackPatch } from '@/core/prepare';
 import type { PrintPlan, RecipeSteps } from '@/core/prepare';
+import { ALIVE } from '@/shell/running/thread';
 
 /** Where tiles of a patch lie, and what they are made of. */
 export interface PatchPlace {
@@ -81,3 +82,4 @@ const api = {
 export type PatchApi = typeof api;
 
 expose(api);
+self.postMessage(ALIVE);

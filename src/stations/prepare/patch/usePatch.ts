@@ -2,6 +2,7 @@
 import { wrap } from 'comlink';
 import type { Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import { pageThread } from '@/shell/running';
 import { patchSource } from '@/core/prepare';
 import type { Box, Shape } from '@/core/image';
 import type { PrintPlan, RecipeSteps } from '@/core/prepare';
@@ -44,14 +45,15 @@ const MOST_THREADS = 4;
 
 interface Thread {
   remote: Remote<PatchApi>;
+  alive: Promise<boolean>;
   end: () => void;
 }
 
 function start(): Thread {
-  const thread = new Worker(new URL('./patch.worker.ts', import.meta.url), {
-    type: 'module',
-  });
-  return { remote: wrap<PatchApi>(thread), end: () => thread.terminate() };
+  const { worker, alive, end } = pageThread(
+    new Worker(new URL('./patch.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  return { remote: wrap<PatchApi>(worker), alive, end };
 }
 
 function placeOf({ samples, shape, plan, after }: PatchWish, band: Box): PatchPlace {
@@ -107,6 +109,8 @@ export function usePatch(wish: PatchWish | null) {
       const key = JSON.stringify(places);
       if (opened.current !== key) {
         setState((s) => ({ ...s, busy: true }));
+        if (!(await Promise.all(mine.map((t) => t.alive))).every(Boolean))
+          throw new Error('its part of the page was not loaded');
         await Promise.all(places.map((place, i) => mine[i]!.remote.open(place)));
         opened.current = key;
         drawn.current = { before: [], after: [] };
