@@ -94,7 +94,7 @@ const DRAWINGS: [string, ReactElement][] = [
     'distances',
     <DistanceChart key="d" rungs={rungs} picked="metricFrames-50x70" onPick={none} />,
   ],
-  ['mat and frame', <MatDrawing key="m" fit={fit} {...mat} picture={null} />],
+  ['mat and frame', <MatDrawing key="m" fit={fit} {...mat} picture={null} depth={null} />],
   ['parcel, flat', drawnParcel('f', 300, 400)],
   ['parcel, rolled', drawnParcel('r', 700, 1000)],
   ['weights', weighed()],

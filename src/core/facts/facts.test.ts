@@ -1,4 +1,4 @@
-import { FINISH_VALUES } from '../finish';
+import { FINISH_VALUES, USUAL_FINISH } from '../finish';
 import { RECIPE, plainRecipe, ppiOf, stepIn } from '../prepare';
 import { PRICE_VALUES } from '../price';
 import { LAYOUT, plainLayout } from '../size';
@@ -20,6 +20,12 @@ const STORED = {
 const stored = (name: keyof typeof STORED) => JSON.parse(STORED[name]) as object;
 
 describe('facts of earlier versions are read as they were meant', () => {
+  it('a mat of before the stack in the rabbet was asked: nobody said how thick', () => {
+    const { board: _, spacer: __, backing: ___, ...old } = USUAL_FINISH;
+    const read = FINISH_VALUES.read({ version: 1, ...old });
+    expect(read).toMatchObject({ ...old, board: null, spacer: null, backing: null });
+    expect(FINISH_VALUES.read(FINISH_VALUES.write(USUAL_FINISH))).toEqual(USUAL_FINISH);
+  });
   it('a recipe of before there were steps', () => {
     const recipe = RECIPE.read(stored('flatRecipe'));
     expect(ppiOf(recipe)).toBe(300);

@@ -33,6 +33,16 @@ const Face = styled(Disclosure)`
   }
 `;
 
+const Inside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 9px;
+  padding-top: 5px;
+  > button {
+    justify-self: start;
+  }
+`;
+
 /** Something that is unfolded when it is wanted. */
 export const Fold = ({
   title,
@@ -55,6 +65,8 @@ export const Fold = ({
         {title}
       </Button>
     </Heading>
-    <DisclosurePanel>{children}</DisclosurePanel>
+    <DisclosurePanel>
+      <Inside>{children}</Inside>
+    </DisclosurePanel>
   </Face>
 );

@@ -1,5 +1,5 @@
 'use client';
-import { planFinish } from '@/core/finish';
+import { planFinish, stackDepth } from '@/core/finish';
 import type { FinishValues } from '@/core/finish';
 import { Button, ButtonLink, useActionForm, useLiveRead } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
@@ -14,7 +14,7 @@ import { keepFinish } from './actions';
 import { finishForm } from './finishForm';
 import { MatDrawing } from './MatDrawing';
 import type { FinishView } from './view';
-import { matWords, stackWords } from './words';
+import { matWords, stackOf, stackWords } from './words';
 
 type Found = ReturnType<typeof planFinish>;
 
@@ -134,6 +134,7 @@ export function FinishStation(view: FinishView) {
                 plan={found.plan}
                 input={found.input}
                 picture={master?.preview ?? null}
+                depth={values && stackDepth(stackOf(values, view.paper))}
               />
             ) : (
               <Empty title="These measures leave no opening">

@@ -1,5 +1,6 @@
 'use client';
 import type { MatInput, MatPlan } from '@/core/finish';
+import type { Millimetres } from '@/core/units';
 import type { FitResult } from '@/core/size';
 import { Dimension, Plate, PrintOnSheet, useDrawnId } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
@@ -13,10 +14,12 @@ interface Props {
   plan: MatPlan;
   input: MatInput;
   picture: string | null;
+  /** How deep the rabbet must be; null where that is not known. */
+  depth: Millimetres | null;
 }
 
 /** Frame, mat, opening and print to one scale; the sheet behind the mat as a dashed line. */
-export function MatDrawing({ fit, plan, input, picture }: Props) {
+export function MatDrawing({ fit, plan, input, picture, depth }: Props) {
   const format = useFormat();
   const clip = useDrawnId('opening');
   const m: number = input.mouldingWidth;
@@ -45,7 +48,10 @@ export function MatDrawing({ fit, plan, input, picture }: Props) {
     down: `rabbet ${format.length(plan.frame.height)}`,
   };
   const notes: [string, number][] = [
-    [`moulding ${format.length(m)} wide`, y + (m * scale) / 2],
+    [
+      `moulding ${format.length(m)} wide, rabbet ${depth === null ? 'depth not known' : `${format.length(depth)} deep or more`}`,
+      y + (m * scale) / 2,
+    ],
     [
       `mat outside ${format.length(plan.outside.width)} × ${format.length(plan.outside.height)}`,
       mat.y + (input.borders.above * scale) / 2,

@@ -41,6 +41,12 @@ const PARTS: Record<keyof FrameStack, string> = {
   backing: 'backing',
 };
 
+/** What lies in the rabbet, with the print's own paper. */
+export const stackOf = (
+  { glass, board, spacer, backing }: Omit<FrameStack, 'print'>,
+  paper: { thickness: Millimetres } | null,
+): FrameStack => ({ glass, board, spacer, backing, print: paper?.thickness ?? null });
+
 /** How deep the rabbet must be for what lies in it; or what is not known of it. */
 export function stackWords(
   values: Pick<FinishValues, 'glass' | 'board' | 'spacer' | 'backing'> | null,
@@ -48,7 +54,7 @@ export function stackWords(
   { thickness }: Pick<Format, 'thickness'>,
 ): string {
   if (!values) return '';
-  const stack: FrameStack = { ...values, print: paper?.thickness ?? null };
+  const stack = stackOf(values, paper);
   const depth = stackDepth(stack);
   const missing = STACK_PARTS.filter((p) => stack[p] === null).map((p) => PARTS[p]);
   if (depth === null) return `not known: ${missing.join(', ')}`;

@@ -17,7 +17,7 @@ import { wayOn } from './onTable';
 import { SheetsSlip } from './SheetsSlip';
 import { useSheetsDesk } from './useSheetsDesk';
 import type { SheetsView } from './view';
-import { wantedWords } from './words';
+import { bestWords, wantedWords } from './words';
 
 const SHOWN = ['sheets', 'pieces', 'rules', 'printed'] as const;
 type Shown = (typeof SHOWN)[number];
@@ -116,7 +116,7 @@ export function SheetsBench(view: SheetsView) {
               <Progress
                 label={
                   planning.best
-                    ? `Planning: the best so far is ${planning.best.sheets.length === 1 ? 'one sheet' : `${planning.best.sheets.length} sheets`}`
+                    ? `Planning: the best so far is ${bestWords(planning.best)}`
                     : 'Planning'
                 }
                 share={planning.share}

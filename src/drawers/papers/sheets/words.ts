@@ -69,3 +69,9 @@ export const SHEET_WORDS: Record<string, string> = {
     'A print of this sheet has its number already: it was printed. Note it as spoiled at Edition instead.',
   leftOverUsed: 'A left-over of this sheet was used already: it cannot be put back.',
 };
+
+/** How good a plan is that is not ready yet. */
+export function bestWords({ sheets, unplaced }: Pick<CutPlan, 'sheets' | 'unplaced'>) {
+  const on = sheets.length === 1 ? 'one sheet' : `${sheets.length} sheets`;
+  return unplaced.length === 0 ? on : `${on}, with ${unplaced.length} that lie nowhere`;
+}
