@@ -162,7 +162,7 @@ export default tseslint.config(
   },
   ...tseslint.configs.recommendedTypeChecked,
   {
-    languageOptions: { parserOptions: { projectService: true } },
+    languageOptions: { parserOptions: { project: true, tsconfigRootDir: import.meta.dirname } },
     plugins: { 'react-hooks': hooks, '@next/next': nextPlugin },
     rules: {
       'react-hooks/rules-of-hooks': 'error',

@@ -39,7 +39,7 @@ it('makes plans of prints that can be cut, whatever stock, school and trimmer', 
 });
 
 it('never asks for a cut that the trimmer cannot make, of sheets that are longer than it, too', () => {
-  for (const seed of [166, 281, ...Array.from({ length: 10 }, (_, i) => i + 20)]) {
+  for (const seed of [166, 281, ...Array.from({ length: 4 }, (_, i) => i + 20)]) {
     const job = printsJob(seed);
     const longestCut = 250 + Math.floor(chance(seed)() * 900);
     const got = plan({ ...job, pieces: job.pieces.slice(0, 3), longestCut });

@@ -16,6 +16,7 @@ import {
   deliveryForm,
   editMaterialForm,
   materialForm,
+  materialWritten,
   removeMaterialForm,
   usualForm,
 } from './materialForm';
@@ -53,8 +54,8 @@ export async function editMaterial(typed: unknown): Promise<Answer<number>> {
         };
         const stale = staleForm(
           seen,
-          materialForm.write(now, settings),
-          materialForm.write(after, settings),
+          materialWritten(now, settings),
+          materialWritten({ ...now, ...after }, settings),
           materialForm.titles,
         );
         if (stale) return stale;

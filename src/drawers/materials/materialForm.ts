@@ -1,5 +1,7 @@
 import { choice, defineForm, formSeen, length } from '@/core/input';
 import { mass, money, optional, rowNumber, text, whole } from '@/core/input';
+import type { InputContext, Typed } from '@/core/input';
+import type { MaterialRow } from '@/data';
 
 export const MATERIAL_KINDS = ['sleeve', 'board', 'mailer', 'tube'] as const;
 
@@ -36,3 +38,13 @@ export const deliveryForm = defineForm({
   pieces: whole('Pieces', { min: -10_000, max: 10_000 }),
   reason: text('Why', { max: 120 }),
 });
+
+/** A material as it stands in its form; a cost in another currency is left empty. */
+export const materialWritten = (
+  material: Omit<MaterialRow, 'id'>,
+  context: InputContext,
+): Typed =>
+  materialForm.write(
+    { ...material, cost: material.currency === context.currency ? material.cost : null },
+    context,
+  );

@@ -1,7 +1,7 @@
 import { foldMovements } from '@/core/paper';
 import { lastMovements, readSettings } from '@/data';
 import { materialsLasting, rowId, studio, todayOf } from '@/studio';
-import { materialForm } from './materialForm';
+import { materialWritten } from './materialForm';
 
 const SHOWN = 5;
 const MOVEMENTS = 200;
@@ -24,13 +24,7 @@ export async function loadMaterials(query: Record<string, string | undefined>) {
           .reverse()
       : [],
     adding: query.new === '1' || materials.length === 0,
-    editing:
-      query.edit === '1' && picked
-        ? materialForm.write(
-            { ...picked, cost: picked.currency === currency ? picked.cost : null },
-            settings,
-          )
-        : null,
+    editing: query.edit === '1' && picked ? materialWritten(picked, settings) : null,
     currency,
   };
 }
