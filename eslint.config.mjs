@@ -162,7 +162,9 @@ export default tseslint.config(
   },
   ...tseslint.configs.recommendedTypeChecked,
   {
-    languageOptions: { parserOptions: { project: true, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parserOptions: { project: true, tsconfigRootDir: import.meta.dirname },
+    },
     plugins: { 'react-hooks': hooks, '@next/next': nextPlugin },
     rules: {
       'react-hooks/rules-of-hooks': 'error',
