@@ -15,7 +15,8 @@ export async function writeMaster(
   width: number,
   height: number,
 ): Promise<string> {
-  const path = join(scratch, name);
+  // Of one name there may be several: those who run one after the other share a folder.
+  const path = join(mkdtempSync(join(scratch, 'master-')), name);
   const icc = iccProfile(RGB_SPACES['prophoto-rgb']);
   const writer = await createTiff(path, {
     width,
