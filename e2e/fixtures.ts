@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import jsQR from 'jsqr';
@@ -15,8 +15,9 @@ export async function writeMaster(
   width: number,
   height: number,
 ): Promise<string> {
-  // Of one name there may be several: those who run one after the other share a folder.
-  const path = join(mkdtempSync(join(scratch, 'master-')), name);
+  const path = join(scratch, name);
+  // One of that name may be there from other tests: those that run one after the other share a folder.
+  rmSync(path, { force: true });
   const icc = iccProfile(RGB_SPACES['prophoto-rgb']);
   const writer = await createTiff(path, {
     width,

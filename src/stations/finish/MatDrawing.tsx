@@ -9,6 +9,9 @@ const WIDTH = 770;
 const HEIGHT = 560;
 const SIDE = 150;
 
+/** What has to be had at least is not rounded down: to the next half millimetre. */
+const atLeast = (depth: number) => Math.ceil(2 * depth - 1e-6) / 2;
+
 interface Props {
   fit: FitResult;
   plan: MatPlan;
@@ -49,7 +52,7 @@ export function MatDrawing({ fit, plan, input, picture, depth }: Props) {
   };
   const notes: [string, number][] = [
     [
-      `moulding ${format.length(m)} wide, rabbet ${depth === null ? 'depth not known' : `${format.length(depth)} deep or more`}`,
+      `moulding ${format.length(m)} wide, rabbet ${depth === null ? 'depth not known' : `${format.length(atLeast(depth))} deep or more`}`,
       y + (m * scale) / 2,
     ],
     [
