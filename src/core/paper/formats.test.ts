@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { minor } from '../units';
 import { PRICED_BY, boughtAs, boughtFor, cheapestByArea, formatFault } from '.';
-import { formatsNow, holderTakes, perSquareMetre, sameFormat, wholePrice } from '.';
+import { formatKey, formatsNow, holderTakes, perSquareMetre } from '.';
+import { sameFormat, usualFormat, wholePrice } from '.';
 import type { NotedFormat, PaperFormat } from '.';
 
 const format = (
@@ -66,6 +67,11 @@ it('what is cheapest for a square metre is told in one currency alone', () => {
   expect(cheapestByArea([SHEET, ROLL])).toMatchObject({ kind: 'roll' });
   expect(cheapestByArea([SHEET, { ...ROLL, currency: 'USD' }])).toBeNull();
   expect(cheapestByArea([])).toBeNull();
+  // Without a price it is not the cheapest.
+  expect(cheapestByArea([{ ...SHEET, price: minor(0) }, ROLL])).toMatchObject({
+    kind: 'roll',
+  });
+  expect(cheapestByArea([{ ...SHEET, price: minor(0) }])).toBeNull();
 });
 
 it('one print comes from whatever leaves it cheapest', () => {
@@ -142,4 +148,13 @@ it('a holder takes the cores that it is said to, and any where nobody said', () 
   expect(holderTakes({ coreFrom: null, coreTo: 76.2 }, 50.8)).toBe(false);
   expect(holderTakes({ coreFrom: null, coreTo: null }, 25.4)).toBe(true);
   expect(holderTakes(both, null)).toBe(true);
+});
+
+it('the usual sheet is a format of the paper, with the day of its price', () => {
+  const paper = {
+    ...{ sheetWidth: 594, sheetHeight: 420, price: minor(560), currency: 'EUR' },
+    ...{ supplier: 'Quay', priceOn: null },
+  };
+  expect(usualFormat(paper)).toMatchObject({ kind: 'sheet', day: null, from: 'paper' });
+  expect(formatKey(usualFormat(paper))).toBe(formatKey(SHEET));
 });

@@ -21,6 +21,9 @@ export interface PaperFormat {
   from: 'noted' | 'delivery' | 'paper';
 }
 
+/** What tells one from another: its kind and size. */
+export type FormatSize = Pick<PaperFormat, 'kind' | 'width' | 'height'>;
+
 /** The same as it was noted: also that it is no longer sold so. */
 export type NotedFormat = PaperFormat & { sold: boolean };
 
@@ -72,16 +75,39 @@ export const LONGEST_SHEET = 5000;
 
 const tenths = (mm: number) => Math.round(mm * 10);
 
-/** Sheets of one size are one format whichever way they lie. */
-const keyOf = ({ kind, width, height }: PaperFormat): string => {
+/**
+ * Kind and size in one word; sheets of one size are one format whichever way they lie.
+ * @example formatKey({ kind: 'sheet', width: 594, height: 420 }) // 'sheet 4200 5940'
+ */
+export const formatKey = ({ kind, width, height }: FormatSize): string => {
   const sides = [tenths(width), tenths(height)];
   if (kind === 'sheet') sides.sort((a, b) => a - b);
   return `${kind} ${sides.join(' ')}`;
 };
 
 /** Whether two are the same kind and size. */
-export const sameFormat = (a: PaperFormat, b: PaperFormat): boolean =>
-  keyOf(a) === keyOf(b);
+export const sameFormat = (a: FormatSize, b: FormatSize): boolean =>
+  formatKey(a) === formatKey(b);
+
+/** The usual sheet of a paper, as it says itself. */
+export const usualFormat = (paper: {
+  sheetWidth: number;
+  sheetHeight: number;
+  price: Minor;
+  currency: string;
+  supplier: string;
+  priceOn: string | null;
+}): PaperFormat => ({
+  kind: 'sheet',
+  width: paper.sheetWidth,
+  height: paper.sheetHeight,
+  core: null,
+  price: paper.price,
+  currency: paper.currency,
+  supplier: paper.supplier,
+  day: paper.priceOn,
+  from: 'paper',
+});
 
 const area = ({ width, height }: Extent) => width * height;
 
@@ -92,9 +118,10 @@ const area = ({ width, height }: Extent) => width * height;
 export function formatsNow(noted: readonly NotedFormat[]): PaperFormat[] {
   const newest = new Map<string, NotedFormat>();
   for (const format of noted) {
-    const before = newest.get(keyOf(format));
+    const key = formatKey(format);
+    const before = newest.get(key);
     if (!before || (format.day ?? '') >= (before.day ?? ''))
-      newest.set(keyOf(format), {
+      newest.set(key, {
         ...format,
         core: format.core ?? before?.core ?? null,
         supplier: format.supplier || (before?.supplier ?? ''),
@@ -119,13 +146,20 @@ export function formatsNow(noted: readonly NotedFormat[]): PaperFormat[] {
 export const perSquareMetre = (format: Extent & { price: number }): number =>
   (format.price * 1e6) / area(format);
 
+/** Those of which a price is known: what came for nothing says none. All of them in one currency, or none. */
+function comparable(formats: readonly PaperFormat[]): PaperFormat[] {
+  const priced = formats.filter((f) => f.price > 0);
+  return new Set(priced.map((f) => f.currency)).size === 1 ? priced : [];
+}
+
 /**
- * The format of which a square metre costs least; null where none is, or they are not priced in
+ * The format of which a square metre costs least; null where no price is known, or they are not in
  * one currency.
  */
 export function cheapestByArea(formats: readonly PaperFormat[]): PaperFormat | null {
-  if (new Set(formats.map((f) => f.currency)).size !== 1) return null;
-  return formats.reduce((a, b) => (perSquareMetre(b) < perSquareMetre(a) ? b : a));
+  const priced = comparable(formats);
+  if (priced.length === 0) return null;
+  return priced.reduce((a, b) => (perSquareMetre(b) < perSquareMetre(a) ? b : a));
 }
 
 export interface Bought {
@@ -137,11 +171,11 @@ export interface Bought {
 
 /**
  * The format from which one print comes cheapest, of the sheets its share as one of as many as can
- * be cut from it, of a roll the length that it lies on; null where it lies on none, or they are not
- * priced in one currency. mm.
+ * be cut from it, of a roll the length that it lies on; null where it lies on none of which a price
+ * is known, or they are not in one currency. mm.
  */
 export function boughtFor(print: Extent, formats: readonly PaperFormat[]): Bought | null {
-  const ways = formats.flatMap((format): Bought[] => {
+  const ways = comparable(formats).flatMap((format): Bought[] => {
     const pieces = format.kind === 'sheet' ? piecesOfSheet(print, format) : 0;
     const run = format.kind === 'roll' ? lengthOfRoll(print, format.width) : null;
     const share =
@@ -154,8 +188,7 @@ export function boughtFor(print: Extent, formats: readonly PaperFormat[]): Bough
       ? [{ format, share, cost: minor(Math.round(format.price * share)) }]
       : [];
   });
-  if (ways.length === 0 || new Set(ways.map((w) => w.format.currency)).size !== 1)
-    return null;
+  if (ways.length === 0) return null;
   return ways.reduce((a, b) => (b.cost < a.cost ? b : a));
 }
 
@@ -179,8 +212,8 @@ export function boughtAs(
       format.kind === 'roll'
         ? lengthOfRoll(usual, format.width) !== null
         : piecesOfSheet(usual, format) > 0;
-    if (format.currency !== usual.currency || sameFormat(format, usual) || !holds)
-      return [];
+    const known = format.price > 0 && format.currency === usual.currency;
+    if (!known || !holds || sameFormat(format, usual)) return [];
     const pieces = Math.ceil((quantity * area(usual)) / area(format) - 1e-9);
     return [{ format, quantity: pieces, price: minor(pieces * format.price) }];
   });

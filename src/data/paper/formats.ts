@@ -1,5 +1,5 @@
 import { asc, eq, inArray } from 'drizzle-orm';
-import { formatsNow } from '@/core/paper';
+import { formatsNow, usualFormat } from '@/core/paper';
 import type { NotedFormat, PaperFormat } from '@/core/paper';
 import type { Reading, Writing } from '../reading';
 import { record } from '../log/log';
@@ -28,19 +28,6 @@ type Priced = Pick<
   'id' | 'sheetWidth' | 'sheetHeight' | 'price' | 'currency' | 'supplier' | 'priceOn'
 >;
 
-/** The usual sheet of a paper, as it says itself. */
-export const usualFormat = (paper: Priced): PaperFormat => ({
-  kind: 'sheet',
-  width: paper.sheetWidth,
-  height: paper.sheetHeight,
-  core: null,
-  price: paper.price,
-  currency: paper.currency,
-  supplier: paper.supplier,
-  day: paper.priceOn,
-  from: 'paper',
-});
-
 /**
  * As what some papers are sold now: their usual sheet, what was noted, and what deliveries came as,
  * each at its newest price.
@@ -60,7 +47,8 @@ export async function formatsOf(
     .where(inArray(lots.paperId, ids))
     .orderBy(asc(lots.at), asc(lots.id));
   for (const { paperId, kind, width, height, core, price, currency, ...lot } of came)
-    if (!lot.leftOver)
+    // What came for nothing, or was left over, says no price.
+    if (!lot.leftOver && price > 0)
       found.get(paperId)!.push({
         ...{ kind, width, height, core, price, currency },
         supplier: lot.supplier,

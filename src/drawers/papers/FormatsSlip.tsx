@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { PRICED_BY, cheapestByArea, perSquareMetre, sameFormat } from '@/core/paper';
-import type { PaperFormat } from '@/core/paper';
+import { PRICED_BY, cheapestByArea, formatKey } from '@/core/paper';
+import { perSquareMetre, sameFormat, usualFormat } from '@/core/paper';
 import { Button, useAction, useActionForm } from '@/shell/actions';
 import { FormFields, Pair } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
@@ -49,13 +49,7 @@ export function FormatsSlip({ view, picked }: { view: PapersView; picked: Picked
   const { formats } = view;
   const gone = useAction(noLongerSold, 'Noted: no longer sold so.', () => router.refresh());
   const cheapest = formats.length > 1 ? cheapestByArea(formats) : null;
-  const usual = (f: PaperFormat) =>
-    sameFormat(f, {
-      ...f,
-      kind: 'sheet',
-      width: picked.sheetWidth,
-      height: picked.sheetHeight,
-    });
+  const usual = usualFormat(picked);
   return (
     <Slip label={`${picked.name}, as it is sold`}>
       <SlipTitle>{picked.name}</SlipTitle>
@@ -73,17 +67,19 @@ export function FormatsSlip({ view, picked }: { view: PapersView; picked: Picked
         </thead>
         <tbody>
           {formats.map((f, i) => (
-            <tr key={formatName(f, format)}>
+            <tr key={formatKey(f)}>
               <td className="wrap">
                 {i + 1}{' '}
-                <Link href={`/papers?paper=${picked.id}&lot=new&as=${i}`}>
+                <Link
+                  href={`/papers?paper=${picked.id}&lot=new&as=${encodeURIComponent(formatKey(f))}`}
+                >
                   {formatName(f, format)}
                 </Link>
                 <Small style={{ margin: 0 }}>
                   {f.day === null
                     ? 'since when is not noted'
                     : `since ${format.day(f.day)}`}
-                  {usual(f) ? (
+                  {sameFormat(f, usual) ? (
                     ', the usual sheet'
                   ) : (
                     <>

@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { Fragment } from 'react';
+import { formatKey } from '@/core/paper';
 import { Button, useAction, useActionForm } from '@/shell/actions';
 import { Fold, FormFields, Pair } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
@@ -50,9 +51,11 @@ export function NewLot({
         <Small>
           As{' '}
           {view.formats.map((of, i) => (
-            <Fragment key={formatName(of, format)}>
+            <Fragment key={formatKey(of)}>
               {i > 0 && ' · '}
-              <Link href={`${back}&lot=new&as=${i}`}>{formatName(of, format)}</Link>
+              <Link href={`${back}&lot=new&as=${encodeURIComponent(formatKey(of))}`}>
+                {formatName(of, format)}
+              </Link>
             </Fragment>
           ))}
         </Small>

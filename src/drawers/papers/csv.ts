@@ -1,7 +1,7 @@
 import type { CsvCell } from '@/documents';
-import { sameFormat } from '@/core/paper';
+import { sameFormat, usualFormat } from '@/core/paper';
 import { mm } from '@/core/units';
-import { formatsOf, usualFormat } from '@/data';
+import { formatsOf } from '@/data';
 import { studio } from '@/studio';
 import { loadPapers } from './view';
 import { paperListForm } from './paperListForm';

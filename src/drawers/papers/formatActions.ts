@@ -1,8 +1,8 @@
 'use server';
 import type { Answer } from '@/core/input';
-import { sameFormat, wholePrice } from '@/core/paper';
-import { minor, mm } from '@/core/units';
-import { addPaperFormat, formatsOf, getPaper, usualFormat } from '@/data';
+import { sameFormat, usualFormat, wholePrice } from '@/core/paper';
+import { mm } from '@/core/units';
+import { addPaperFormat, formatsOf, getPaper } from '@/data';
 import { act, refuse } from '@/studio';
 import { formatForm, formatGoneForm } from './formatForm';
 import { formatRefused } from './formatRefused';
@@ -40,8 +40,7 @@ export async function noLongerSold(typed: unknown): Promise<Answer<null>> {
     write(async (tx) => {
       const paper = await getPaper(tx, v.paperId);
       const formats = paper && (await formatsOf(tx, [paper])).get(paper.id);
-      const named = { ...v, core: null, price: minor(0), currency: '', supplier: '' };
-      const format = formats?.find((f) => sameFormat(f, { ...f, ...named }));
+      const format = formats?.find((f) => sameFormat(f, v));
       if (!paper || !format) return refuse(GONE);
       if (sameFormat(format, usualFormat(paper)))
         return refuse(

@@ -1,11 +1,11 @@
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
+import { TYPED_PAPER } from '../../../e2e/support/typedPaper';
 import { undo } from '@/drawers/undo/actions';
 import { bringPapers, createPaper, discontinuePaper, editPaper } from './actions';
 import { papersCsv, papersTemplate } from './csv';
 import { noLongerSold, notePrice } from './formatActions';
 import { receivePaper } from './lotActions';
-import { usualPaper } from './paperForm';
 import { loadPapers } from './view';
 import { stockSentence } from './words';
 
@@ -17,18 +17,7 @@ beforeAll(async () => {
 });
 afterAll(() => here.end());
 
-const bench = { units: 'metric', currency: 'EUR', locale: 'en-GB' } as const;
-const RAG = {
-  ...usualPaper(bench),
-  name: 'Estuary Rag',
-  maker: 'Ragwater Mill',
-  weight: '285',
-  thickness: '0.46',
-  sheetWidth: '42 cm',
-  sheetHeight: '59.4 cm',
-  price: '5.60',
-  supplier: 'Quay Stores',
-};
+const RAG = { ...TYPED_PAPER, supplier: 'Quay Stores' };
 const ROLL = {
   paperId: '1',
   kind: 'roll',
@@ -56,7 +45,8 @@ it('a roll is noted by the metre, with its core, and a delivery begins from it',
     ...{ kind: 'roll', width: 610, height: 15_000, core: 76, price: 14_700 },
     ...{ day: '2026-09-01', from: 'noted' },
   });
-  const { newLot } = await loadPapers({ paper: '1', lot: 'new', as: '1' });
+  const as = 'roll 6100 150000';
+  const { newLot } = await loadPapers({ paper: '1', lot: 'new', as });
   expect(newLot).toMatchObject({ kind: 'roll', pieces: '1', price: '147.00' });
   const { paperId, ...begun } = { ...newLot!, paperId: '1', name: 'R 7', price: '152' };
   expect(await receivePaper({ ...begun, paperId })).toMatchObject({ ok: true });
@@ -83,17 +73,21 @@ it.each([
 });
 
 it('what is no longer sold is gone; the usual sheet stays', async () => {
-  const size = { paperId: 1, kind: 'sheet', width: 500, height: 700 };
+  const size = { paperId: 1, kind: 'sheet', width: 200, height: 300 };
   const noted = {
     ...ROLL,
     kind: 'sheet',
     core: '',
     per: '',
-    width: '50 cm',
-    height: '70 cm',
+    width: '20 cm',
+    height: '30 cm',
   };
   expect(await notePrice(noted)).toMatchObject({ ok: true });
   expect(await formats()).toHaveLength(3);
+  // A delivery that says nothing is of the usual sheet, whatever smaller one there is.
+  expect((await loadPapers({ paper: '1', lot: 'new' })).newLot).toMatchObject({
+    ...{ kind: 'sheet', width: '420 mm', price: '5.60' },
+  });
   expect(await noLongerSold(size)).toMatchObject({ ok: true });
   expect(await formats()).toHaveLength(2);
   expect(await noLongerSold(size)).toMatchObject({ ok: false });
@@ -159,4 +153,18 @@ it('says what takes the place of a paper, also where that is no longer made eith
   );
   expect(await gone('3', '4')).toMatchObject({ ok: true });
   expect(await said('2')).toContain('Slack Rag takes its place now.');
+});
+
+it('what came for nothing says no price', async () => {
+  const sample = {
+    ...ROLL,
+    kind: 'sheet',
+    core: '',
+    per: '',
+    width: '15 cm',
+    height: '20 cm',
+  };
+  const { day: _, ...delivery } = { ...sample, name: 'a sample', pieces: '2', price: '0' };
+  expect(await receivePaper(delivery)).toMatchObject({ ok: true });
+  expect((await formats()).map((f) => f.width)).toEqual([420, 610]);
 });

@@ -20,20 +20,17 @@ const NEEDED = ['name', 'maker', 'weight', 'sheetWidth', 'sheetHeight', 'price']
 /** Columns that go along in a list of ours, and say nothing of a new paper. */
 const ALONG = ['paper', 'sheetsleft', 'currency'];
 /** What further lines of a paper say of their own: what else it comes as, and its price. */
-const OWN: readonly (keyof Line)[] = [
+const OWN = [
   'kind',
   'sheetWidth',
   'sheetHeight',
   'core',
   'price',
   'supplier',
-];
+] as const satisfies (keyof Line)[];
 
 /** As what else than its usual sheet a paper of a list comes. */
-export type ListedFormat = Pick<
-  Line,
-  'kind' | 'sheetWidth' | 'sheetHeight' | 'core' | 'price' | 'supplier'
->;
+export type ListedFormat = Pick<Line, (typeof OWN)[number]>;
 
 export interface ListedPaper {
   /** Where it stood first. */
@@ -45,9 +42,10 @@ export interface ListedPaper {
 export type PaperList =
   { ok: true; papers: ListedPaper[] } | { ok: false; problems: string[] };
 
-const asFormat = ({ kind, sheetWidth, sheetHeight, core }: ListedFormat) => ({
-  ...{ kind, width: sheetWidth, height: sheetHeight, core, price: 0 as never },
-  ...{ currency: '', supplier: '', day: null, from: 'noted' as const },
+const sizeOf = ({ kind, sheetWidth: width, sheetHeight: height }: ListedFormat) => ({
+  kind,
+  width,
+  height,
 });
 
 /** What is not right with a further line of a paper: it is one of its sizes again, or another paper. */
@@ -57,12 +55,12 @@ function furtherFault(
   before: readonly ListedFormat[],
   isUsual: (field: keyof Line, value: unknown) => boolean,
 ): string | null {
-  if ([first.value, ...before].some((f) => sameFormat(asFormat(f), asFormat(value))))
+  if ([first.value, ...before].some((f) => sameFormat(sizeOf(f), sizeOf(value))))
     return `Name: “${value.name}” is in the list twice, of the same size.`;
   const other = (Object.keys(value) as (keyof Line)[]).find(
     (k) =>
       k !== 'name' &&
-      !OWN.includes(k) &&
+      !(OWN as readonly string[]).includes(k) &&
       value[k] !== first.value[k] &&
       !isUsual(k, value[k]),
   );
@@ -77,8 +75,8 @@ function lineFault({ value }: ListLine<Line>, isFirst: boolean): string | null {
     return 'Comes as: the first line of a paper is its usual sheet, in which it is counted; rolls are further lines.';
   const bare = permanenceFault(value);
   if (isFirst && bare) return bare.words;
-  const { kind, sheetWidth: width, sheetHeight: height, core } = value;
-  return formatFault({ kind, width, height, core }, PRICED_BY[0])?.words ?? null;
+  const { core } = value;
+  return formatFault({ ...sizeOf(value), core }, PRICED_BY[0])?.words ?? null;
 }
 
 /** Reads a list of papers: a line is one, of its usual sheet; further lines of its name are what else it comes as. */

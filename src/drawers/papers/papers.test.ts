@@ -2,6 +2,7 @@ import { Readable } from 'node:stream';
 import sharp from 'sharp';
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
+import { TYPED_PAPER } from '../../../e2e/support/typedPaper';
 import { undo } from '@/drawers/undo/actions';
 import {
   bringPapers,
@@ -11,7 +12,6 @@ import {
   removePaper,
 } from './actions';
 import { countOfLot, putPaperBack, receivePaper, takeOfLot } from './lotActions';
-import { usualPaper } from './paperForm';
 import { permanenceLine } from '@/studio/words/paperWords';
 import { receiveSwatch } from './intakeSwatch';
 import { notePaper } from './lifeActions';
@@ -27,22 +27,11 @@ beforeAll(async () => {
 });
 afterAll(() => here.end());
 
-const RAG = {
-  ...usualPaper({ units: 'metric', currency: 'EUR', locale: 'en-GB' }),
-  name: 'Estuary Rag',
-  maker: 'Ragwater Mill',
-  weight: '285',
-  thickness: '0.46',
-  sheetWidth: '42 cm',
-  sheetHeight: '59.4 cm',
-  price: '5.60',
-  reorderPoint: '4',
-};
 const picked = async (paper: string) => (await loadPapers({ paper })).picked!;
 
 it('adds a paper once under its name', async () => {
-  expect(await createPaper(RAG)).toMatchObject({ ok: true, value: 2 });
-  expect(await createPaper(RAG)).toMatchObject({
+  expect(await createPaper(TYPED_PAPER)).toMatchObject({ ok: true, value: 2 });
+  expect(await createPaper(TYPED_PAPER)).toMatchObject({
     ok: false,
     fields: { name: expect.stringContaining('there is a paper “Estuary Rag”') },
   });
@@ -202,7 +191,7 @@ describe('permanence', () => {
     permanenceDisplay: string,
   ) =>
     createPaper({
-      ...RAG,
+      ...TYPED_PAPER,
       name: 'Lasting',
       permanenceYears,
       permanenceSource,
@@ -267,7 +256,7 @@ it('is taken out only while nothing happened on it', async () => {
       ok: false,
       message: expect.stringContaining('Only a paper that nothing depends on'),
     });
-  const added = await createPaper({ ...RAG, name: 'Sample' });
+  const added = await createPaper({ ...TYPED_PAPER, name: 'Sample' });
   const paperId = String((added as { value: number }).value);
   expect(await removePaper({ paperId })).toMatchObject({ ok: true });
   expect((await loadPapers({})).page.rows.map((p) => p.name)).not.toContain('Sample');
@@ -297,7 +286,7 @@ describe('the life of a paper', () => {
   const NOTE = { day: '2026-03-02', triedFor: '', printed: '', setting: '', words: '' };
   let paperId: string;
   beforeAll(async () => {
-    const made = await createPaper({ ...RAG, name: 'Flax 310' });
+    const made = await createPaper({ ...TYPED_PAPER, name: 'Flax 310' });
     paperId = String((made as { value: number }).value);
   });
   const note = (more: object) => notePaper({ ...NOTE, paperId, ...more });

@@ -1,5 +1,5 @@
 import { daysAfter } from '@/core/days';
-import { paperStation } from '@/core/paper';
+import { formatKey, paperStation, sameFormat, usualFormat } from '@/core/paper';
 import type { PaperStation } from '@/core/paper';
 import {
   MOST_CHOICES,
@@ -19,7 +19,6 @@ import {
   sheetPlansOf,
   stationsOf,
   triedFor,
-  usualFormat,
 } from '@/data';
 import type { Paper, Reading } from '@/data';
 import { lastingOf } from '@/studio/reads/paperLasting';
@@ -93,7 +92,12 @@ export async function loadPapers(
   const wantedLot = await getLot(db, rowId(query.lot ?? ''));
   const lot = wantedLot && wantedLot.paperId === picked?.id ? wantedLot : null;
   const formats = picked ? ((await formatsOf(db, [picked])).get(picked.id) ?? []) : [];
-  const asFormat = formats[Number(query.as ?? '')] ?? (picked && usualFormat(picked));
+  // A delivery begins as the format that is named, else as the usual sheet at its newest price.
+  const usual = picked && usualFormat(picked);
+  const comesAs =
+    formats.find((f) => formatKey(f) === query.as) ??
+    formats.find((f) => usual && sameFormat(f, usual)) ??
+    usual;
   const replaced = picked?.replacementId != null ? await replacedPapers(db) : [];
   return {
     page: { ...page, rows: await lives(db, page.rows) },
@@ -117,8 +121,8 @@ export async function loadPapers(
     lots,
     lot,
     newLot:
-      query.lot === 'new' && asFormat
-        ? usualLot(asFormat, todayOf(settings), settings)
+      query.lot === 'new' && comesAs
+        ? usualLot(comesAs, todayOf(settings), settings)
         : null,
     /** As what it is sold, each at its newest price. */
     formats,

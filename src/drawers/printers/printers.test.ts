@@ -19,7 +19,8 @@ import {
 } from './inkActions';
 import { inkAsWritten, usualPrinter } from './printerForm';
 import { loadPrinters } from './view';
-import { buyWords, spanWords, verdictWords, warningWords } from './words';
+import { buyWords, coresWords, spanWords } from './words';
+import { verdictWords, warningWords } from './words';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
@@ -52,6 +53,9 @@ it('is laid in with its inks, once under its name, and taken back whole', async 
   expect(await createPrinter({ ...HERON, widest: '5 mm' })).toMatchObject({
     fields: { widest: expect.stringContaining('margins') },
   });
+  expect(
+    await createPrinter({ ...HERON, coreFrom: '76 mm', coreTo: '50 mm' }),
+  ).toMatchObject({ fields: { coreTo: expect.stringContaining('Change the two over') } });
   expect(await createPrinter(HERON)).toMatchObject({ ok: true, value: 1 });
   expect(await createPrinter({ ...HERON, name: 'heron 24' })).toMatchObject({ ok: false });
   expect((await shown()).inks.map((i) => i.name)).toEqual([
@@ -242,4 +246,13 @@ describe('in words', () => {
       'not known yet',
     );
   });
+});
+
+it('says which rolls go on its holder, by their cores, where somebody did', () => {
+  const say = (coreFrom: number | null, coreTo: number | null) =>
+    coresWords({ coreFrom, coreTo }, (mm) => `${mm} mm`);
+  expect(say(50, 76)).toBe(', cores of 50 mm to 76 mm');
+  expect(say(76, 76)).toBe(', cores of 76 mm');
+  expect(say(null, 50)).toBe(', cores of 50 mm');
+  expect(say(null, null)).toBe('');
 });

@@ -8,6 +8,7 @@ import {
   addInkEvent,
   addMaterial,
   addPaper,
+  addPaperFormat,
   addPrinter,
   addPrinterInk,
   editRow,
@@ -20,7 +21,7 @@ import type { NewPaper } from '@/data';
 import { todayOf } from '@/studio';
 import { purchasesCsv, purchasesDocument } from './documents';
 import { loadPurchases } from './view';
-import { leftWords, quantityWords } from './words';
+import { insteadWords, leftWords, quantityWords } from './words';
 
 let here: InProcess;
 let today: string;
@@ -119,6 +120,33 @@ it('gathers paper, packing and ink by who sells them, what presses first', async
   expect(paper!.orderBy! > today).toBe(true);
   // Within fewer days the paper can wait.
   expect((await lists('7')).map((l) => l.supplier)).toEqual(['Weir Board']);
+});
+
+it('says as what else as much of a paper costs less', async () => {
+  const { db } = here.open;
+  const roll = { kind: 'roll' as const, width: mm(610), height: mm(15_000), core: null };
+  const priced = { currency: 'EUR', supplier: '', sold: true, day: today, at: instant(0) };
+  const line = async () =>
+    (await loadPurchases({ within: '90' })).lists
+      .flatMap((l) => l.lines)
+      .find((p) => p.name === 'Linen 300')!;
+  const before = await line();
+  expect(before).toMatchObject({ each: 400, instead: null, as: { width: 300 } });
+  await db.write((tx) =>
+    addPaperFormat(tx, { paperId: 1, ...roll, ...priced, price: minor(500) }),
+  );
+  const { instead, quantity } = await line();
+  expect(instead).toMatchObject({ quantity: 1, price: 500, format: { kind: 'roll' } });
+  expect(quantity * 400).toBeGreaterThan(500);
+  expect(insteadWords(instead!, 'a roll', (m) => `${m} c`)).toBe(
+    'or 1 × a roll: 500 c, before it is cut',
+  );
+  // A newer price of its own sheet is what one costs.
+  const sheet = { kind: 'sheet' as const, width: mm(300), height: mm(400), core: null };
+  await db.write((tx) =>
+    addPaperFormat(tx, { paperId: 1, ...sheet, ...priced, price: minor(450) }),
+  );
+  expect((await line()).each).toBe(450);
 });
 
 it('asks for what takes the place of a paper that is no longer made', async () => {

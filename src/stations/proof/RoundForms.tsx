@@ -69,7 +69,7 @@ export const SendRound = ({ view }: { view: ProofView }) => {
   const standsIn = (id: string | undefined) => {
     const use = papers.find((p) => String(p.id) === id)?.profile;
     return use?.standIn
-      ? `“${use.setting}” stands in: the driver lacks this paper`
+      ? `“${use.setting}” stands in on ${use.printer || 'the own printer'}: its driver lacks this paper`
       : undefined;
   };
   return (

@@ -1,4 +1,5 @@
-import { boughtAs, proposedOrder, runsOut, takesPlaceOf } from '@/core/paper';
+import { boughtAs, proposedOrder, runsOut } from '@/core/paper';
+import { takesPlaceOf, usualFormat } from '@/core/paper';
 import type { PaperFormat, Replaced } from '@/core/paper';
 import { daysAfter } from '@/core/days';
 import type { Minor } from '@/core/units';
@@ -10,7 +11,6 @@ import {
   papersLow,
   papersToPrintOn,
   replacedPapers,
-  usualFormat,
 } from '@/data';
 import type { Paper, Reading } from '@/data';
 import { inksToBuy } from './inksToBuy';
@@ -62,11 +62,11 @@ async function papers(db: Reading, today: string, until: string): Promise<Purcha
     papersToPrintOn(db, MOST_CHOICES),
   ]);
   const all = [...usable, ...low.filter((l) => !usable.some((u) => u.id === l.id))];
-  const [lasting, formats, replaced] = [
-    await lastingOf(db, all, today),
-    await formatsOf(db, all),
-    await replacedPapers(db),
-  ];
+  const [lasting, formats, replaced] = await Promise.all([
+    lastingOf(db, all, today),
+    formatsOf(db, all),
+    replacedPapers(db),
+  ]);
   const sum = (of: readonly Paper[], figure: (p: Paper) => number) =>
     of.reduce((total, p) => total + figure(p), 0);
   return boughtPapers(all, replaced).flatMap(({ paper, before }): Purchase[] => {

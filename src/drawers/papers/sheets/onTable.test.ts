@@ -2,7 +2,7 @@ import type { CutPlan, CutSheetPlan } from '@/core/cut';
 import { USUAL_RULES } from '@/core/cut';
 import { TABLE, boxOn, cornerOf, layOnTable, pointOn, snapped, wayOn } from './onTable';
 import { restored } from './restored';
-import { planWords, wantedWords } from './words';
+import { bestWords, planWords, wantedWords } from './words';
 
 const sheet = (width: number, length: number, stock = 'lot:1'): CutSheetPlan => ({
   stock,
@@ -130,4 +130,13 @@ it('counts what is on a plan, and puts back what was not printed', () => {
     ['card:4', 5],
     ['proof:2', 1],
   ]);
+});
+
+it('says how good a plan is that is not ready, and how many lie nowhere', () => {
+  const sheet = {} as CutPlan['sheets'][number];
+  const left = { piece: 'a', copy: 0, why: 'notEnough' as const };
+  expect(bestWords({ sheets: [sheet], unplaced: [] })).toBe('one sheet');
+  expect(bestWords({ sheets: [sheet, sheet], unplaced: [left, left] })).toBe(
+    '2 sheets, with 2 that lie nowhere',
+  );
 });

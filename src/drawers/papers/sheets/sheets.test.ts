@@ -21,8 +21,10 @@ import { minor, mm, size } from '@/core/units';
 import {
   addPrinter,
   addRoute,
+  editRow,
   getSheetFile,
   getSheetPlan,
+  listPrinters,
   lotsOf,
   paperOfEntries,
   readEntries,
@@ -508,4 +510,25 @@ it('begins with the margins of the own printer, and says which lots it does not 
   const names = view.notTaken!.lots.map((l) => l.name);
   expect(names).toContain('narrow roll');
   expect(names).not.toContain('A3+ sheets');
+});
+
+it('a roll on a core that the printer does not hold is named, one on another is not', async () => {
+  const { open } = here;
+  await open.db.write(async (tx) => {
+    const [printer] = await listPrinters(tx);
+    const after = {
+      takes: 'both' as const,
+      widest: mm(610),
+      coreFrom: mm(76),
+      coreTo: mm(76),
+    };
+    await editRow(tx, 'printer', printer!.id, after, { at, name: printer!.name });
+    for (const [name, core] of [
+      ['on two inches', 50.8],
+      ['on three inches', 76.2],
+    ] as const)
+      await receiveLot(tx, { ...roll(1, 432, 9000, at), name, core: mm(core) });
+  });
+  const { notTaken } = await loadSheets(String(await begin()), {});
+  expect(notTaken!.lots.map((l) => l.name)).toEqual(['on two inches']);
 });
