@@ -38,6 +38,8 @@ const BEFORE: Record<string, (page: Page) => Promise<void>> = {
   },
   async profiles(page) {
     await choose(page, 'Drawn over it, in blue', 'Old Pier Etching');
+    await page.waitForURL(/beside=/);
+    await page.waitForLoadState('networkidle');
   },
   async 'hand-over'(page) {
     await choose(page, 'to', 'Tidewrack Print Rooms');

@@ -20,7 +20,7 @@ export function FormatsDrawing({ formats }: { formats: readonly PaperFormat[] })
     ...lies.map((l) => (l.kind === 'roll' ? l.width * 1.2 : l.height)),
   );
   const scale = Math.min(
-    (WIDTH - GAP * (lies.length - 1)) / widths,
+    (WIDTH - 2 - GAP * (lies.length - 1)) / widths,
     (HEIGHT - 14) / tallest,
   );
   const places = lies.map((l, i) => ({
@@ -38,7 +38,7 @@ export function FormatsDrawing({ formats }: { formats: readonly PaperFormat[] })
       aria-label={`To scale: ${formats.map((f) => formatName(f, format)).join(', ')}`}
     >
       {places.map(({ kind, x, w, h, torn }, i) => (
-        <g key={i} transform={`translate(${x} 1)`}>
+        <g key={i} transform={`translate(${x + 1} 1)`}>
           <path
             d={`M0 ${h}V0H${w}V${h}`}
             fill="var(--paper, #fff)"

@@ -10,7 +10,7 @@ export const intoUseForm = defineForm({
   printer: text('Printed by', { min: 0, max: 80 }),
   setting: hinted(
     text('Media setting', { min: 0, max: 120 }),
-    'as the driver calls it: what it lacks, another stands in for',
+    'as the printer’s driver calls it',
   ),
   driver: choice('The driver', DRIVER, DRIVER[0]),
 });
