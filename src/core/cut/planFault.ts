@@ -5,6 +5,8 @@ export type PlanFault =
   | 'notStraight'
   | 'notThrough'
   | 'tooLong'
+  /** A sheet that is larger than the trimmer takes. */
+  | 'tooLarge'
   /** A piece, or a rest, that no cut leaves. */
   | 'notLeft'
   /** A part that is neither piece nor rest. */
@@ -19,6 +21,8 @@ export type PlanFault =
   | 'twice'
   | 'margin'
   | 'near'
+  /** A piece that is held elsewhere, or otherwise, than it lies. */
+  | 'heldElsewhere'
   /** More than there is. */
   | 'notEnough'
   | 'missing';
@@ -75,6 +79,34 @@ function cutsFault(sheet: CutSheetPlan, longest: number): PlanFault | null {
 }
 
 /**
+ * Whether a piece that is held lies on another sheet, in another place or turned another way.
+ * Sheets that were begun come first and in their order; those that stayed empty are left out.
+ */
+function liesElsewhere({ holds = [], begun = [] }: CutJob, { sheets }: CutPlan): boolean {
+  const sheetOf = new Map<number, number>();
+  for (const hold of holds)
+    for (const [i, { stock, places }] of sheets.entries()) {
+      const p = places.find((x) => x.piece === hold.piece && x.copy === hold.copy);
+      if (!p) continue;
+      if (i > hold.sheet || begun[hold.sheet]?.stock !== stock) return true;
+      if ((sheetOf.get(hold.sheet) ?? i) !== i) return true;
+      sheetOf.set(hold.sheet, i);
+      const away = Math.abs((hold.x ?? p.x) - p.x) + Math.abs((hold.y ?? p.y) - p.y);
+      if (away > NEAR || (hold.turned ?? p.turned) !== p.turned) return true;
+    }
+  const inPlan = [...sheetOf].sort(([a], [b]) => a - b).map(([, i]) => i);
+  return inPlan.some((i, k) => k > 0 && i <= inPlan[k - 1]!);
+}
+
+/** Whether the trimmer takes a sheet, one way round or the other. */
+const isWithin = (
+  { width, length }: CutSheetPlan,
+  most: { width: number; height: number },
+) =>
+  Math.min(width, length) < Math.min(most.width, most.height) + NEAR &&
+  Math.max(width, length) < Math.max(most.width, most.height) + NEAR;
+
+/**
  * What is wrong with a plan of a job; null for nothing. It follows every cut as whoever holds the
  * sheet would, and shares nothing with the planning: whatever a plan came from, it can be held against its job.
  * @example planFault({ pieces: [{ id: 'a', width: 9, height: 9, count: 1, mayTurn: true }], stock: [], margin: { left: 0, right: 0, top: 0, bottom: 0 }, gutter: 0, trim: 0, school: 'printThenCut' }, { sheets: [], unplaced: [], wasteShare: 0, yieldShare: 0, cost: 0, bound: null, boundOf: 'sheets', proved: false }) // 'missing'
@@ -93,6 +125,7 @@ export function planFault(job: CutJob, plan: CutPlan): PlanFault | null {
     );
     if (stock.kind === 'sheet' && stock.height !== sheet.length) return 'otherSheet';
     if (sheet.places.length === 0) return 'empty';
+    if (job.largestSheet && !isWithin(sheet, job.largestSheet)) return 'tooLarge';
     const deckle = stock.kind === 'sheet' ? (stock.deckle ?? 0) : 0;
     const edge = (side: number) => Math.max(prints ? side : 0, deckle) + trim - NEAR;
     for (const [i, p] of sheet.places.entries()) {
@@ -130,6 +163,7 @@ export function planFault(job: CutJob, plan: CutPlan): PlanFault | null {
       (s.kind === 'sheet' ? s.count : s.length * (s.count ?? 1)) + NEAR
     )
       return 'notEnough';
+  if (liesElsewhere(job, plan)) return 'heldElsewhere';
   const wanted = job.pieces.reduce((n, p) => n + p.count, 0);
   return seen.size + plan.unplaced.length === wanted ? null : 'missing';
 }

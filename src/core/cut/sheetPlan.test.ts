@@ -13,7 +13,7 @@ import {
   sheetShares,
   withoutSheet,
 } from '.';
-import type { CutPlan, PlannedPiece, SheetPlanState } from '.';
+import type { CutPlan, PlannedPiece, SheetLock, SheetPlanState } from '.';
 
 const piece = (id: string, width: number, height: number, count: number): PlannedPiece => ({
   id,
@@ -243,4 +243,23 @@ it('a plan that is none of its job is found out', () => {
   );
   expect(planFault({ ...job, stock: sheets }, of.plan)).toBe('notEnough');
   expect(planFault(job, { ...of.plan, sheets: more })).toBe('missing');
+  const { width, length } = first;
+  const turned = { width: length, height: width };
+  expect(planFault({ ...job, largestSheet: turned }, of.plan)).toBeNull();
+  const small = { width, height: length - 1 };
+  expect(planFault({ ...job, largestSheet: small }, of.plan)).toBe('tooLarge');
+});
+
+it('a plan in which a piece lies elsewhere than it is held is found out', () => {
+  const of = planned(state());
+  const job = sheetJob(of);
+  const { piece, copy, x, y, turned } = of.plan.sheets[0]!.places[0]!;
+  const begun = [{ stock: of.plan.sheets[0]!.stock }, { stock: 'other' }];
+  const held = (at: Partial<SheetLock>) =>
+    planFault({ ...job, begun, holds: [{ piece, copy, sheet: 0, ...at }] }, of.plan);
+  expect(held({})).toBeNull();
+  expect(held({ x, y, turned })).toBeNull();
+  expect(held({ sheet: 1 })).toBe('heldElsewhere');
+  expect(held({ x: x + 1, y })).toBe('heldElsewhere');
+  expect(held({ turned: !turned })).toBe('heldElsewhere');
 });
