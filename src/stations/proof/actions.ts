@@ -17,7 +17,7 @@ import {
   routesNow,
 } from '@/data';
 import type { Proof } from '@/data';
-import { formatOf } from '@/shell/figures';
+import { formatOf } from '@/shell/figures/format';
 import { instrumentOver } from '@/standins';
 import {
   NO_STRIP,

@@ -8,7 +8,7 @@ import type { PlacedPhotograph, Proof, ProofCustomer, ProofReading, Reading } fr
 import { printable, proofReportPdf } from '@/documents';
 import type { ReportRound, ReportTable } from '@/documents';
 import { storePaths } from '@/engine';
-import { formatOf } from '@/shell/figures';
+import { formatOf } from '@/shell/figures/format';
 import type { Format } from '@/shell/figures';
 import { loadWorkPage, now, photographedOrGone } from '@/studio';
 import type { WorkPage } from '@/studio';

@@ -2,7 +2,7 @@
 import type { Answer } from '@/core/input';
 import { changedRecipe, withUsual } from '@/core/proof';
 import { addRecipe, getPaper, getWork, printFilesOf } from '@/data';
-import { formatOf } from '@/shell/figures';
+import { formatOf } from '@/shell/figures/format';
 import { act, refuse } from '@/studio';
 import { ruleMovedWords } from './measured/words';
 import { usualForm } from './proofForms';
