@@ -42,6 +42,7 @@ export * from './ink/inkDemands';
 export * from './ink/printedHere';
 export * from './material/materials';
 export * from './stock/stock';
+export * from './stock/purchases';
 export * from './proof/proofs';
 export * from './proof/light';
 export * from './proof/photographs';

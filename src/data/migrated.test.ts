@@ -32,6 +32,7 @@ import { printFilesOf } from './prepare/printFiles';
 import { addProofPhotograph, proofPhotographsOf } from './proof/photographs';
 import { addProofReading, proofReadingsOf, proofsOf } from './proof/proofs';
 import { offeredSizes } from './size/sizes';
+import { addPurchase, endPurchase, onItsWayOf, purchasesOnTheWay } from './stock/purchases';
 import { lastMovements } from './stock/stock';
 import { undoStep } from './running/undo';
 
@@ -544,5 +545,34 @@ it('carries papers of before sizes and prices were kept: their price has no day'
   await expect(
     db.write((tx) => tx.run(sql`UPDATE paper_format SET price_minor = 1`)),
   ).rejects.toThrow();
+  db.close();
+});
+
+it('carries a studio of before purchases were noted: nothing is on its way, and what is noted stays', async () => {
+  await before('0032_purchases');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-11-20T10:00:00.000Z';
+  await client.executeMultiple(`
+    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+      currency, reorder_point, printer_setting, permanence, note, created_at)
+      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, 'Matte', '', '', '${at}');
+    INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)
+      VALUES (1, 'sheet', 'L 1', 420, 594, 3, 500, 'EUR', 'Quay', 0, '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect(await purchasesOnTheWay(db.read)).toEqual([]);
+  const purchase = { kind: 'paper' as const, ref: 1, name: 'Linen 300', quantity: 20 };
+  const days = { orderedOn: '2026-11-21', comesOn: null, at: '2026-11-21T10:00:00.000Z' };
+  const id = await db.write((tx) =>
+    addPurchase(tx, { ...purchase, supplier: 'Quay', ...days }),
+  );
+  // The delivery of before it was ordered is not the one that is waited for.
+  expect(await onItsWayOf(db.read, 'paper', 1)).toMatchObject({ id, quantity: 20 });
+  await expect(
+    db.write((tx) => tx.run(sql`UPDATE purchase SET quantity = 1`)),
+  ).rejects.toThrow();
+  await db.write((tx) => endPurchase(tx, { id, at: days.at }));
+  await expect(db.write((tx) => tx.run(sql`DELETE FROM purchase_end`))).rejects.toThrow();
   db.close();
 });

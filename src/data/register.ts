@@ -77,6 +77,8 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   movement: fact(),
   lot: fact(),
   lot_use: fact(),
+  purchase: fact(),
+  purchase_end: fact(),
   // Printers and their inks
   printer: edited(),
   printer_ink: edited(),

@@ -1,3 +1,7 @@
+/** Kinds of what is bought. */
+export const BOUGHT_KINDS = ['paper', 'ink', 'material'] as const;
+export type BoughtKind = (typeof BOUGHT_KINDS)[number];
+
 /** What is on the shelf of something, as far as ordering it goes. */
 export interface ToBuy {
   left: number;

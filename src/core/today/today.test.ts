@@ -3,6 +3,7 @@ import type { TodayFacts } from '.';
 
 const work = { workId: 1, work: 'Salt Pans' };
 const none: TodayFacts = {
+  onItsWay: [],
   orders: [],
   proofsOut: [],
   papers: [],
@@ -200,4 +201,33 @@ it('packing material and inks stand there by the day by which to order', () => {
   expect(lines('2026-03-20', '2026-03-10')).toEqual(['ink due']);
   // Without a reorder point and a day nothing is called low; a gauge that warns is said.
   expect(lines(null, null)).toEqual(['ink low']);
+});
+
+it('what is on its way is not to be ordered; it is asked for when it was to be here', () => {
+  const facts: TodayFacts = {
+    ...none,
+    papers: [{ id: 1, name: 'Linen', sheets: 1, reorderPoint: 5, discontinuedAt: null }],
+    inks: [
+      { printerId: 1, printer: 'Heron', inkId: 1, ink: 'Cyan', orderBy: '2026-11-20' },
+    ],
+    materials: [{ id: 1, name: 'tube', pieces: 0, reorderPoint: 4 }],
+  };
+  const what = (onItsWay: TodayFacts['onItsWay'], today = '2026-11-23') =>
+    todayLines({ ...facts, onItsWay }, today, TODAY_RULES).map((l) => l.what);
+  expect(what([])).toEqual(['ink', 'paper', 'material']);
+  const coming = (kind: 'paper' | 'ink' | 'material', comesOn: string | null) => ({
+    ...{ kind, ref: 1, name: 'Linen', supplier: 'Quay', comesOn },
+  });
+  // Each by its kind: of the same number there are a paper, an ink and a tube.
+  expect(what([coming('paper', null)])).toEqual(['ink', 'material']);
+  expect(what([coming('ink', '2026-11-23')])).toEqual(['paper', 'material']);
+  expect(what([coming('material', '2026-11-24')])).toEqual(['ink', 'paper']);
+  const late = { ...facts, onItsWay: [coming('paper', '2026-11-21')] };
+  expect(todayLines(late, '2026-11-23', TODAY_RULES)).toContainEqual({
+    what: 'overdue',
+    urgency: 'due',
+    name: 'Linen',
+    supplier: 'Quay',
+    days: 2,
+  });
 });

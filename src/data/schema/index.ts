@@ -6,6 +6,7 @@ export * from './prepare';
 export * from './handOver';
 export * from './paper';
 export * from './material';
+export * from './purchase';
 export * from './stock';
 export * from './proof';
 export * from './edition';

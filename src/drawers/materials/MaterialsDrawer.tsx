@@ -12,6 +12,7 @@ import type { Column } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
 import { Delivery, EditMaterial, LayIn, NewMaterial } from './MaterialForms';
 import type { MaterialsView } from './view';
+import { comingWords } from '@/studio/words/boughtWords';
 import { lastsSentence } from '@/studio/words/lastingWords';
 import { KIND_WORDS, leftSentence } from './words';
 
@@ -42,10 +43,10 @@ const ToScale = ({ row, scale }: { row: Row; scale: number }) => (
 /** What is picked: how much of it is left, what it is, and what moved. */
 function MaterialSlip({
   material,
-  movements,
+  view: { movements, coming, today },
 }: {
   material: Row;
-  movements: MaterialsView['movements'];
+  view: MaterialsView;
 }) {
   const format = useFormat();
   const { width, height, thickness, mass, cost, currency, kind } = material;
@@ -73,6 +74,7 @@ function MaterialSlip({
       {material.lasting && (
         <Small>{lastsSentence(material.lasting, material.deliveryDays, format.day)}</Small>
       )}
+      {coming && <Small>{comingWords(coming, today, format.day)}</Small>}
       <FactList
         facts={[
           [
@@ -99,7 +101,7 @@ function MaterialSlip({
 
 /** Packing material: what is on the shelf, what it weighs and costs, and what is low. */
 export function MaterialsDrawer(view: MaterialsView) {
-  const { materials, picked, movements, adding, editing } = view;
+  const { materials, picked, adding, editing } = view;
   const format = useFormat();
   const addressOf = useAddressOf();
   const scale = 46 / Math.max(76, ...materials.map((m) => Math.max(m.width, m.height)));
@@ -200,7 +202,7 @@ export function MaterialsDrawer(view: MaterialsView) {
         ) : editing ? (
           <EditMaterial key={picked.id} material={picked} stored={editing} />
         ) : (
-          <MaterialSlip material={picked} movements={movements} />
+          <MaterialSlip material={picked} view={view} />
         )}
       </Bench>
     </>

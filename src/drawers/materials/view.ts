@@ -1,5 +1,5 @@
 import { foldMovements } from '@/core/paper';
-import { lastMovements, readSettings } from '@/data';
+import { lastMovements, onItsWayOf, readSettings } from '@/data';
 import { materialsLasting, rowId, studio, todayOf } from '@/studio';
 import { materialWritten } from './materialForm';
 
@@ -10,7 +10,8 @@ const MOVEMENTS = 200;
 export async function loadMaterials(query: Record<string, string | undefined>) {
   const db = (await studio()).db.read;
   const settings = await readSettings(db);
-  const shelf = await materialsLasting(db, todayOf(settings));
+  const today = todayOf(settings);
+  const shelf = await materialsLasting(db, today);
   const materials = shelf.map(({ pieces, ...m }) => ({ ...m, stock: pieces }));
   const asked = rowId(query.material ?? '');
   const picked = materials.find((m) => m.id === asked) ?? materials[0] ?? null;
@@ -23,6 +24,8 @@ export async function loadMaterials(query: Record<string, string | undefined>) {
           .slice(-SHOWN)
           .reverse()
       : [],
+    today,
+    coming: picked && (await onItsWayOf(db, 'material', picked.id)),
     adding: query.new === '1' || materials.length === 0,
     editing: query.edit === '1' && picked ? materialWritten(picked, settings) : null,
     currency,

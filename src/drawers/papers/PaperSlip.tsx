@@ -3,6 +3,7 @@ import { useFormat } from '@/shell/figures';
 import { Link } from '@/shell/link';
 import { FactList, Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
+import { comingWords } from '@/studio/words/boughtWords';
 import { lotAmount } from '@/studio/words/lotWords';
 import { brightenedWords, permanenceLine, settingWords } from '@/studio/words/paperWords';
 import { Lots } from './Lots';
@@ -53,6 +54,7 @@ export function PaperSlip({
       />
       <Sentence $tone={said.caution ? 'caution' : 'plain'}>{said.sentence}</Sentence>
       {said.more && <Small>{said.more}</Small>}
+      {view.coming && <Small>{comingWords(view.coming, view.today, format.day)}</Small>}
       <FactList
         facts={[
           [

@@ -8,6 +8,7 @@ import {
   getLot,
   lastUses,
   lotsOf,
+  onItsWayOf,
   notesOfPaper,
   paperCounts,
   paperWithStock,
@@ -118,6 +119,8 @@ export async function loadPapers(
       : null,
     /** Until this day an order is soon. */
     soon: daysAfter(todayOf(settings), settings.today.orderWithinDays),
+    /** What was ordered of it and is not here yet. */
+    coming: picked && (await onItsWayOf(db, 'paper', picked.id)),
     lots,
     lot,
     newLot:

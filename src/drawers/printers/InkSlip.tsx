@@ -4,6 +4,7 @@ import { Button, ButtonLink, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import type { Format } from '@/shell/figures';
 import { Link } from '@/shell/link';
+import { comingWords } from '@/studio/words/boughtWords';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { takeBackNoted } from './inkActions';
@@ -74,7 +75,7 @@ function usedFacts(ink: ShownInk, format: Format): [string, string][] {
 export function InkSlip({ view, ink }: { view: PrintersView; ink: ShownInk }) {
   const format = useFormat();
   const { printer, events } = view.picked!;
-  const { today } = view;
+  const { today, coming } = view;
   const href = `/printers?printer=${printer.id}`;
   const own = events.filter((e) => e.inkId === ink.id || e.inkId === null).slice(0, 6);
   const { lasts, allLast, verdict, warnings } = ink;
@@ -130,6 +131,7 @@ export function InkSlip({ view, ink }: { view: PrintersView; ink: ShownInk }) {
             : 'Two weeks of printing are needed before anything can be told.'}
         </Sentence>
       )}
+      {coming && <Small>{comingWords(coming, today, format.day)}</Small>}
       {verdict && (
         <Sentence $tone={verdict.verdict === 'agree' ? 'plain' : 'caution'}>
           {verdictWords(verdict, format, ink.fit.cartridges)}

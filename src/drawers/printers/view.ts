@@ -2,7 +2,7 @@ import { ROLES, cartridgeBars, inkWeeks } from '@/core/ink';
 import type { InkNow } from '@/core/ink';
 import { daysAfter } from '@/core/days';
 import type { Minor } from '@/core/units';
-import { listPrinters, ownRoute, readSettings, routesNow } from '@/data';
+import { listPrinters, onItsWayOf, ownRoute, readSettings, routesNow } from '@/data';
 import type { InkEventRow, PrinterInkRow, PrinterRow, Reading } from '@/data';
 import { WEEKS_SHOWN, inksOfPrinter, isHere, rowId, studio, todayOf } from '@/studio';
 import type { InksOfPrinter } from '@/studio';
@@ -100,6 +100,8 @@ export async function loadPrinters(query: Record<string, string | undefined>) {
     })),
     picked,
     ink,
+    /** What was ordered of the picked ink and is not here yet. */
+    coming: ink && (await onItsWayOf(db, 'ink', ink.id)),
     note: picked && picked.inks.length > 0 ? note : null,
     adding: query.new === '1' || printers.length === 0,
     editing: query.edit === '1' && found ? printerForm.write(found, settings) : null,

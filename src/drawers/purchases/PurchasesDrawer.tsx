@@ -1,5 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
+import styled from 'styled-components';
 import { ButtonLink, DownloadLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { Choose } from '@/shell/fields';
@@ -12,17 +13,29 @@ import { SlipTable, useAddressOf } from '@/shell/table';
 import { Small, TableHead } from '@/shell/words';
 import { formatName } from '@/studio/words/formatWords';
 import { WITHIN } from './within';
+import { AllOrdered, OnTheWay, OrderedSlip } from './Ordered';
 import type { PurchasesView } from './view';
 import { insteadWords, leftWords, quantityWords, supplierWords } from './words';
+
+const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+`;
 
 type List = PurchasesView['lists'][number];
 
 /** What one supplier is asked for. */
-function Asked({ list, today }: { list: List; today: string }) {
+function Asked({ list, view: { today, within } }: { list: List; view: PurchasesView }) {
   const format = useFormat();
+  const addressOf = useAddressOf();
   return (
     <>
-      <TableHead>{supplierWords(list.supplier)}</TableHead>
+      <Head>
+        <TableHead>{supplierWords(list.supplier)}</TableHead>
+        <AllOrdered list={list} within={within} />
+      </Head>
       <SlipTable aria-label={supplierWords(list.supplier)} style={{ tableLayout: 'fixed' }}>
         <thead>
           <tr>
@@ -32,6 +45,7 @@ function Asked({ list, today }: { list: List; today: string }) {
             <th>How many</th>
             <th>One</th>
             <th>Comes to</th>
+            <th style={{ width: '11%' }} />
           </tr>
         </thead>
         <tbody>
@@ -62,6 +76,14 @@ function Asked({ list, today }: { list: List; today: string }) {
               <td>{quantityWords(p)}</td>
               <td>{format.money(p.each, p.currency)}</td>
               <td>{format.money(p.each * p.quantity, p.currency)}</td>
+              <td>
+                <Link
+                  href={addressOf({ ordered: `${p.kind}:${p.id}` })}
+                  aria-label={`${p.name} was ordered`}
+                >
+                  was ordered
+                </Link>
+              </td>
             </tr>
           ))}
         </tbody>
@@ -70,9 +92,33 @@ function Asked({ list, today }: { list: List; today: string }) {
   );
 }
 
-/** What is to be ordered, by supplier: paper, ink, packing. */
-export function PurchasesDrawer({ lists, within, today }: PurchasesView) {
+/** What each supplier's list comes to. */
+function Totals({ lists }: { lists: readonly List[] }) {
   const format = useFormat();
+  return (
+    <Slip label="What it comes to">
+      <SlipTitle>What it comes to</SlipTitle>
+      <FactList
+        facts={lists.map((l) => [
+          supplierWords(l.supplier),
+          l.totals.map((t) => format.money(t.amount, t.currency)).join(' + '),
+        ])}
+      />
+      <Small>
+        How many is a rule of thumb: what twelve weeks take of it, or twice the reorder
+        point; of an ink one. Prices are the last that were noted, without postage and tax.
+      </Small>
+      <Small>
+        The day is the last on which it comes in time: what is left at the pace of late,
+        less the days of a delivery and three to spare.
+      </Small>
+    </Slip>
+  );
+}
+
+/** What is to be ordered, by supplier: paper, ink, packing. */
+export function PurchasesDrawer(view: PurchasesView) {
+  const { lists, coming, ordering, within, today } = view;
   const router = useRouter();
   const addressOf = useAddressOf();
   const lines = lists.reduce((n, l) => n + l.lines.length, 0);
@@ -108,27 +154,19 @@ export function PurchasesDrawer({ lists, within, today }: PurchasesView) {
               </p>
             </Empty>
           ) : (
-            lists.map((list) => <Asked key={list.supplier} list={list} today={today} />)
+            lists.map((list) => <Asked key={list.supplier} list={list} view={view} />)
           )}
+          {coming.length > 0 && <OnTheWay coming={coming} />}
         </Surface>
-        <Slip label="What it comes to">
-          <SlipTitle>What it comes to</SlipTitle>
-          <FactList
-            facts={lists.map((l) => [
-              supplierWords(l.supplier),
-              l.totals.map((t) => format.money(t.amount, t.currency)).join(' + '),
-            ])}
+        {ordering ? (
+          <OrderedSlip
+            key={`${ordering.kind} ${ordering.id}`}
+            line={ordering}
+            today={today}
           />
-          <Small>
-            How many is a rule of thumb: what twelve weeks take of it, or twice the reorder
-            point; of an ink one. Prices are the last that were noted, without postage and
-            tax.
-          </Small>
-          <Small>
-            The day is the last on which it comes in time: what is left at the pace of late,
-            less the days of a delivery and three to spare.
-          </Small>
-        </Slip>
+        ) : (
+          <Totals lists={lists} />
+        )}
       </Bench>
     </>
   );

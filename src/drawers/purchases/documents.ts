@@ -3,7 +3,7 @@ import { purchasePdf } from '@/documents';
 import type { CsvCell } from '@/documents';
 import { formatOf } from '@/shell/figures/format';
 import { formatName } from '@/studio/words/formatWords';
-import { KIND_WORDS, leftWords, quantityWords, supplierWords } from './words';
+import { KIND_WORDS, leftWords, orderedName, quantityWords, supplierWords } from './words';
 import { loadPurchases } from './view';
 
 /** What is to be ordered, a line each; amounts in the currency of the line. */
@@ -56,7 +56,7 @@ export async function purchasesDocument(query: Record<string, string | undefined
       title: supplierWords(list.supplier),
       total: list.totals.map((t) => format.money(t.amount, t.currency)).join(' + '),
       lines: list.lines.map((p) => [
-        p.as ? `${p.name}, ${formatName(p.as, format)}` : p.name,
+        orderedName(p, format),
         quantityWords(p),
         leftWords(p),
         p.orderBy === null ? 'low' : `by ${format.day(p.orderBy)}`,

@@ -16,12 +16,16 @@ import {
   readSettings,
   receiveLot,
   takeFromLot,
+  undoInkEvent,
 } from '@/data';
 import type { NewPaper } from '@/data';
 import { todayOf } from '@/studio';
 import { purchasesCsv, purchasesDocument } from './documents';
+import { noteAllOrdered, noteNotComing, noteOrdered } from './actions';
 import { loadPurchases } from './view';
-import { insteadWords, leftWords, quantityWords } from './words';
+import { insteadWords, leftWords, listSeen, quantityWords } from './words';
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
 let here: InProcess;
 let today: string;
@@ -160,6 +164,117 @@ it('asks for what takes the place of a paper that is no longer made', async () =
   const names = (await lists('90')).flatMap((l) => l.lines.map((p) => p.name));
   expect(names).toContain('Flax 310');
   expect(names).not.toContain('Linen 300');
+});
+
+describe('what was ordered', () => {
+  const names = async () => (await lists('90')).flatMap((l) => l.lines.map((p) => p.name));
+  const coming = async () =>
+    (await loadPurchases({})).coming.map(({ name, href, late }) => ({ name, href, late }));
+  const ink = { kind: 'ink', ref: '1', name: 'Cyan, Heron 24', supplier: 'Weir Board' };
+  const order = (typed: Record<string, string> = {}) =>
+    noteOrdered({ ...ink, quantity: '2', orderedOn: today, comesOn: '', ...typed });
+
+  it('begins with what the list proposes, and the day by which it takes to come', async () => {
+    const { ordering } = await loadPurchases({ within: '90', ordered: 'ink:1' });
+    expect(ordering).toMatchObject({
+      name: 'Cyan, Heron 24',
+      quantity: 1,
+      comesOn: daysAfter(today, 5),
+    });
+    const paper = await loadPurchases({ within: '90', ordered: 'paper:2' });
+    expect(paper.ordering).toMatchObject({
+      name: 'Flax 310',
+      comesOn: daysAfter(today, 8),
+    });
+    expect((await loadPurchases({ ordered: 'ink:7' })).ordering).toBeUndefined();
+  });
+
+  it('is refused in words where it makes no sense', async () => {
+    const cases: [Record<string, string>, RegExp][] = [
+      [{ orderedOn: daysAfter(today, 1) }, /still to come/],
+      [{ comesOn: daysAfter(today, -1) }, /before it was ordered/],
+      [{ quantity: '0' }, /How many/],
+      [{ ref: '99' }, /not there any more/],
+      [{ kind: 'frame' }, /Kind/],
+    ];
+    for (const [typed, why] of cases)
+      expect(await order(typed)).toMatchObject({
+        ok: false,
+        message: expect.stringMatching(why) as string,
+      });
+    expect(await coming()).toEqual([]);
+  });
+
+  it('is on its way, once, until it is bought', async () => {
+    expect(await names()).toContain('Cyan, Heron 24');
+    const late = { orderedOn: daysAfter(today, -9), comesOn: daysAfter(today, -1) };
+    expect(await order(late)).toMatchObject({ ok: true });
+    expect(await names()).not.toContain('Cyan, Heron 24');
+    const href = '/printers?printer=1&ink=1';
+    expect(await coming()).toEqual([{ name: 'Cyan, Heron 24', href, late: true }]);
+    expect(await order()).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/ordered already/) as string,
+    });
+    const at = new Date(Date.now() + 1000).toISOString();
+    const bought = { printerId: 1, inkId: 1, kind: 'bought' as const, times: 1, at };
+    const id = await here.open.db.write((tx) =>
+      addInkEvent(tx, { ...bought, day: today, price: minor(1690), currency: 'EUR' }),
+    );
+    expect(await coming()).toEqual([]);
+    // What was noted as bought by mistake did not come.
+    await here.open.db.write((tx) => undoInkEvent(tx, { id, at }));
+    expect(await coming()).toHaveLength(1);
+    expect(await noteNotComing({ purchaseId: '1' })).toMatchObject({ ok: true });
+    expect(await coming()).toEqual([]);
+    expect(await names()).toContain('Cyan, Heron 24');
+    expect(await noteNotComing({ purchaseId: '1' })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/not on its way any more/) as string,
+    });
+  });
+
+  it('a whole list is ordered at once, as it stood', async () => {
+    const { lists: all } = await loadPurchases({ within: '90' });
+    const list = all.find((l) => l.supplier === 'Weir Board')!;
+    const sent = { supplier: 'Weir Board', within: '90', seen: listSeen(list.lines) };
+    expect(sent.seen.split(' ').sort()).toEqual(['ink:1×1', 'material:1×10']);
+    expect(await noteAllOrdered({ ...sent, seen: 'ink:1×2' })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/another by now/) as string,
+    });
+    expect(await coming()).toEqual([]);
+    expect(await noteAllOrdered(sent)).toMatchObject({ ok: true, value: 2 });
+    expect(await names()).toEqual(['Flax 310']);
+    const { coming: both } = await loadPurchases({});
+    // An ink takes five days to come; of the tube nobody said.
+    expect(both.map((p) => [p.kind, p.quantity, p.comesOn])).toEqual([
+      ['ink', 1, daysAfter(today, 5)],
+      ['material', 10, null],
+    ]);
+    // Pressed twice it is not ordered twice.
+    expect(await noteAllOrdered(sent)).toMatchObject({ ok: false });
+    for (const { id } of both)
+      expect(await noteNotComing({ purchaseId: String(id) })).toMatchObject({ ok: true });
+  });
+
+  it('of packing and paper it ends with what comes in afterwards, not with what goes out', async () => {
+    const tube = { kind: 'material', ref: '1', name: 'tube 9 × 60 cm' };
+    const flax = { kind: 'paper', ref: '2', name: 'Flax 310' };
+    for (const what of [tube, flax]) expect(await order(what)).toMatchObject({ ok: true });
+    expect((await coming()).map((p) => p.href)).toEqual([
+      '/materials?material=1',
+      '/papers?paper=2',
+    ]);
+    const at = new Date(Date.now() + 1000).toISOString();
+    const moved = { of: 'material' as const, ref: 1, reason: 'a parcel', at };
+    const { db } = here.open;
+    await db.write((tx) => moveStock(tx, { ...moved, pieces: -1 }));
+    expect(await coming()).toHaveLength(2);
+    await db.write((tx) => moveStock(tx, { ...moved, pieces: 1 }));
+    await db.write((tx) => receiveLot(tx, sheets(2, 1, at)));
+    expect(await coming()).toEqual([]);
+  });
 });
 
 it('is taken out as a table and on paper, with the same lines', async () => {

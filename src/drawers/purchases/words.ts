@@ -1,4 +1,6 @@
+import type { Format } from '@/shell/figures';
 import type { Purchase } from '@/studio';
+import { formatName } from '@/studio/words/formatWords';
 
 export const KIND_WORDS: Record<Purchase['kind'], string> = {
   paper: 'paper',
@@ -25,3 +27,11 @@ export const insteadWords = (
   name: string,
   money: (minor: number) => string,
 ): string => `or ${quantity} × ${name}: ${money(price)}, before it is cut`;
+
+/** A list as it stands on the page: what of it, and how many. */
+export const listSeen = (lines: readonly Pick<Purchase, 'kind' | 'id' | 'quantity'>[]) =>
+  lines.map((p) => `${p.kind}:${p.id}×${p.quantity}`).join(' ');
+
+/** What a line of it is called on an order: its name, and what it comes as. */
+export const orderedName = ({ name, as }: Purchase, format: Format): string =>
+  as ? `${name}, ${formatName(as, format)}` : name;

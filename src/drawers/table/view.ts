@@ -21,6 +21,7 @@ import {
   nearlyClosed,
   ordersDue,
   proofsOut,
+  purchasesOnTheWay,
   readSettings,
   salesSince,
   voidedAtStart,
@@ -150,9 +151,10 @@ export async function loadTable() {
     lapsed(db, settings),
   ]);
   const known = [...low, ...usable.filter((p) => !low.some((l) => l.id === p.id))];
-  const [lasting, inks, backup, span, light] = await Promise.all([
+  const [lasting, inks, onItsWay, backup, span, light] = await Promise.all([
     lastingOf(db, known, today),
     inksToBuy(db, today),
+    purchasesOnTheWay(db),
     lastDone(db, 'backup'),
     writtenSpan(db),
     lightNow(db),
@@ -163,6 +165,7 @@ export async function loadTable() {
       proofsOut: out,
       papers: known.map((p) => ({ ...p, orderBy: lasting.get(p.id)?.orderBy ?? null })),
       inks,
+      onItsWay,
       materials: materials.map((m) => ({ ...m, orderBy: m.lasting?.orderBy ?? null })),
       voided,
       editions: editions.map((e) => ({ ...e, size: sizeLabel(e.sizeKey) })),

@@ -80,6 +80,13 @@ export function sayLine(line: TodayLine): Said {
         href: `/printers?printer=${line.printerId}&ink=${line.inkId}`,
         verb: line.orderIn === null ? 'See the ink' : 'Buy ink',
       };
+    case 'overdue':
+      return {
+        what: `${line.name} was ordered${line.supplier && ` of ${line.supplier}`}, and is not here`,
+        figure: `was to come ${count(line.days, 'day', 'days')} ago`,
+        href: '/purchases',
+        verb: 'Ask for it',
+      };
     case 'edition':
       return {
         what: `${line.work}, edition ${line.size}`,

@@ -1,6 +1,6 @@
 import { boughtAs, proposedOrder, runsOut } from '@/core/paper';
 import { takesPlaceOf, usualFormat } from '@/core/paper';
-import type { PaperFormat, Replaced } from '@/core/paper';
+import type { BoughtKind, PaperFormat, Replaced } from '@/core/paper';
 import { daysAfter } from '@/core/days';
 import type { Minor } from '@/core/units';
 import {
@@ -10,16 +10,18 @@ import {
   listPrinters,
   papersLow,
   papersToPrintOn,
+  purchasesOnTheWay,
   replacedPapers,
 } from '@/data';
 import type { Paper, Reading } from '@/data';
+import { boughtHref } from '../words/boughtWords';
 import { inksToBuy } from './inksToBuy';
 import { materialsLasting } from './materialLasting';
 import { lastingOf } from './paperLasting';
 
 /** Something to be bought: what, from whom, how many, by which day, and what that comes to. */
 export interface Purchase {
-  kind: 'paper' | 'ink' | 'material';
+  kind: BoughtKind;
   /** Its row, and where it is looked at. */
   id: number;
   href: string;
@@ -28,6 +30,8 @@ export interface Purchase {
   left: number;
   /** The last day on which it comes in time; null where that cannot be told. */
   orderBy: string | null;
+  /** How many days one takes to come; null where nobody said. */
+  deliveryDays: number | null;
   /** A rule of thumb. */
   quantity: number;
   each: Minor;
@@ -92,11 +96,12 @@ async function papers(db: Reading, today: string, until: string): Promise<Purcha
       {
         kind: 'paper',
         id: paper.id,
-        href: `/papers?paper=${paper.id}`,
+        href: boughtHref('paper', paper.id, null),
         name: paper.name,
         supplier: paper.supplier || as.usual.supplier || paper.maker,
         left: paper.sheets,
         orderBy,
+        deliveryDays,
         quantity,
         each: as.usual.price,
         currency: as.usual.currency,
@@ -121,11 +126,12 @@ async function inks(db: Reading, today: string, until: string): Promise<Purchase
       return {
         kind: 'ink',
         id: i.inkId,
-        href: `/printers?printer=${i.printerId}&ink=${i.inkId}`,
+        href: boughtHref('ink', i.inkId, i.printerId),
         name: `${i.ink}, ${i.printer}`,
         supplier: printer.supplier,
         left: i.spares,
         orderBy: i.orderBy,
+        deliveryDays: printer.deliveryDays,
         quantity: 1,
         each: row.price,
         currency: row.currency,
@@ -145,11 +151,12 @@ async function materials(db: Reading, today: string, until: string): Promise<Pur
       {
         kind: 'material',
         id: m.id,
-        href: `/materials?material=${m.id}`,
+        href: boughtHref('material', m.id, null),
         name: m.name,
         supplier: m.supplier,
         left: m.pieces,
         orderBy,
+        deliveryDays: m.deliveryDays,
         quantity: proposedOrder({
           left: m.pieces,
           perWeek: m.lasting?.perWeek ?? null,
@@ -170,20 +177,22 @@ export interface SupplierList {
   lines: Purchase[];
 }
 
-/** Everything that is to be ordered within some days, by supplier: whoever is to be asked first comes first. */
+/** Everything that is to be ordered within some days and is not on its way, by supplier: whoever is to be asked first comes first. */
 export async function purchases(
   db: Reading,
   today: string,
   withinDays: number,
 ): Promise<SupplierList[]> {
   const until = daysAfter(today, withinDays);
-  const all = (
-    await Promise.all([
-      papers(db, today, until),
-      inks(db, today, until),
-      materials(db, today, until),
-    ])
-  ).flat();
+  const [coming, ...low] = await Promise.all([
+    purchasesOnTheWay(db),
+    papers(db, today, until),
+    inks(db, today, until),
+    materials(db, today, until),
+  ]);
+  const all = low
+    .flat()
+    .filter((p) => !coming.some((c) => c.kind === p.kind && c.ref === p.id));
   // Without a day it is low already.
   const day = (p: Purchase) => p.orderBy ?? today;
   all.sort((a, b) => day(a).localeCompare(day(b)) || a.name.localeCompare(b.name));

@@ -137,6 +137,9 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'paper.new': (d) => `Paper ${plain(d, 'paper')} added.`,
   'format.priced': (d, c) =>
     `${plain(d, 'paper')} costs ${d.kind === 'roll' ? 'by the roll' : 'by the sheet'} of ${plain(d, 'width')} × ${plain(d, 'height')} mm ${formatMoney(minor(Number(d.price)), plain(d, 'currency'), c.locale)}, ${plain(d, 'day')}.`,
+  'purchase.ordered': (d) =>
+    `Ordered: ${plain(d, 'quantity')} × ${plain(d, 'name')}${plain(d, 'supplier') && `, of ${plain(d, 'supplier')}`}.`,
+  'purchase.ended': (d) => `Does not come: ${plain(d, 'quantity')} × ${plain(d, 'name')}.`,
   'format.gone': (d) =>
     `${plain(d, 'paper')} is no longer sold as ${d.kind === 'roll' ? 'a roll' : 'sheets'} of ${plain(d, 'width')} × ${plain(d, 'height')} mm, ${plain(d, 'day')}.`,
   'lot.received': (d) =>
