@@ -242,15 +242,35 @@ test('an ink that runs out stands on the table by its day, and is bought', async
   await page.getByRole('button', { name: 'Note the cleaning' }).click();
   await expect(heron).toContainText('Buy Cyan now');
 
+  // What was ordered is neither on the table nor to be ordered, until it does not come.
+  const onTable = page.getByRole('link', { name: /^Cyan of Heron 24.*Buy ink$/ });
   await opened(page, server.url);
-  await page.getByRole('link', { name: /^Cyan of Heron 24.*Buy ink$/ }).click();
+  await expect(onTable).toBeVisible();
+  await opened(page, `${server.url}/purchases`);
+  await page.getByRole('link', { name: 'Cyan, Heron 24 was ordered', exact: true }).click();
+  await expect(page.getByLabel('How many')).toHaveValue('1');
+  expect(await serious(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Note the order' }).click();
+  const coming = page.getByRole('table', { name: 'On its way' });
+  await expect(coming).toContainText('Cyan, Heron 24');
+  await expect(page.getByRole('link', { name: /Cyan, .* was ordered/ })).toHaveCount(0);
+  expect(await serious(page)).toEqual([]);
+  await opened(page, server.url);
+  await expect(page.getByRole('link', { name: /^Black of Heron 24/ })).toBeVisible();
+  await expect(onTable).toBeHidden();
+  await opened(page, `${server.url}/purchases`);
+  await page.getByRole('button', { name: 'Cyan, Heron 24 does not come' }).click();
+  await expect(coming).toBeHidden();
+
+  await opened(page, server.url);
+  await onTable.click();
   await slip(page, 'Cyan').getByRole('link', { name: 'Bought' }).click();
   await page.getByRole('textbox', { name: 'Cartridges' }).fill('40');
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(heron).toContainText('+40');
   await opened(page, server.url);
-  await expect(page.getByText('Black of Heron 24')).toBeVisible();
-  await expect(page.getByText('Cyan of Heron 24')).toBeHidden();
+  await expect(page.getByRole('link', { name: /^Black of Heron 24/ })).toBeVisible();
+  await expect(onTable).toBeHidden();
 });
 
 test('long planning is stopped with the best so far, which is kept', async ({ page }) => {

@@ -52,7 +52,9 @@ export function PaperSlip({
           { ...splitUnit(format.thickness(picked.thickness)), label: 'thick' },
         ]}
       />
-      <Sentence $tone={said.caution ? 'caution' : 'plain'}>{said.sentence}</Sentence>
+      <Sentence $tone={said.caution && !view.coming ? 'caution' : 'plain'}>
+        {said.sentence}
+      </Sentence>
       {said.more && <Small>{said.more}</Small>}
       {view.coming && <Small>{comingWords(view.coming, view.today, format.day)}</Small>}
       <FactList

@@ -75,10 +75,10 @@ function usedFacts(ink: ShownInk, format: Format): [string, string][] {
 export function InkSlip({ view, ink }: { view: PrintersView; ink: ShownInk }) {
   const format = useFormat();
   const { printer, events } = view.picked!;
-  const { today, coming } = view;
+  const { today } = view;
   const href = `/printers?printer=${printer.id}`;
   const own = events.filter((e) => e.inkId === ink.id || e.inkId === null).slice(0, 6);
-  const { lasts, allLast, verdict, warnings } = ink;
+  const { lasts, allLast, verdict, warnings, coming } = ink;
   const buy = buyWords(ink, printer.deliveryDays, today, format);
   return (
     <Slip
@@ -121,7 +121,7 @@ export function InkSlip({ view, ink }: { view: PrintersView; ink: ShownInk }) {
           <Sentence $tone={ink.dueSoon ? 'caution' : 'plain'}>
             Lasts {lastsWords(allLast, today, format)}, four times in five, at{' '}
             {format.number(lasts.perWeek, 1)}
-            {'\u202f'}ml a week. Buy by: {buy}.
+            {'\u202f'}ml a week.{!coming && ` Buy by: ${buy}.`}
           </Sentence>
         </>
       ) : (

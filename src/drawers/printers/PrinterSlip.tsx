@@ -14,7 +14,9 @@ type Picked = NonNullable<PrintersView['picked']>;
 
 /** What is to be bought first, in a sentence. */
 function buySentence(inks: readonly ShownInk[], today: string, day: (d: string) => string) {
-  const dated = inks.flatMap((i) => (i.orderBy ? [{ ...i, orderBy: i.orderBy }] : []));
+  const dated = inks.flatMap((i) =>
+    i.orderBy && !i.coming ? [{ ...i, orderBy: i.orderBy }] : [],
+  );
   const [first] = dated.sort((a, b) => a.orderBy.localeCompare(b.orderBy));
   if (!first) return null;
   const soon = daysUntil(first.orderBy, today) <= 7;

@@ -242,6 +242,9 @@ describe('in words', () => {
     expect(buy('2026-06-03', 5)).toBe('2026-06-03');
     expect(buy('2036-06-03', 5)).toBe('not for years');
     expect(buy(null, null)).toBe('say how long a delivery takes');
+    expect(
+      buyWords({ orderBy: '2026-05-03', lasts, coming: {} }, 5, '2026-05-04', format),
+    ).toBe('on its way');
     expect(buyWords({ orderBy: null, lasts: null }, 5, today, format)).toBe(
       'not known yet',
     );

@@ -2,8 +2,8 @@ import { ROLES, cartridgeBars, inkWeeks } from '@/core/ink';
 import type { InkNow } from '@/core/ink';
 import { daysAfter } from '@/core/days';
 import type { Minor } from '@/core/units';
-import { listPrinters, onItsWayOf, ownRoute, readSettings, routesNow } from '@/data';
-import type { InkEventRow, PrinterInkRow, PrinterRow, Reading } from '@/data';
+import { listPrinters, ownRoute, purchasesOnTheWay, readSettings, routesNow } from '@/data';
+import type { InkEventRow, OnItsWay, PrinterInkRow, PrinterRow, Reading } from '@/data';
 import { WEEKS_SHOWN, inksOfPrinter, isHere, rowId, studio, todayOf } from '@/studio';
 import type { InksOfPrinter } from '@/studio';
 import { inkAsWritten, printerForm } from './printerForm';
@@ -15,7 +15,13 @@ export type NoteKind = (typeof NOTES)[number];
 const EVENTS = 12;
 
 /** An ink as it is shown: what it is, how it stands. */
-const shownInk = (row: PrinterInkRow, now: InkNow, today: string) => {
+const shownInk = (
+  row: PrinterInkRow,
+  now: InkNow,
+  today: string,
+  /** What was ordered of it and is not here yet. */
+  coming: OnItsWay | null,
+) => {
   const { fit, facts } = now;
   const last = facts.readings.at(-1);
   return {
@@ -36,7 +42,8 @@ const shownInk = (row: PrinterInkRow, now: InkNow, today: string) => {
       perDay: fit.perDay,
       cartridges: fit.cartridges,
     },
-    dueSoon: now.orderBy !== null && now.orderBy <= daysAfter(today, 7),
+    coming,
+    dueSoon: !coming && now.orderBy !== null && now.orderBy <= daysAfter(today, 7),
   };
 };
 export type ShownInk = ReturnType<typeof shownInk>;
@@ -53,12 +60,17 @@ function firstSet(events: readonly InkEventRow[]) {
   };
 }
 
-const inksShown = ({ rows, inks }: InksOfPrinter, today: string) =>
+const inksShown = (
+  { rows, inks }: InksOfPrinter,
+  today: string,
+  coming: readonly OnItsWay[],
+) =>
   rows.map((row) =>
     shownInk(
       row,
       inks.find((i) => i.id === row.id)!,
       today,
+      coming.find((c) => c.kind === 'ink' && c.ref === row.id) ?? null,
     ),
   );
 
@@ -68,7 +80,7 @@ async function pickedPrinter(db: Reading, printer: PrinterRow, today: string) {
   const { events, inks, printed, prints, missing } = known;
   return {
     printer,
-    inks: inksShown(known, today),
+    inks: inksShown(known, today, await purchasesOnTheWay(db)),
     weeks: inkWeeks(inks, printed, today, WEEKS_SHOWN),
     events: [...events].reverse().slice(0, EVENTS),
     firstSet: firstSet(events),
@@ -100,8 +112,6 @@ export async function loadPrinters(query: Record<string, string | undefined>) {
     })),
     picked,
     ink,
-    /** What was ordered of the picked ink and is not here yet. */
-    coming: ink && (await onItsWayOf(db, 'ink', ink.id)),
     note: picked && picked.inks.length > 0 ? note : null,
     adding: query.new === '1' || printers.length === 0,
     editing: query.edit === '1' && found ? printerForm.write(found, settings) : null,

@@ -106,11 +106,12 @@ export function warningWords(w: GaugeWarning, format: Format): string {
 
 /** By when to buy, in a word or two. */
 export function buyWords(
-  ink: { orderBy: string | null; lasts: InkLasts | null },
+  ink: { orderBy: string | null; lasts: InkLasts | null; coming?: unknown },
   deliveryDays: number | null,
   today: string,
   format: Format,
 ): string {
+  if (ink.coming) return 'on its way';
   if (ink.lasts === null) return 'not known yet';
   if (deliveryDays === null || ink.orderBy === null) return 'say how long a delivery takes';
   if (ink.orderBy <= today) return 'now';

@@ -84,7 +84,7 @@ const NotComing = ({ of }: { of: Coming }) => {
         aria-label={`${of.name} does not come`}
         onPress={() => run({ purchaseId: String(of.id) })}
       >
-        does not come
+        not coming
       </Button>
       <Problem>{problem}</Problem>
     </>
@@ -100,12 +100,12 @@ export function OnTheWay({ coming }: { coming: readonly Coming[] }) {
       <SlipTable aria-label="On its way" style={{ tableLayout: 'fixed' }}>
         <thead>
           <tr>
-            <th style={{ width: '34%' }}>What</th>
-            <th>Of</th>
+            <th style={{ width: '30%' }}>What</th>
+            <th style={{ width: '21%' }}>Of</th>
             <th>Ordered</th>
             <th>Is to come</th>
-            <th>How many</th>
-            <th />
+            <th style={{ width: '9%' }}>How many</th>
+            <th style={{ width: '13%' }} />
           </tr>
         </thead>
         <tbody>
