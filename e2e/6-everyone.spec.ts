@@ -156,7 +156,9 @@ const asSeen = (page: Page) =>
 const open = (page: Page, view: string) => opened(page, server.url + view);
 
 test('what is wrong with a page is found', async ({ page }) => {
-  await page.setContent('<main style="color: #777; background: #888">Slack<button>');
+  await page.setContent(
+    '<title>Slack</title><main style="color: #777; background: #888">Slack<button>',
+  );
   const found = (await serious(page)).map((words) => words.split(':')[0]);
   expect(found).toEqual(expect.arrayContaining(['button-name', 'color-contrast']));
 });

@@ -31,20 +31,21 @@ export function useSheetsDesk(view: SheetsView) {
   const [picked, pick] = useState<PickedPiece | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [halted, setHalted] = useState('');
-  const [saved, setSaved] = useState({ id: 0, no: 0 });
+  const [saved, setSaved] = useState({ id: 0, no: 0, on: 0 });
   const count = useRef(0);
-  const saving = useRef(0);
+  const saving = useRef({ no: 0, on: 0 });
   const [waits, setWaits] = useState<SheetPlanState | null>(null);
   // What was kept is the state of now, before the page shows it.
   const base = Math.max(stateId, saved.id);
-  const keeping = useAction(keepFound, undefined, (value) => {
-    setSaved({ id: value, no: saving.current });
-    setTried((t) => t && { ...t, on: Math.max(base, value) });
-  });
-  // What was tried on a state that is not the one of now is over; so is what was kept, once the
-  // page shows what became of it.
+  const keeping = useAction(keepFound, undefined, (value) =>
+    setSaved({ id: value, ...saving.current }),
+  );
+  // What was tried on a state that is not the one of now is over, unless that one is what was kept
+  // upon it meanwhile: hands are faster than answers. So is what was kept, once the page shows
+  // what became of it.
+  const stands = tried?.on === base || (saved.id === base && tried?.on === saved.on);
   const over = tried?.no === saved.no && stateId >= saved.id;
-  const trial = tried !== null && tried.on === base && !over ? tried : null;
+  const trial = tried !== null && stands && !over ? tried : null;
   const state = trial?.state ?? view.state;
   const ready = state.plan === null && state.pieces.length > 0 && state.stock.length > 0;
   const key = trial ? `tried ${trial.no}` : String(stateId);
@@ -57,7 +58,7 @@ export function useSheetsDesk(view: SheetsView) {
     tryOut(next);
     // One after the other: each is kept upon the one before.
     if (keeping.sending) return setWaits(next);
-    saving.current = count.current;
+    saving.current = { no: count.current, on: base };
     const { begun, locks, plan, stopped } = next;
     keeping.run({
       planId: String(id),
