@@ -42,6 +42,14 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(home, { recursive: true }));
 
+/** A paper, and what is said of a lot, as they were written before prices had days. */
+const linen = (at: string, setting = '') =>
+  `INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
+      currency, reorder_point, printer_setting, permanence, note, created_at)
+      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '${setting}', '', '', '${at}');`;
+const LOT =
+  'INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)';
+
 /** A studio as it was before a migration. */
 const before = (tag: string): Promise<void> =>
   migrationsBefore(tag, join(home, 'migrations'), async () =>
@@ -236,8 +244,7 @@ it('papers and profiles of before profiles were used by paper are as they were, 
   const at = '2026-10-01T10:00:00.000Z';
   const sha256 = 'a'.repeat(64);
   await client.executeMultiple(`
-    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor, currency, reorder_point, printer_setting, permanence, note, created_at)
-      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, 'heavy matte', '', '', '${at}');
+    ${linen(at, 'heavy matte')}
     INSERT INTO profile (sha256, name, device_class, space, bytes, at)
       VALUES ('${sha256}', 'Linen on the own printer', 'prtr', 'RGB', 1, '${at}');
   `);
@@ -275,8 +282,7 @@ it.each(['0021_proofs_as_sent', '0023_photographs_of_proofs', '0024_ink_sets'])(
     INSERT INTO master (work_id, sha256, name, at) VALUES (1, '${sha}', 'quay.tif', '${at}');
     INSERT INTO print_file (work_id, size_key, master_id, version, name, sha256, bytes, width_px, height_px, factor, recipe, checks, at)
       VALUES (1, 'isoA-A3', 1, 1, 'a3.tif', 'b', 1, 10, 10, 1.6, '${recipe}', '[]', '${at}');
-    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor, currency, reorder_point, printer_setting, permanence, note, created_at)
-      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, 'heavy matte', '', '', '${at}');
+    ${linen(at, 'heavy matte')}
     INSERT INTO proof_round (work_id, size_key, paper_id, round, route, print_file_id, cost_minor, currency, remarks, sent_at)
       VALUES (1, 'isoA-A3', 1, 1, 'own printer', 1, 1200, 'EUR', '', '${at}');
     INSERT INTO proof_return (round_id, seen, to_change, verdict, back_at)
@@ -381,11 +387,8 @@ it('lots and what was taken of them are the same before plans of sheets were kep
   const client = createClient({ url: `file:${join(home, 'studio.db')}` });
   const at = '2026-11-20T10:00:00.000Z';
   await client.executeMultiple(`
-    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
-      currency, reorder_point, printer_setting, permanence, note, created_at)
-      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '', '', '', '${at}');
-    INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)
-      VALUES (1, 'sheet', 'B 41', 420, 594, 10, 500, 'EUR', '', 0, '${at}'), (1, 'roll', 'R 1', 610, 12000, 1, 8400, 'EUR', '', 0, '${at}');
+    ${linen(at)}
+    ${LOT} VALUES (1, 'sheet', 'B 41', 420, 594, 10, 500, 'EUR', '', 0, '${at}'), (1, 'roll', 'R 1', 610, 12000, 1, 8400, 'EUR', '', 0, '${at}');
     INSERT INTO lot_use (lot_id, amount, kind, entry_id, undoes, reason, cost_minor, currency, at)
       VALUES (1, 2.5, 'test', NULL, NULL, 'a test', 1250, 'EUR', '${at}'), (2, 800, 'print', NULL, NULL, 'a print', 560, 'EUR', '${at}');
   `);
@@ -455,11 +458,8 @@ it('papers and packing of before are what they were: in stock, and nobody said w
   const client = createClient({ url: `file:${join(home, 'studio.db')}` });
   const at = '2026-11-20T10:00:00.000Z';
   await client.executeMultiple(`
-    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
-      currency, reorder_point, printer_setting, permanence, note, created_at)
-      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, '', '', '', '${at}');
-    INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)
-      VALUES (1, 'sheet', 'B 41', 420, 594, 3, 500, 'EUR', '', 0, '${at}');
+    ${linen(at)}
+    ${LOT} VALUES (1, 'sheet', 'B 41', 420, 594, 3, 500, 'EUR', '', 0, '${at}');
     INSERT INTO material (kind, name, width_mm, height_mm, thickness_mm, mass_g, cost_minor, currency, reorder_point)
       VALUES ('tube', 'tube 9', 90, 600, 2, 300, 190, 'EUR', 8);
     INSERT INTO movement ("of", ref, pieces, reason, at) VALUES ('material', 1, 5, 'counted', '${at}');
@@ -510,11 +510,8 @@ it('carries papers of before sizes and prices were kept: their price has no day'
   const client = createClient({ url: `file:${join(home, 'studio.db')}` });
   const at = '2026-11-20T10:00:00.000Z';
   await client.executeMultiple(`
-    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
-      currency, reorder_point, printer_setting, permanence, note, created_at)
-      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, 'Matte', '', '', '${at}');
-    INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)
-      VALUES (1, 'roll', 'R 2', 610, 12000, 1, 9900, 'EUR', 'Quay', 0, '${at}'), (1, 'sheet', 'cut', 100, 594, 1, 0, 'EUR', '', 1, '${at}');
+    ${linen(at, 'Matte')}
+    ${LOT} VALUES (1, 'roll', 'R 2', 610, 12000, 1, 9900, 'EUR', 'Quay', 0, '${at}'), (1, 'sheet', 'cut', 100, 594, 1, 0, 'EUR', '', 1, '${at}');
     INSERT INTO printer (name, route, widest_mm, takes, margin_left_mm, margin_right_mm, margin_top_mm, margin_bottom_mm, supplier, note, created_at)
       VALUES ('Heron 24', '', 610, 'both', 3, 3, 3, 14, '', '', '${at}');
   `);
@@ -553,11 +550,8 @@ it('carries a studio of before purchases were noted: nothing is on its way, and 
   const client = createClient({ url: `file:${join(home, 'studio.db')}` });
   const at = '2026-11-20T10:00:00.000Z';
   await client.executeMultiple(`
-    INSERT INTO paper (name, maker, base, surface, weight_gsm, thickness_mm, sheet_width_mm, sheet_height_mm, price_minor,
-      currency, reorder_point, printer_setting, permanence, note, created_at)
-      VALUES ('Linen 300', 'Ragwater Mill', 'cotton', 'matte', 300, 0.5, 420, 594, 500, 'EUR', 5, 'Matte', '', '', '${at}');
-    INSERT INTO lot (paper_id, kind, name, width_mm, height_mm, pieces, price_minor, currency, supplier, left_over, at)
-      VALUES (1, 'sheet', 'L 1', 420, 594, 3, 500, 'EUR', 'Quay', 0, '${at}');
+    ${linen(at, 'Matte')}
+    ${LOT} VALUES (1, 'sheet', 'L 1', 420, 594, 3, 500, 'EUR', 'Quay', 0, '${at}');
   `);
   client.close();
   const db = await openDatabase(home);
