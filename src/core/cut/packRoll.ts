@@ -1,3 +1,4 @@
+import { fullBands } from './fullBands';
 import { eachPlace, filled, freeRegion, joined, room } from './region';
 import type { Region } from './region';
 import type { Packing, Search } from './search';
@@ -69,11 +70,10 @@ const loss = (band: Region) => band.worth / (band.height * Math.sqrt(band.height
 const lengthOf = (bands: readonly Region[]) => bands.reduce((h, b) => h + b.height, 0);
 
 /**
- * Packs blocks into the shortest length of a roll, as bands from edge to edge: a few pieces or
- * whole bands are taken out and put back, each into the band where it costs the least room, or
- * it begins a band of its own.
+ * Bands from edge to edge that are searched for: a few pieces or whole bands are taken out and put
+ * back, each into the band where it costs the least room, or it begins a band of its own.
  */
-export function* packRoll(
+function* searched(
   search: Search,
   blocks: readonly number[],
   roll: { width: number; most: number; bound: number },
@@ -164,4 +164,68 @@ export function* packRoll(
       };
   }
   return { bands: best, length: lengthOf(best), left: [] };
+}
+
+/** How full bands are to be, in one try after another: the fuller, the fewer there are, and the more is left to be searched for. */
+const GOOD = [0.97, 0.98, 0.96];
+/** As many pieces are tried once; more than these take too long. */
+const TRIED_ONCE = 100;
+const MOST_FULL = 1000;
+/** Of all steps those of a first search of the whole, and of fewer pieces than these. */
+const FIRST = 0.15;
+const FEW = 30;
+const FIRST_OF_FEW = 0.7;
+
+/**
+ * Packs blocks into the shortest length of a roll, as bands from edge to edge. The whole is
+ * searched for first; then full bands are built (`fullBands`), and the rest of it is searched
+ * for: the shortest of all tries.
+ */
+export function* packRoll(
+  search: Search,
+  blocks: readonly number[],
+  roll: { width: number; most: number; bound: number },
+  steps: number,
+): Generator<RollSaid, PackedRoll, void> {
+  const full = blocks.length <= MOST_FULL;
+  const first = !full ? 1 : blocks.length <= FEW ? FIRST_OF_FEW : FIRST;
+  const whole = searched(search, blocks, roll, Math.ceil(first * steps));
+  let best: PackedRoll;
+  for (;;) {
+    const step = whole.next();
+    if (step.done) {
+      best = step.value;
+      break;
+    }
+    yield { ...step.value, share: first * step.value.share };
+  }
+  const tries = !full ? [] : GOOD.slice(0, blocks.length > TRIED_ONCE ? 1 : undefined);
+  for (const [i, good] of tries.entries()) {
+    if (best.length <= roll.bound) break;
+    const share = (part: number) => first + ((1 - first) * (i + part)) / tries.length;
+    const bands = fullBands(search, blocks, roll.width, good);
+    let begun: { bands: Region[]; left: number[] };
+    for (;;) {
+      const step = bands.next();
+      if (step.done) {
+        begun = step.value;
+        break;
+      }
+      yield { share: share(0.7 * step.value), best };
+    }
+    const none = { ...roll, bound: 0 };
+    const part = Math.ceil(((1 - first) * steps) / tries.length);
+    const rest = searched(search, begun.left, none, begun.left.length > 0 ? part : 0);
+    for (;;) {
+      const step = rest.next();
+      if (step.done) {
+        const all = [...begun.bands, ...step.value.bands];
+        const length = lengthOf(all);
+        if (length < best.length) best = { bands: all, length, left: [] };
+        break;
+      }
+      yield { share: share(0.7 + 0.3 * step.value.share), best };
+    }
+  }
+  return best;
 }
