@@ -81,9 +81,9 @@ function fillWidth(columns: readonly Column[], width: number, cell: number): Col
     const its = Math.floor(wide / cell + 1e-9);
     const takes = new Uint8Array(cells + 1);
     for (let c = cells; c >= its; c -= 1) {
-      const with_ = best[c - its]! + area;
-      if (with_ <= best[c]!) continue;
-      best[c] = with_;
+      const more = best[c - its]! + area;
+      if (more <= best[c]!) continue;
+      best[c] = more;
       takes[c] = 1;
     }
     return { its, takes };

@@ -175,6 +175,20 @@ const MOST_FULL = 1000;
 const FIRST = 0.15;
 const FEW = 30;
 const FIRST_OF_FEW = 0.7;
+/** How much of a try the bands are, as it is told. */
+const BUILDING = 0.7;
+
+/** What a part of the work comes to; what it says on the way is said as that of the whole. */
+function* asPart<T, S, R>(
+  part: Generator<T, R, void>,
+  said: (of: T) => S,
+): Generator<S, R, void> {
+  for (;;) {
+    const step = part.next();
+    if (step.done) return step.value;
+    yield said(step.value);
+  }
+}
 
 /**
  * Packs blocks into the shortest length of a roll, as bands from edge to edge. The whole is
@@ -189,43 +203,25 @@ export function* packRoll(
 ): Generator<RollSaid, PackedRoll, void> {
   const full = blocks.length <= MOST_FULL;
   const first = !full ? 1 : blocks.length <= FEW ? FIRST_OF_FEW : FIRST;
-  const whole = searched(search, blocks, roll, Math.ceil(first * steps));
-  let best: PackedRoll;
-  for (;;) {
-    const step = whole.next();
-    if (step.done) {
-      best = step.value;
-      break;
-    }
-    yield { ...step.value, share: first * step.value.share };
-  }
+  let best = yield* asPart(
+    searched(search, blocks, roll, Math.ceil(first * steps)),
+    (s): RollSaid => ({ ...s, share: first * s.share }),
+  );
   const tries = !full ? [] : GOOD.slice(0, blocks.length > TRIED_ONCE ? 1 : undefined);
+  const each = (1 - first) / tries.length;
   for (const [i, good] of tries.entries()) {
     if (best.length <= roll.bound) break;
-    const share = (part: number) => first + ((1 - first) * (i + part)) / tries.length;
-    const bands = fullBands(search, blocks, roll.width, good);
-    let begun: { bands: Region[]; left: number[] };
-    for (;;) {
-      const step = bands.next();
-      if (step.done) {
-        begun = step.value;
-        break;
-      }
-      yield { share: share(0.7 * step.value), best };
-    }
-    const none = { ...roll, bound: 0 };
-    const part = Math.ceil(((1 - first) * steps) / tries.length);
-    const rest = searched(search, begun.left, none, begun.left.length > 0 ? part : 0);
-    for (;;) {
-      const step = rest.next();
-      if (step.done) {
-        const all = [...begun.bands, ...step.value.bands];
-        const length = lengthOf(all);
-        if (length < best.length) best = { bands: all, length, left: [] };
-        break;
-      }
-      yield { share: share(0.7 + 0.3 * step.value.share), best };
-    }
+    const said = (part: number): RollSaid => ({ share: first + each * (i + part), best });
+    const { bands, left } = yield* asPart(
+      fullBands(search, blocks, roll.width, good),
+      (lying) => said(BUILDING * lying),
+    );
+    const some = left.length > 0 ? Math.ceil(each * steps) : 0;
+    const rest = yield* asPart(searched(search, left, { ...roll, bound: 0 }, some), (s) =>
+      said(BUILDING + (1 - BUILDING) * s.share),
+    );
+    const all = [...bands, ...rest.bands];
+    if (lengthOf(all) < best.length) best = { bands: all, length: lengthOf(all), left: [] };
   }
   return best;
 }
