@@ -7,6 +7,7 @@ import {
   addInkEvent,
   addPrinter,
   addPrinterInk,
+  addPurchase,
   getPrinter,
   inksOfPrinters,
   ownRoute,
@@ -134,8 +135,20 @@ export async function inkYear(open: Studio, say: Say): Promise<void> {
       }
     });
   }
+  const magenta = inks.find((i) => i.role === 'magenta')!;
   await open.db.write(async (tx) => {
     for (const event of events) await addInkEvent(tx, event);
+    // It was to be here two days ago.
+    await addPurchase(tx, {
+      kind: 'ink',
+      ref: magenta.id,
+      name: `${magenta.name}, Heron 24`,
+      quantity: 1,
+      supplier: 'Tallow & Reed, Inks',
+      orderedOn: daysAfter(today, -8),
+      comesOn: daysAfter(today, -2),
+      at: daysAgo(8, 11),
+    });
   });
   say(`  a year of inks: ${events.filter((e) => e.kind === 'changed').length} changes`);
 }

@@ -41,10 +41,6 @@ const BEFORE: Record<string, (page: Page) => Promise<void>> = {
     await page.waitForURL(/beside=/);
     await page.waitForLoadState('networkidle');
   },
-  async 'hand-over'(page) {
-    await choose(page, 'to', 'Tidewrack Print Rooms');
-    await page.getByRole('checkbox').first().check();
-  },
 };
 
 const [folder = 'docs/screenshots', base = 'http://127.0.0.1:4173', ...only] =
