@@ -82,7 +82,7 @@ export function sayLine(line: TodayLine): Said {
       };
     case 'overdue':
       return {
-        what: `${line.name} was ordered${line.supplier && ` of ${line.supplier}`}, and is not here`,
+        what: `${line.name}, ordered${line.supplier && ` of ${line.supplier}`}`,
         figure: `was to come ${count(line.days, 'day', 'days')} ago`,
         href: '/purchases',
         verb: 'Ask for it',
