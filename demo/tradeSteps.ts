@@ -26,10 +26,12 @@ import { priceForm } from '@/stations/price/priceForm';
 
 const DAY = 86_400_000;
 
-/** An instant so many days before now, at a full hour. */
+/** An instant so many days before now, at a full hour; of today none that is still to come. */
 export const daysAgo = (days: number, hour: number): string => {
+  const now = new Date().toISOString();
   const day = new Date(Date.now() - days * DAY).toISOString().slice(0, 10);
-  return `${day}T${String(hour).padStart(2, '0')}:00:00.000Z`;
+  const at = `${day}T${String(hour).padStart(2, '0')}:00:00.000Z`;
+  return days === 0 && at > now ? now : at;
 };
 
 export type Say = (text: string) => void;
