@@ -1,7 +1,7 @@
 import { inProcess } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
-import { saveSettings } from '@/data';
-import { createMaterial, editMaterial } from './actions';
+import { addPurchase, saveSettings } from '@/data';
+import { createMaterial, editMaterial, moveMaterial } from './actions';
 import { loadMaterials } from './view';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
@@ -43,4 +43,19 @@ it('a cost that was kept in another currency stays what it is until another is t
   expect(await cost()).toEqual([{ cost: 190, currency: 'EUR', at: 6 }]);
   expect(await edit({ cost: '2.10' })).toMatchObject({ ok: true });
   expect(await cost()).toEqual([{ cost: 210, currency: 'USD', at: 6 }]);
+});
+
+it('says what of it is on its way, until pieces come in', async () => {
+  const at = '2026-11-20T10:00:00.000Z';
+  const tube = { kind: 'material' as const, ref: 1, name: 'tube 9', quantity: 20 };
+  const days = { orderedOn: '2026-11-20', comesOn: '2026-11-25', at };
+  await here.open.db.write((tx) =>
+    addPurchase(tx, { ...tube, supplier: 'Weir Board', ...days }),
+  );
+  expect((await loadMaterials({})).coming).toMatchObject({ quantity: 20 });
+  const moved = { materialId: '1', reason: 'a parcel' };
+  expect(await moveMaterial({ ...moved, pieces: '-1' })).toMatchObject({ ok: true });
+  expect((await loadMaterials({})).coming).not.toBeNull();
+  expect(await moveMaterial({ ...moved, pieces: '20' })).toMatchObject({ ok: true });
+  expect((await loadMaterials({})).coming).toBeNull();
 });

@@ -5,7 +5,7 @@ import type { GaugeVerdict } from '@/core/ink';
 import { undo } from '@/drawers/undo/actions';
 import { loadTable } from '@/drawers/table/view';
 import { sayLine } from '@/drawers/table/words';
-import { readSettings } from '@/data';
+import { addPurchase, readSettings } from '@/data';
 import { todayOf } from '@/studio';
 import { createInk, createPrinter, editInk, editPrinter, removeInk } from './actions';
 import { removePrinter } from './actions';
@@ -170,6 +170,22 @@ describe('what is noted', () => {
         await noteCleaning({ printerId: '1', day: ago(60 - i), times: '1', note: '' }),
       ).toMatchObject({ ok: true });
     expect(await lines()).toContain('Cyan of Heron 24');
+    // Ordered, it is off it, and nowhere to be bought; late, it is asked for; bought, it is here.
+    expect((await shown()).inks[0]).toMatchObject({ coming: null, dueSoon: true });
+    const { db } = here.open;
+    const days = { orderedOn: ago(9), comesOn: ago(1) };
+    const at = new Date(Date.now() - 1000).toISOString();
+    const cartridge = { kind: 'ink' as const, ref: Number(cyan), name: 'Cyan, Heron 24' };
+    await db.write((tx) =>
+      addPurchase(tx, { ...cartridge, ...days, quantity: 1, supplier: '', at }),
+    );
+    expect(await lines()).not.toContain('Cyan of Heron 24');
+    const late = async () => (await loadTable()).lines.filter((l) => l.what === 'overdue');
+    expect(await late()).toMatchObject([{ name: 'Cyan, Heron 24', days: 1 }]);
+    expect((await shown()).inks[0]).toMatchObject({
+      coming: { quantity: 1 },
+      dueSoon: false,
+    });
     expect(
       await noteBought({
         printerId: '1',
@@ -182,7 +198,8 @@ describe('what is noted', () => {
     ).toMatchObject({ ok: true });
     expect(await lines()).not.toContain('Cyan of Heron 24');
     expect(await lines()).toContain('Black of Heron 24');
-    expect((await shown()).inks[0]!.spares).toBe(8);
+    expect((await shown()).inks[0]).toMatchObject({ spares: 8, coming: null });
+    expect(await late()).toEqual([]);
   });
 });
 

@@ -120,6 +120,18 @@ const LINES: [TodayLine, string, string, string][] = [
     '/log?sheet=lines',
   ],
   [
+    { what: 'overdue', urgency: 'due', name: 'Cyan, Heron 24', supplier: 'Quay', days: 1 },
+    'Cyan, Heron 24, ordered of Quay',
+    'was to come 1 day ago',
+    '/purchases',
+  ],
+  [
+    { what: 'overdue', urgency: 'due', name: 'tube 9', supplier: '', days: 12 },
+    'tube 9, ordered',
+    'was to come 12 days ago',
+    '/purchases',
+  ],
+  [
     { what: 'backup', urgency: 'waiting', days: null },
     'There is no backup of this studio',
     'none yet',
