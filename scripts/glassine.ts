@@ -8,6 +8,7 @@ import { cut } from './commands/cut';
 import { ink, inkDemand } from './commands/ink';
 import { inspect, intake, rules } from './commands/pictures';
 import { proofCompare } from './commands/photograph';
+import { price } from './commands/price';
 import { softproof, stripCompare } from './commands/proof';
 import { backup, check, exportTables, restore, verify } from './commands/safekeeping';
 import { list, passphrase, serve } from './commands/studio';
@@ -25,6 +26,7 @@ const COMMANDS: readonly Command[] = [
   cut,
   ink,
   inkDemand,
+  price,
   backup,
   verify,
   restore,

@@ -1,7 +1,8 @@
 import { minor } from '../units';
 import type { Minor } from '../units';
 import { usualFees } from './channels';
-import type { ChannelFees } from './price';
+import type { ChannelFees } from './channels';
+import { feesAt } from './price';
 
 /** A price that was kept for a size of a work. */
 export interface KeptPrice {
@@ -21,13 +22,6 @@ export interface LineSale {
   /** Whether the fees are those of a price kept for this channel, or its usual ones. */
   basis: 'kept' | 'usual' | 'unknown';
 }
-
-/**
- * Fees of a sale at a price: shares of it and the fixed fee, minor units.
- * @example feesAt(minor(10_000), { commission: 0.05, payment: 0.03, fixed: minor(25) }) // 825
- */
-export const feesAt = (price: Minor, fees: ChannelFees): Minor =>
-  minor(price * (fees.commission + fees.payment) + fees.fixed);
 
 /**
  * Cost and fees of a line, by the channel through which its order came. `kept`: the prices

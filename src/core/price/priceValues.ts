@@ -5,7 +5,8 @@ import type { Minor } from '../units';
 import { costOfImpression } from './cost';
 import type { CostBreakdown, CostInput } from './cost';
 import { priceForMargin, saleAt } from './price';
-import type { ChannelFees, SaleFigures } from './price';
+import type { ChannelFees } from './channels';
+import type { SaleFigures } from './price';
 
 /** Everything that a price is reckoned from; money in minor units, shares 0..1. */
 export interface PriceValues extends CostInput, ChannelFees {

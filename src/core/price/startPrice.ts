@@ -1,6 +1,5 @@
-import { currencyDigits, minor } from '../units';
 import type { Minor } from '../units';
-import { usualFees } from './channels';
+import { inMinor, usualFees } from './channels';
 import type { PriceValues } from './priceValues';
 
 /** What the studio knows of a size when its price is made; null: not known. Minor units. */
@@ -23,8 +22,7 @@ export interface KnownCosts {
  * @example with nothing known, in EUR: packing 4.50, half an hour at 24.00, a margin of 40 %
  */
 export function startPrice(known: KnownCosts): PriceValues {
-  const of = (hundredths: number) =>
-    minor((hundredths / 100) * 10 ** currencyDigits(known.currency));
+  const of = (hundredths: number) => inMinor(hundredths, known.currency);
   const none = of(0);
   return {
     printing: known.printing ?? none,

@@ -1,0 +1,4 @@
+export * from './bestBatch';
+export * from './breakEven';
+export * from './terms';
+export * from './testFirst';

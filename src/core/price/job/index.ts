@@ -1,0 +1,3 @@
+export * from './answerPrice';
+export * from './faults';
+export * from './types';

@@ -1,0 +1,2 @@
+export * from './payBack';
+export * from './swings';

@@ -1,0 +1,2 @@
+export * from './compareRoutes';
+export * from './route';

@@ -1,0 +1,2 @@
+export * from './policies';
+export * from './simulate';
