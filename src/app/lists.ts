@@ -5,6 +5,7 @@ import { materialsCsv } from '@/drawers/materials/csv';
 import { ordersCsv } from '@/drawers/orders/csv';
 import { customersCsv } from '@/drawers/orders/customers/csv';
 import { papersCsv } from '@/drawers/papers/csv';
+import { pricesCsv } from '@/drawers/prices/csv';
 import { proofsCsv } from '@/drawers/proofs/csv';
 import { purchasesCsv } from '@/drawers/purchases/documents';
 import { worksCsv } from '@/drawers/works/csv';
@@ -26,6 +27,7 @@ export const LISTS: Readonly<Record<string, Listed>> = {
   customers: customersCsv,
   accounts: accountsCsv,
   purchases: purchasesCsv,
+  prices: pricesCsv,
 };
 
 /** Lines of one list at most. */

@@ -28,6 +28,7 @@ import { stationsOf } from './paper/paperNotes';
 import { paperNamed } from './paper/papers';
 import { paperWithStock, papersLow } from './paper/papersPage';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
+import { addPriceList, priceListsNow } from './price/priceLists';
 import { printFilesOf } from './prepare/printFiles';
 import { addProofPhotograph, proofPhotographsOf } from './proof/photographs';
 import { addProofReading, proofReadingsOf, proofsOf } from './proof/proofs';
@@ -568,5 +569,34 @@ it('carries a studio of before purchases were noted: nothing is on its way, and 
   ).rejects.toThrow();
   await db.write((tx) => endPurchase(tx, { id, at: days.at }));
   await expect(db.write((tx) => tx.run(sql`DELETE FROM purchase_end`))).rejects.toThrow();
+  db.close();
+});
+
+it('carries a studio of before price lists: none is there, and what is kept stays', async () => {
+  await before('0033_price_lists');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-11-20T10:00:00.000Z';
+  const wants = JSON.stringify(routeKind('onlineLab').usual);
+  await client.execute({
+    sql: "INSERT INTO route (name, kind, folder, wants, ink_set, at) VALUES ('Tidewrack', 'onlineLab', '', ?, '', ?)",
+    args: [wants, at],
+  });
+  client.close();
+  const db = await openDatabase(home);
+  expect(await priceListsNow(db.read)).toEqual([]);
+  expect((await routesNow(db.read)).map((r) => r.name)).toEqual(['Tidewrack']);
+  const values = {
+    from: '2026-11-21',
+    ...{ setUp: minor(1500), proofFee: minor(0), leastQuantity: 1, leastPaid: minor(0) },
+    rows: [{ size: null, paper: '', from: 1, to: null, each: 11_800 }],
+    postage: [],
+    ...{ freePostageFrom: null, toCustomer: minor(0), days: 6, loses: '' },
+  };
+  const list = { name: 'Tidewrack', kind: 'onlineLab' as const, currency: 'EUR', at };
+  await db.write((tx) => addPriceList(tx, { ...list, values }));
+  expect(await priceListsNow(db.read)).toMatchObject([{ name: 'Tidewrack', values }]);
+  await expect(
+    db.write((tx) => tx.run(sql`UPDATE price_list SET name = 'x'`)),
+  ).rejects.toThrow();
   db.close();
 });

@@ -115,6 +115,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   }),
   // Price, finish
   price: fact({ versioned: ['input'] }),
+  price_list: fact({ versioned: ['list'] }),
   finish: fact({ versioned: ['input'] }),
   // Order
   customer: edited({ searched: true }),

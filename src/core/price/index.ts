@@ -5,6 +5,7 @@ export * from './demand';
 export * from './exact';
 export * from './fewest';
 export * from './lineSale';
+export * from './lists';
 export * from './job';
 export * from './ladder';
 export * from './own';

@@ -11,6 +11,7 @@ export * from './stock';
 export * from './proof';
 export * from './edition';
 export * from './price';
+export * from './priceList';
 export * from './finish';
 export * from './order';
 export * from './parcel';

@@ -36,6 +36,7 @@ export const PLACES: readonly Place[] = [
   { name: 'New work', about: 'form', href: '/works/new' },
   { name: 'New order', about: 'form', href: '/orders?new=1' },
   { name: 'To be ordered', about: 'paper, ink, packing, by supplier', href: '/purchases' },
+  { name: 'Price lists', about: 'what those who print ask', href: '/prices' },
   { name: 'Profiles', about: 'drawer', href: '/papers/profiles' },
   { name: 'Papers side by side', about: 'compared', href: '/papers/compare' },
   { name: 'Screen and light', about: 'where proofs are judged', href: '/proofs/light' },

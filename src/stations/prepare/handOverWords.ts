@@ -1,12 +1,5 @@
-import type { RouteKindId, RouteProblem } from '@/core/prepare';
+import type { RouteProblem } from '@/core/prepare';
 import type { LabAnswer, LabReason } from '@/standins';
-
-/** What a kind of route is called. */
-export const KIND_WORDS: Record<RouteKindId, string> = {
-  ownPrinter: 'own printer',
-  printStudio: 'print studio',
-  onlineLab: 'online lab',
-};
 
 /** Why a lab refuses a file. */
 export function reasonWords(reason: LabReason): string {

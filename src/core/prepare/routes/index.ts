@@ -1,14 +1,20 @@
 import type { RouteKind, RouteKindId } from './kind';
+import { onDemand } from './onDemand';
 import { onlineLab } from './onlineLab';
 import { ownPrinter } from './ownPrinter';
 import { printStudio } from './printStudio';
 
-export type { RouteKind, RouteKindId } from './kind';
+export type { RouteKind, RouteKindId, RouteLack } from './kind';
 export * from './manifest';
 export * from './wants';
 
 /** Every kind of route, the nearest first. */
-export const ROUTE_KINDS: readonly RouteKind[] = [ownPrinter, printStudio, onlineLab];
+export const ROUTE_KINDS: readonly RouteKind[] = [
+  ownPrinter,
+  printStudio,
+  onlineLab,
+  onDemand,
+];
 export const ROUTE_KIND_IDS = ROUTE_KINDS.map((k) => k.id);
 
 export function routeKind(id: RouteKindId): RouteKind {

@@ -1,6 +1,9 @@
 import type { RouteWants } from './wants';
 
-export type RouteKindId = 'ownPrinter' | 'printStudio' | 'onlineLab';
+export type RouteKindId = 'ownPrinter' | 'printStudio' | 'onlineLab' | 'onDemand';
+
+/** What is not in the studio's hands there. */
+export type RouteLack = 'number' | 'sign' | 'proof' | 'inspect';
 
 /** One kind of route: how who prints is reached, and what they usually ask for. */
 export interface RouteKind {
@@ -11,4 +14,6 @@ export interface RouteKind {
   here: boolean;
   /** It answers an errand by itself: which files it takes, and when it prints and sends them. */
   answers: boolean;
+  /** What cannot be done there, whatever is asked. */
+  cannot: readonly RouteLack[];
 }

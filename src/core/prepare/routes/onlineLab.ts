@@ -6,4 +6,5 @@ export const onlineLab: RouteKind = {
   usual: { leastPpi: 200, target: 'a98-rgb', press: '', bits: 8, format: 'tiff' },
   here: false,
   answers: true,
+  cannot: [],
 };

@@ -6,4 +6,5 @@ export const ownPrinter: RouteKind = {
   usual: { leastPpi: 240, target: 'a98-rgb', press: '', bits: 16, format: 'tiff' },
   here: true,
   answers: false,
+  cannot: [],
 };

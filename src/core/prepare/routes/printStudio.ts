@@ -6,4 +6,5 @@ export const printStudio: RouteKind = {
   usual: { leastPpi: 200, target: 'a98-rgb', press: '', bits: 16, format: 'tiff' },
   here: false,
   answers: false,
+  cannot: [],
 };

@@ -53,5 +53,7 @@ export const underCost = (
   sales: readonly { channel: string; sale: ChannelSale }[],
 ): LadderWarning[] =>
   sales.flatMap(({ channel, sale }) =>
-    sale.net < 0 ? [{ what: 'underCost' as const, of: id, channel, short: Math.abs(sale.net) }] : [],
+    sale.net < 0
+      ? [{ what: 'underCost' as const, of: id, channel, short: Math.abs(sale.net) }]
+      : [],
   );

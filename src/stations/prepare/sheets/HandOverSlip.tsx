@@ -8,7 +8,8 @@ import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small } from '@/shell/words';
 import { problemsOf } from '../filesShown';
 import { handOverFiles } from '../handOverActions';
-import { KIND_WORDS, readyWords } from '../handOverWords';
+import { ROUTE_WORDS } from '@/studio/words/routeWords';
+import { readyWords } from '../handOverWords';
 import { PlainChoice } from '../PlainChoice';
 import type { ErrandDeskNow } from '../useErrandDesk';
 import type { PrepareView } from '../view';
@@ -18,7 +19,7 @@ type Route = PrepareView['routes'][number];
 
 /** Its kind, where the name does not say it. */
 const kindOf = ({ name, kind }: Route) =>
-  kind === null || KIND_WORDS[kind] === name.toLowerCase() ? '' : `${KIND_WORDS[kind]}, `;
+  kind === null || ROUTE_WORDS[kind] === name.toLowerCase() ? '' : `${ROUTE_WORDS[kind]}, `;
 
 /** Where the files go; the whole path is nobody's business who looks over a shoulder. */
 const DropFolder = ({ route }: { route: Route }) => (

@@ -6,9 +6,9 @@ import { useActionForm } from '@/shell/actions';
 import { FormFields } from '@/shell/fields';
 import { FormDialog } from '@/shell/said';
 import { Small } from '@/shell/words';
+import { ROUTE_WORDS } from '@/studio/words/routeWords';
 import { targetChoices } from '../EndFields';
 import { keepRoute } from '../handOverActions';
-import { KIND_WORDS } from '../handOverWords';
 import { routeForm } from '../prepareForms';
 import type { PrepareView } from '../view';
 
@@ -60,7 +60,7 @@ export function RouteForm({
   const options = {
     kind: [
       ...(route?.kind === null ? [['', 'not said'] as const] : []),
-      ...ROUTE_KIND_IDS.map((k) => [k, KIND_WORDS[k]] as const),
+      ...ROUTE_KIND_IDS.map((k) => [k, ROUTE_WORDS[k]] as const),
     ],
     target,
     press: [['', 'no'] as const, ...target.filter(([v]) => v.startsWith('icc:'))],

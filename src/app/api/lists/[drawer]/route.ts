@@ -2,12 +2,14 @@ import { LISTS, MOST_LISTED } from '@/app/lists';
 import { csvText } from '@/documents';
 import { ordersTemplate } from '@/drawers/orders/bring/orderListForm';
 import { papersTemplate } from '@/drawers/papers/csv';
+import { pricesTemplate } from '@/drawers/prices/csv';
 import { notThere, sendBytes } from '../../send';
 
 /** Lists that can be brought, each as its heads alone. */
 const TEMPLATES: Record<string, () => string[][]> = {
   papers: papersTemplate,
   orders: ordersTemplate,
+  prices: pricesTemplate,
 };
 
 /**
