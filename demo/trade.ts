@@ -10,6 +10,7 @@ import {
 } from '@/data';
 import { editRow } from '@/data';
 import type { Studio } from '@/studio/open/open';
+import { priceLists } from './priceLists';
 import { crop, daysAgo, number, offer, price, printFile, proof } from './tradeSteps';
 import { deliver } from './paperLots';
 import { inkYear } from './inkYear';
@@ -75,6 +76,7 @@ export async function trade(
   await framing(open, of('saltPans'));
   await mixedOrders(open, works, papers);
   await opinions(open);
+  await priceLists(open);
   await proofSheet(open, of('saltPans'), ['metricFrames-50x70', 'metricFrames-70x100']);
   await measuredRound(open, of('saltPans'), paper(COTTON));
   await photographedRound(open, of('saltPans'));

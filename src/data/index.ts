@@ -59,6 +59,7 @@ export * from './order/takeOrder';
 export * from './order/customers';
 export * from './order/ordersPage';
 export * from './order/lineSales';
+export * from './order/orderedByMonth';
 export * from './order/salesPage';
 export * from './parcel/bookings';
 export * from './parcel/sealing';

@@ -11,11 +11,11 @@ import { FactList, FormSlip, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { LooksLike, SlipTable, WalkedTable, useAddress } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
-import { ROUTE_WORDS } from '@/studio/words/routeWords';
+import { ROUTE_WORDS, lostWords } from '@/studio/words/routeWords';
 import { keepPriceList } from './actions';
 import { priceListForm } from './listForm';
 import type { PriceListsView, ShownList } from './view';
-import { lineName, lostWords } from './words';
+import { breaksWords, lineName, listedThings } from './words';
 
 /** What a route asks, typed line by line or pasted from its list. */
 function ListForm({ view }: { view: PriceListsView }) {
@@ -85,16 +85,16 @@ function ListSlip({ list, before }: { list: ShownList; before: ShownList[] }) {
         <thead>
           <tr>
             <th>Size, paper</th>
-            <th>from</th>
-            <th>each, {currency}</th>
+            <th>each, {currency}, from so many on</th>
           </tr>
         </thead>
         <tbody>
-          {list.rows.map((r, i) => (
-            <tr key={i}>
-              <td className="wrap">{lineName(r, r.said)}</td>
-              <td>{r.to === null ? r.from : `${r.from} to ${r.to}`}</td>
-              <td>{format.amount(r.each, currency)}</td>
+          {listedThings(list.rows).map((rows) => (
+            <tr key={lineName(rows[0]!, rows[0]!.said)}>
+              <td className="wrap">{lineName(rows[0]!, rows[0]!.said)}</td>
+              <td className="wrap">
+                {breaksWords(rows, (m) => format.amount(m, currency))}
+              </td>
             </tr>
           ))}
         </tbody>

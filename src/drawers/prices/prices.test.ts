@@ -72,7 +72,9 @@ it('new prices hold from now on, those before stay', async () => {
   expect(view.lists).toHaveLength(1);
   expect(view.picked!.rows.map((r) => r.each)).toEqual([1950]);
   expect(view.before.map((b) => b.rows.length)).toEqual([4, 4]);
-  await expect(here.open.db.write((tx) => tx.run('DELETE FROM price_list'))).rejects.toThrow();
+  await expect(
+    here.open.db.write((tx) => tx.run('DELETE FROM price_list')),
+  ).rejects.toThrow();
 });
 
 it('can be taken out, and begun with from an empty list', async () => {
@@ -84,10 +86,20 @@ it('can be taken out, and begun with from an empty list', async () => {
 
 it.each<[string, Record<string, string>, string, RegExp]>([
   ['a hole', { rows: '30 x 40 cm;;1;4;24\n30 x 40 cm;;6;;20' }, 'rows', /no price for 5/],
-  ['an overlap', { rows: '30 x 40 cm;;1;9;24\n30 x 40 cm;;9;;20' }, 'rows', /two prices for 9/],
+  [
+    'an overlap',
+    { rows: '30 x 40 cm;;1;9;24\n30 x 40 cm;;9;;20' },
+    'rows',
+    /two prices for 9/,
+  ],
   ['no line', { rows: 'Size; Paper; From; To; Each' }, 'rows', /empty/],
   ['no size', { rows: 'huge;;1;;24' }, 'rows', /Line 1: Size: “huge”/],
-  ['an amount of two readings', { rows: '30 x 40 cm;;1;;1.234,50' }, 'rows', /Line 1: Each/],
+  [
+    'an amount of two readings',
+    { rows: '30 x 40 cm;;1;;1.234,50' },
+    'rows',
+    /Line 1: Each/,
+  ],
   ['an amount below nothing', { rows: '30 x 40 cm;;1;;-4' }, 'rows', /too little/],
   ['a batch of none', { rows: '30 x 40 cm;;0;;4' }, 'rows', /From/],
   ['postage that ends', { postage: '5; 6.90' }, 'postage', /none from 6 prints/],
@@ -96,7 +108,7 @@ it.each<[string, Record<string, string>, string, RegExp]>([
 ])('keeps no list with %s, and says where', async (_, over, field, words) => {
   const answer = await keep(over);
   expect(answer).toMatchObject({ ok: false, fields: { [field]: expect.any(String) } });
-  if (!answer.ok) expect(answer.fields![field]).toMatch(words);
+  if (!answer.ok) expect(answer.fields[field]).toMatch(words);
 });
 
 it('in a studio that writes commas, a list reads as it is written there', async () => {

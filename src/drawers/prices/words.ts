@@ -1,7 +1,5 @@
+import { sameThing } from '@/core/price';
 import type { ListFault, ListedPrice } from '@/core/price';
-import { routeKind } from '@/core/prepare';
-import type { RouteKindId } from '@/core/prepare';
-import { LACK_WORDS } from '@/studio/words/routeWords';
 
 const span = ({ from, to }: ListFault) => (from === to ? `${from}` : `${from} to ${to}`);
 
@@ -40,8 +38,25 @@ export function listFaultWords(
 export const lineName = ({ paper }: Pick<ListedPrice, 'paper'>, size: string): string =>
   paper === '' ? size : `${size} on ${paper}`;
 
-/** What is lost with a route: by its kind, and in the user's words. */
-export const lostWords = (kind: RouteKindId, loses: string): string[] => [
-  ...routeKind(kind).cannot.map((l) => LACK_WORDS[l]),
-  ...(loses === '' ? [] : [loses]),
-];
+/** The lines of a list, those of one size and paper together, by how many. */
+export function listedThings<L extends ListedPrice>(rows: readonly L[]): L[][] {
+  const things: L[][] = [];
+  for (const row of rows) {
+    const known = things.find(([first]) => sameThing(first!, row));
+    if (known) known.push(row);
+    else things.push([row]);
+  }
+  return things.map((t) => t.sort((a, b) => a.from - b.from));
+}
+
+/** What each costs from how many on: `24.00, from 10 17.00`. */
+export const breaksWords = (
+  rows: readonly ListedPrice[],
+  amount: (minor: number) => string,
+): string =>
+  rows
+    .map(({ from, to, each }) => {
+      const last = to === null ? '' : ` (to ${to})`;
+      return `${from === 1 ? '' : `from\u00a0${from}: `}${amount(each)}${last}`;
+    })
+    .join(', ');

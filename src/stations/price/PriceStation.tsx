@@ -1,157 +1,68 @@
 'use client';
-import { reckonPrice } from '@/core/price';
-import type { PriceValues } from '@/core/price';
-import { Button, ButtonLink, useActionForm, useLiveRead } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { Field, NoSizes, SizePicker } from '@/shell/fields';
-import { useBench, useFormat } from '@/shell/figures';
-import { Problem } from '@/shell/said';
-import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import type { ActionForm } from '@/shell/actions';
-import { Sentence, Small, TableHead, TitleBlock } from '@/shell/words';
-import { PARTS, PriceBar } from './PriceBar';
-import type { Reckoned } from './PriceBar';
-import { PriceFields } from './PriceFields';
-import { keepPrice } from './actions';
-import { NOTHING_LEFT, priceForm } from './priceForm';
+import { NoSizes, SizePicker } from '@/shell/fields';
+import { useFormat } from '@/shell/figures';
+import { SheetTabs, useSheet } from '@/shell/frame';
+import { TitleBlock } from '@/shell/words';
+import { CostSheet } from './CostSheet';
+import { ManySheet } from './many/ManySheet';
+import { RoutesSheet } from './routes/RoutesSheet';
+import { SHEETS, SHEET_NAMES, sheetOf } from './sheetNames';
+import type { SheetId } from './sheetNames';
 import type { PriceView } from './view';
 
-/** Price: what one impression costs, what the channel takes, and the price that leaves the margin. */
-export const PriceStation = (view: PriceView) => (
-  <PriceOfSize key={`${view.work.id} ${view.picked?.key}`} {...view} />
-);
+const SUB: Record<SheetId, (currency: string) => string> = {
+  cost: (currency) => `Price of one impression, all amounts in ${currency}`,
+  routes: (currency) => `Who prints it, over how many at once, all amounts in ${currency}`,
+  many: (currency) => `How many to make at once, all amounts in ${currency}`,
+};
 
-/** The price found, what goes, and what stays. */
-function PriceSlip({
-  view,
-  found,
-  keeping,
-}: {
-  view: PriceView;
-  found: Reckoned | null;
-  keeping: ActionForm;
-}) {
-  const { work, picked, set, third, workCurrency } = view;
-  const { form, submit, sending, problem } = keeping;
+/** Price: what one impression costs, what the channel takes, who prints it, and what is asked. */
+export function PriceStation(view: PriceView) {
+  const { work, picked, currency, ladder } = view;
   const format = useFormat();
-  const field = { form, of: priceForm };
-  const sale = found?.sale ?? null;
-  return (
-    <Slip
-      label="The price"
-      actions={
+  const path = `/works/${work.id}/price`;
+  const href = (id: string) =>
+    `${path}?sheet=${id}${picked ? `&size=${encodeURIComponent(picked.key)}` : ''}`;
+  const [sheet, turn] = useSheet(view.sheet, sheetOf, href);
+  const head = (
+    <>
+      <TitleBlock>
+        <h1>{work.title}</h1>
+        <p>{SUB[sheet](currency)}</p>
+      </TitleBlock>
+      {picked && (
         <>
-          <Button onPress={submit} isDisabled={sending || sale === null}>
-            Keep this price
-          </Button>
-          {set && (
-            <ButtonLink $plain href={`/works/${work.id}/finish?size=${picked?.key}`}>
-              Go to Finish
-            </ButtonLink>
-          )}
+          <SheetTabs
+            label="Sheets of pricing"
+            current={sheet}
+            sheets={SHEETS.map((id) => ({ id, name: SHEET_NAMES[id], href: href(id) }))}
+            onTurn={turn}
+          />
+          <SizePicker
+            path={`${path}?sheet=${sheet}`}
+            picked={picked.key}
+            sizes={ladder.map((l) => ({
+              key: l.key,
+              label: l.label,
+              note: l.price ? format.money(l.price.amount, l.price.currency) : '',
+            }))}
+          />
         </>
-      }
-    >
-      <SlipTitle>{picked?.label}</SlipTitle>
-      <SlipSub>
-        {set
-          ? `kept ${format.day(set.at)}: ${format.money(set.price, set.currency)}`
-          : 'no price kept yet'}
-      </SlipSub>
-      <Figures
-        figures={[
-          {
-            value: sale ? format.amount(sale.gross) : '–',
-            unit: '',
-            label: 'price, gross',
-          },
-          { value: sale ? format.amount(sale.net) : '–', unit: '', label: 'net to you' },
-        ]}
-      />
-      <Sentence>
-        {sale && found
-          ? `Of ${format.money(sale.gross)}, ${format.money(found.cost.total)} is cost and ${format.money(sale.fees)} goes to the channel: ${format.percent(sale.margin, 1)} stays.`
-          : 'Margin and fees must leave something of the price.'}
-      </Sentence>
-      <Field {...field} name="margin" />
-      <Field {...field} name="step" />
-      {sale && found && (
-        <FactList
-          facts={[
-            ...found.cost.parts.map((p): [string, string] => [
-              PARTS[p.part],
-              format.amount(p.amount),
-            ]),
-            ['cost of one impression', format.amount(found.cost.total)],
-            ['channel takes', format.amount(sale.fees)],
-          ]}
-        />
       )}
-      {third !== null && (
-        <Small>
-          Rule of thumb: a print at the original’s size at about a third of the original,{' '}
-          {format.money(third, workCurrency)}.
-        </Small>
-      )}
-      <Small>Tax is not in these figures; local rules decide.</Small>
-      <Problem>{problem}</Problem>
-    </Slip>
+    </>
   );
-}
-
-/** What is wrong with values that are right each for itself. */
-const together = (values: PriceValues): Record<string, string> =>
-  reckonPrice(values).sale ? {} : { margin: NOTHING_LEFT };
-
-function PriceOfSize(view: PriceView) {
-  const { work, picked, currency, ladder, start } = view;
-  const format = useFormat();
-  const bench = useBench();
-  const keeping = useActionForm(keepPrice, priceForm.write(start, bench), {
-    fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
-    done: 'Price kept.',
-    keptAs: `price-${work.id}-${picked?.key ?? ''}`,
-  });
-  const values = useLiveRead(keeping.form, priceForm, together);
-  const found = values && reckonPrice(values);
-  return (
-    <Bench>
-      <Surface>
-        <TitleBlock>
-          <h1>{work.title}</h1>
-          <p>Price of one impression, all amounts in {currency}</p>
-        </TitleBlock>
-        {!picked ? (
+  if (!picked)
+    return (
+      <Bench>
+        <Surface>
+          {head}
           <NoSizes workId={work.id} />
-        ) : (
-          <>
-            <SizePicker
-              path={`/works/${work.id}/price`}
-              picked={picked.key}
-              sizes={ladder.map((l) => ({
-                key: l.key,
-                label: l.label,
-                note: l.price ? format.money(l.price.amount, l.price.currency) : '',
-              }))}
-            />
-            <TableHead>Where the price goes</TableHead>
-            {found?.sale ? (
-              <PriceBar cost={found.cost} sale={found.sale} />
-            ) : (
-              <p style={{ color: 'var(--soft)', height: 92 }}>
-                No price can be found from these numbers; the field says why.
-              </p>
-            )}
-            <PriceFields
-              form={keeping.form}
-              currency={currency}
-              rests={view.rests}
-              onKeep={keeping.submit}
-            />
-          </>
-        )}
-      </Surface>
-      {picked && <PriceSlip view={view} found={found} keeping={keeping} />}
-    </Bench>
-  );
+        </Surface>
+      </Bench>
+    );
+  const key = `${work.id} ${picked.key}`;
+  if (sheet === 'routes') return <RoutesSheet key={key} view={view} head={head} />;
+  if (sheet === 'many') return <ManySheet key={key} view={view} head={head} />;
+  return <CostSheet key={key} view={view} head={head} />;
 }

@@ -17,6 +17,9 @@ import {
   todayOf,
 } from '@/studio';
 import type { InkCost, PaperCost } from '@/studio';
+import { comparedRoutes } from './routes/comparedRoutes';
+import { numbersLeft, soldOf } from './many/soldOf';
+import { sheetOf } from './sheetNames';
 
 /** What paper and ink of one print of a size cost, where that is known, in whatever currency. */
 async function printCosts(
@@ -43,7 +46,12 @@ async function knownCosts(
   proofs: readonly Proof[],
   size: { workId: number; sizeKey: string; editionSize: number | null },
   settings: BenchSettings,
-): Promise<{ known: KnownCosts; rests: Awaited<ReturnType<typeof printCosts>> }> {
+): Promise<{
+  known: KnownCosts;
+  rests: Awaited<ReturnType<typeof printCosts>>;
+  /** Name of the paper of its reference; '' where there is none. */
+  paper: string;
+}> {
   const { sizeKey, editionSize } = size;
   const { currency, hire } = settings;
   const own = proofs.filter((p) => p.sizeKey === sizeKey);
@@ -66,7 +74,7 @@ async function knownCosts(
     proofs: first === undefined ? null : sum(first, ...rest),
     editionSize,
   };
-  return { known, rests };
+  return { known, rests, paper: paper?.name ?? '' };
 }
 
 /** The price station: the last reckoning of a size, or what is known and usual. */
@@ -84,7 +92,7 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     editions.find((e) => e.sizeKey === 'all');
   const set = prices.find((p) => p.sizeKey === picked?.key) ?? null;
   const { currency } = settings;
-  const { known, rests } = await knownCosts(
+  const { known, rests, paper } = await knownCosts(
     db,
     proofs,
     {
@@ -94,7 +102,19 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     },
     settings,
   );
+  const start = set?.currency === currency ? set.values : startPrice(known);
+  const limited = known.editionSize !== null;
+  const size = { sizeKey: picked?.key ?? '', paper, limited };
   return {
+    sheet: sheetOf(query.sheet),
+    compared: await comparedRoutes(db, size, start, currency),
+    /** The paper that it is compared on. */
+    paper,
+    editionSize: known.editionSize,
+    /** Numbers that can still be printed; null of an open edition. */
+    numbersLeft: numbersLeft(edition),
+    /** Ordered of this size in each whole month since it was offered. */
+    sold: await soldOf(db, { workId: work.id, sizeKey: size.sizeKey }, todayOf(settings)),
     work: { id: work.id, title: work.title },
     /** Rule of thumb, in the currency of the original's price. */
     third: work.price > 0 ? thirdOfOriginal(work.price) : null,
@@ -102,7 +122,7 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     picked: picked && { key: picked.key, label: picked.label },
     currency,
     set: set && { price: set.price, currency: set.currency, at: set.at },
-    start: set?.currency === currency ? set.values : startPrice(known),
+    start,
     /** What paper and ink of a print are known to cost, and what that rests on. */
     rests,
     ladder: offered.map((o) => {

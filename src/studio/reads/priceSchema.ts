@@ -101,6 +101,7 @@ export const PRICE_SCHEMA = object(['currency'], {
     runs: { type: 'integer', minimum: 1, maximum: 100_000 },
     seed: { type: 'integer', minimum: 0, maximum: 4_294_967_295 },
     lead: { type: 'integer', minimum: 0, maximum: 24 },
+    most: orNull(count),
     storage: money,
     small: atLeastOne,
     large: atLeastOne,

@@ -120,7 +120,8 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Sheet of prints ${plain(d, 'name')} written: ${plain(d, 'pieces')} pieces of ${plain(d, 'sizes')}.`,
   'sheet.settings': (d) =>
     `Settings sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} cells.`,
-  'priceList.kept': (d) => `Price list of ${plain(d, 'name')}, from ${plain(d, 'from')} on.`,
+  'priceList.kept': (d) =>
+    `Price list of ${plain(d, 'name')}, from ${plain(d, 'from')} on.`,
   'route.kept': (d) => `What ${plain(d, 'name')} asks for was kept.`,
   'errand.handedOver': (d) =>
     `${plain(d, 'number')} handed over to ${plain(d, 'to')}: ${plain(d, 'files')} ${Number(d.files) === 1 ? 'file' : 'files'}.`,

@@ -17,7 +17,7 @@ import { payBack, payBackBand, payBackSwings } from '../own';
 import { batchPaid, compareRoutes, inOrder, risingBreaks } from '../routes';
 import type { RouteCost, RoutePrices } from '../routes';
 import { priceForNet, readyChannel, saleThrough } from '../sale';
-import { simulate, usualPolicies } from '../simulate';
+import { simulateOver, usualPolicies } from '../simulate';
 import type { SimulatedPolicy } from '../simulate';
 import type { JobWarning, PriceAnswer, PriceJob } from './types';
 
@@ -105,15 +105,15 @@ function* simulated(
 ): Generator<number, SimulatedPolicy[] | null> {
   const asked = job.simulate;
   if (!asked || !terms) return null;
-  const route = (name: string) => totalOf(job.routes.find((r) => r.name === name)!);
+  const route = (name: string) => job.routes.find((r) => r.name === name)!;
   const { demand, months, small, large, batchRoute, singleRoute, ...rest } = asked;
-  return yield* simulate({
+  return yield* simulateOver({
     ...rest,
     terms,
     demand,
     months,
-    batch: route(batchRoute),
-    single: route(singleRoute)(1),
+    batchRoute: route(batchRoute),
+    singleRoute: route(singleRoute),
     policies: usualPolicies({ perMonth: meanDemand(demand), months, small, large }),
   });
 }

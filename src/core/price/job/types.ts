@@ -37,6 +37,7 @@ export interface PriceJob {
     runs: number;
     seed: number;
     lead: number;
+    most: number | null;
     storage: number;
     small: number;
     large: number;

@@ -113,7 +113,7 @@ it('batches are quoted the cheapest first, without those who print no so few', (
 
 it('a list is stored whole, and one that is not is refused', () => {
   expect(PRICE_LIST.read(PRICE_LIST.write(list()))).toEqual(list());
-  expect(() => PRICE_LIST.read({ ...PRICE_LIST.write(list()), rows: [{ from: 1 }] })).toThrow(
-    'price list',
-  );
+  expect(() =>
+    PRICE_LIST.read({ ...PRICE_LIST.write(list()), rows: [{ from: 1 }] }),
+  ).toThrow('price list');
 });

@@ -22,6 +22,7 @@ const job = (over: Partial<SimulationJob>): SimulationJob => ({
   months: 12,
   runs: 1000,
   lead: 1,
+  most: null,
   storage: 0,
   seed: 5,
   ...over,
@@ -105,4 +106,13 @@ it('a route that prints no single ones leaves what is missing lost', () => {
   const [found] = all({ single: null, policies: [usualPolicies(USUAL)[0]!] });
   expect(found!.sold).toBe(0);
   expect(found!.profit.mean).toBe(-4500);
+});
+
+it('no more is made than an edition has numbers', () => {
+  for (const p of all({ most: 7, runs: 200 })) {
+    expect(p.sold + p.left.mean).toBeLessThanOrEqual(7);
+    expect(p.left.high).toBeLessThanOrEqual(7);
+  }
+  const demand: Demand = { kind: 'observed', counts: [3] };
+  for (const p of all({ most: 7, runs: 1, demand })) expect(p.sold).toBeLessThanOrEqual(7);
 });

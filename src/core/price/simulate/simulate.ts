@@ -4,6 +4,8 @@ import type { Demand } from '../demand';
 import { asNumber } from '../exact';
 import { leftOfSale } from '../batch';
 import type { SaleTerms } from '../batch';
+import { batchPaid, inOrder } from '../routes';
+import type { RoutePrices } from '../routes';
 import type { Policy } from './policies';
 
 /** What is simulated: each month as many are wanted as `demand` says, by itself. */
@@ -18,8 +20,10 @@ export interface SimulationJob {
   months: number;
   /** How often all of the months are gone through. */
   runs: number;
-  /** Months that a batch takes to come; 0: it is there within the month in which it was ordered. */
+  /** Months that a batch takes; what is ordered again is there a month later at the earliest. */
   lead: number;
+  /** Prints that can be made in all: numbers left of an edition; null: as many as are wanted. */
+  most: number | null;
   /** What a print costs that lies there at the end of a month. */
   storage: number;
   seed: number;
@@ -93,14 +97,17 @@ function run(
   at: number,
   held: Held,
 ) {
-  const { terms, batch, single, lead, storage } = job;
+  const { terms, batch, single, lead, storage, most } = job;
   const left = asNumber(leftOfSale(terms));
   const coming: { month: number; quantity: number }[] = [];
   let [stock, cash, onWay, lost] = [0, -terms.once, 0, 0];
-  const order = (quantity: number, month: number) => {
+  let room = most ?? Infinity;
+  const order = (wish: number, month: number) => {
+    const quantity = Math.min(wish, room);
     const total = quantity > 0 ? batch(quantity) : null;
     if (total === null) return;
     cash -= total + terms.perPrint * quantity;
+    room -= quantity;
     onWay += quantity;
     held.orders++;
     coming.push({ month, quantity });
@@ -119,7 +126,8 @@ function run(
     stock -= sold;
     cash += sold * left;
     const missing = want - sold;
-    const made = policy.toOrder && single !== null ? missing : 0;
+    const made = policy.toOrder && single !== null ? Math.min(missing, room) : 0;
+    room -= made;
     cash += made * (left - (single ?? 0) - terms.perPrint);
     held.sold += sold + made;
     held.orders += made;
@@ -175,4 +183,24 @@ export function* simulate(job: SimulationJob): Generator<number, SimulatedPolicy
       lost: held.lostBy[m]! / runs,
     })),
   }));
+}
+
+/** What is simulated, as plain data: what batches and single prints come from are price lists. */
+export interface SimulationWish extends Omit<SimulationJob, 'batch' | 'single'> {
+  batchRoute: RoutePrices;
+  singleRoute: RoutePrices;
+}
+
+/** The same, with who prints by their lists; it can be handed to a thread. */
+export function simulateOver({
+  batchRoute,
+  singleRoute,
+  ...job
+}: SimulationWish): Generator<number, SimulatedPolicy[]> {
+  const [many, one] = [inOrder(batchRoute), inOrder(singleRoute)];
+  return simulate({
+    ...job,
+    batch: (quantity) => batchPaid(many, quantity)?.total ?? null,
+    single: batchPaid(one, 1)?.total ?? null,
+  });
 }

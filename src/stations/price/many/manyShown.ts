@@ -1,0 +1,145 @@
+import {
+  bestOf,
+  compareRoutes,
+  costOfHalf,
+  costOfImpression,
+  expectedOfBatches,
+  feesOf,
+  fittedDemand,
+  meanDemand,
+  soldToBreakEven,
+  batchPaid,
+  testFirst,
+  usualFees,
+} from '@/core/price';
+import type {
+  BatchExpected,
+  Demand,
+  DemandBecause,
+  PriceValues,
+  SaleTerms,
+  TestFirst,
+} from '@/core/price';
+import type { ValueOf } from '@/core/input';
+import type { ComparedRoute } from '../routes/comparedRoutes';
+import type { manyForm } from './manyForm';
+
+export type ManyAsked = ValueOf<(typeof manyForm)['fields']>;
+
+/** Batches that are looked at. */
+export const MOST_BATCH = 200;
+
+/** The best batch of one who prints. */
+export interface BestOfRoute {
+  route: ComparedRoute;
+  best: BatchExpected;
+  half: { quantity: number; loses: number } | null;
+  /** Sales that pay it; null: not even all of it. */
+  sold: number | null;
+  test: TestFirst | null;
+  batches: BatchExpected[];
+}
+
+export interface ManyShown {
+  demand: Demand;
+  because: DemandBecause;
+  /** Mean number wanted. */
+  mean: number;
+  terms: SaleTerms;
+  /** The one that is expected to leave most first. */
+  routes: BestOfRoute[];
+  /** The edition has room for no more; null where it does not hinder. */
+  capped: number | null;
+}
+
+/** What is sold of it, and what each sale leaves. */
+export interface ManyKnown {
+  start: PriceValues;
+  currency: string;
+  sold: readonly number[];
+  numbersLeft: number | null;
+  routes: readonly ComparedRoute[];
+}
+
+/** What a sale is reckoned with: the fees kept for the channel, else its usual ones. */
+export function termsFor(
+  { price, channel, unsoldWorth }: ManyAsked,
+  { start, currency }: Pick<ManyKnown, 'start' | 'currency'>,
+): SaleTerms {
+  const fees = channel === start.channel ? feesOf(start) : usualFees(channel, currency)!;
+  const part = new Map(costOfImpression(start).parts.map((p) => [p.part, p.amount]));
+  const each = ['finishing', 'packing', 'postage', 'labour'] as const;
+  return {
+    price,
+    share: fees.commission + fees.payment,
+    fixed: fees.fixed,
+    perPrint: each.reduce((sum, p) => sum + (part.get(p) ?? 0), 0),
+    once: start.capture + start.proofs,
+    unsoldWorth,
+  };
+}
+
+/** How many will be wanted: from what was sold, else from three guesses. */
+export function demandFor(
+  asked: ManyAsked,
+  sold: readonly number[],
+): { demand: Demand; because: DemandBecause } {
+  const { demand, because } = fittedDemand(sold, asked.months);
+  const { low, likely, high } = asked;
+  return demand && asked.wantedFrom === 'sales'
+    ? { demand, because }
+    : { demand: { kind: 'threePoint', low, likely, high }, because };
+}
+
+/** Every batch of everybody who prints, and the best of each. */
+export function manyShown(asked: ManyAsked, known: ManyKnown): ManyShown {
+  const { demand, because } = demandFor(asked, known.sold);
+  const terms = termsFor(asked, known);
+  const mean = meanDemand(demand);
+  const room = known.numbersLeft ?? MOST_BATCH;
+  const most = Math.min(MOST_BATCH, room);
+  const { cost } = compareRoutes(
+    known.routes.map((r) => r.prices),
+    1,
+    most,
+  );
+  const routes = known.routes
+    .flatMap((route): BestOfRoute[] => {
+      const { prices } = route;
+      const batches = expectedOfBatches(
+        terms,
+        demand,
+        mean,
+        cost.filter((c) => c.route === prices.name),
+      );
+      const best = bestOf(batches);
+      if (!best) return [];
+      const total = (quantity: number) => batchPaid(prices, quantity)?.total ?? null;
+      return [
+        {
+          route,
+          best,
+          batches,
+          half: costOfHalf(batches, best),
+          sold: soldToBreakEven(terms, best),
+          test: testFirst(total, best.quantity, asked.testFault),
+        },
+      ];
+    })
+    .sort((a, b) => b.best.expectedProfit - a.best.expectedProfit);
+  return {
+    demand,
+    because,
+    mean,
+    terms,
+    routes,
+    capped: known.numbersLeft !== null && routes[0]?.best.quantity === room ? room : null,
+  };
+}
+
+/** Guesses to begin with: what the sales say of so many months, widely. */
+export function firstGuesses(sold: readonly number[], months: number) {
+  const mean = sold.length === 0 ? 1 : sold.reduce((a, b) => a + b, 0) / sold.length;
+  const likely = Math.max(1, Math.round(mean * months));
+  return { low: Math.floor(likely / 2), likely, high: likely * 2 };
+}
