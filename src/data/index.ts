@@ -51,6 +51,7 @@ export * from './proof/referenceMark';
 export * from './edition/editions';
 export * from './edition/checkLedger';
 export * from './edition/editionsPage';
+export * from './price/channelTerms';
 export * from './price/priceLists';
 export * from './price/prices';
 export * from './finish/finishes';

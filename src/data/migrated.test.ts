@@ -7,6 +7,7 @@ import { sql } from 'drizzle-orm';
 import { link } from '@/core/edition';
 import { answersErrands, plainRecipe, routeKind, ruleOf } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
+import { CHANNELS, usualTerms } from '@/core/price';
 import { plainLayout } from '@/core/size';
 import { minor, mm } from '@/core/units';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
@@ -28,6 +29,7 @@ import { stationsOf } from './paper/paperNotes';
 import { paperNamed } from './paper/papers';
 import { paperWithStock, papersLow } from './paper/papersPage';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
+import { addChannelTerms, channelTermsAt, channelTermsNow } from './price/channelTerms';
 import { addPriceList, priceListsNow } from './price/priceLists';
 import { printFilesOf } from './prepare/printFiles';
 import { addProofPhotograph, proofPhotographsOf } from './proof/photographs';
@@ -598,5 +600,32 @@ it('carries a studio of before price lists: none is there, and what is kept stay
   await expect(
     db.write((tx) => tx.run(sql`UPDATE price_list SET name = 'x'`)),
   ).rejects.toThrow();
+  db.close();
+});
+
+it('carries a studio of before channels were kept: the usual fees hold, and what is kept stays', async () => {
+  await before('0034_channel_terms');
+  const db = await openDatabase(home);
+  const gallery = { channel: 'gallery', currency: 'EUR' };
+  const [early, late] = ['2026-11-20T10:00:00.000Z', '2026-11-22T10:00:00.000Z'];
+  expect(await channelTermsNow(db.read)).toEqual([]);
+  expect(await channelTermsAt(db.read, gallery, late)).toBeNull();
+  const terms = {
+    ...usualTerms(
+      CHANNELS.find((c) => c.id === 'gallery')!,
+      'EUR',
+    ),
+  };
+  const keep = (commission: number, at: string) =>
+    db.write((tx) =>
+      addChannelTerms(tx, { ...gallery, terms: { ...terms, commission }, at }),
+    );
+  await keep(0.35, early);
+  await keep(0.5, late);
+  expect((await channelTermsAt(db.read, gallery, early))!.terms.commission).toBe(0.35);
+  expect((await channelTermsAt(db.read, gallery, late))!.terms.commission).toBe(0.5);
+  expect(await channelTermsAt(db.read, { ...gallery, currency: 'JPY' }, late)).toBeNull();
+  expect(await channelTermsNow(db.read)).toHaveLength(1);
+  await expect(db.write((tx) => tx.run(sql`DELETE FROM channel_terms`))).rejects.toThrow();
   db.close();
 });

@@ -1,7 +1,7 @@
 import { minor } from '../units';
 import type { Minor } from '../units';
-import { usualFees } from './channels';
-import type { ChannelFees } from './channels';
+import { CHANNELS, feesOfLine, usualFees } from './channels';
+import type { ChannelFees, ChannelTerms } from './channels';
 import { feesAt } from './price';
 
 /** A price that was kept for a size of a work. */
@@ -11,6 +11,14 @@ export interface KeptPrice {
   /** Cost of one impression. */
   cost: Minor;
   fees: ChannelFees;
+  /** When it was kept. */
+  at: string;
+}
+
+/** What was kept of a channel, and when. */
+export interface KeptTerms {
+  terms: ChannelTerms;
+  at: string;
 }
 
 /** What one line of an order leaves, apart from its postage. */
@@ -19,27 +27,32 @@ export interface LineSale {
   cost: Minor | null;
   /** What the order's channel takes; null where nothing is known of that channel. */
   fees: Minor | null;
-  /** Whether the fees are those of a price kept for this channel, or its usual ones. */
+  /** Whether the fees are what was kept of this channel, or its usual ones. */
   basis: 'kept' | 'usual' | 'unknown';
 }
 
 /**
- * Cost and fees of a line, by the channel through which its order came. `kept`: the prices
- * kept for that size of that work until then, oldest first; the newest of the channel gives
- * its fees, the newest of any channel the cost.
+ * Cost and fees of a line, by the channel through which its order came. `terms`: what the studio
+ * kept of that channel until then, in the line's currency. `kept`: the prices kept for that size
+ * of that work until then, oldest first. Of the terms and the newest price of the channel the
+ * later gives its fees; the newest price of any channel gives the cost, but of a channel that
+ * prints itself only its own.
  * @example lineSale({ price: minor(8500), currency: 'EUR', copies: 1, channel: 'fair' }, []) // { cost: null, fees: 149, basis: 'usual' }
  */
 export function lineSale(
   line: { price: Minor; currency: string; copies: number; channel: string },
   kept: readonly KeptPrice[],
+  terms: KeptTerms | null = null,
 ): LineSale {
   const own = kept.filter((k) => k.currency === line.currency);
-  const cost = own.at(-1)?.cost;
   const ofChannel = own.filter((k) => k.channel === line.channel).at(-1);
+  const makes = CHANNELS.some((c) => c.id === line.channel && c.makes);
+  const cost = (makes ? ofChannel : own.at(-1))?.cost;
   const fees = ofChannel?.fees ?? usualFees(line.channel, line.currency);
+  const byTerms = terms !== null && !(ofChannel && ofChannel.at > terms.at);
   return {
     cost: cost === undefined ? null : minor(cost * line.copies),
-    fees: fees && feesAt(line.price, fees),
-    basis: ofChannel ? 'kept' : fees ? 'usual' : 'unknown',
+    fees: byTerms ? feesOfLine(line, terms.terms) : fees && feesAt(line.price, fees),
+    basis: byTerms || ofChannel ? 'kept' : fees ? 'usual' : 'unknown',
   };
 }

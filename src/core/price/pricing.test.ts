@@ -11,6 +11,7 @@ import {
   startPrice,
   thirdOfOriginal,
   usualFees,
+  usualTerms,
 } from '.';
 import type { KeptPrice } from '.';
 
@@ -71,6 +72,7 @@ describe('what a line of an order leaves follows its own channel', () => {
     currency: 'EUR',
     cost: minor(3000),
     fees: { commission: 0, payment: 0.029, fixed: minor(30) },
+    at: '2026-11-02T10:00:00.000Z',
     ...over,
   });
   const gallery = { commission: 0.35, payment: 0, fixed: minor(0) };
@@ -103,6 +105,31 @@ describe('what a line of an order leaves follows its own channel', () => {
       fees: null,
       basis: 'unknown',
     });
+  });
+
+  it('what was kept of the channel, where that is later than its price', () => {
+    const terms = {
+      ...usualTerms(
+        CHANNELS.find((c) => c.id === 'gallery')!,
+        'EUR',
+      ),
+      commission: 0.5,
+      framing: minor(1200),
+    };
+    const own = [kept({ channel: 'gallery', fees: gallery })];
+    const at = (day: string) => ({ terms, at: `2026-11-${day}T10:00:00.000Z` });
+    expect(lineSale(line, own, at('03'))).toMatchObject({ fees: 6200, basis: 'kept' });
+    expect(lineSale(line, own, at('01'))).toMatchObject({ fees: 3500, basis: 'kept' });
+    expect(lineSale(line, [], at('01'))).toMatchObject({ fees: 6200, basis: 'kept' });
+    // The frame is each copy's, the share the whole line's.
+    expect(lineSale({ ...line, copies: 3 }, own, at('03')).fees).toBe(5000 + 3600);
+  });
+
+  it('what others print costs what they ask, never what it costs here', () => {
+    const there = { ...line, channel: 'print on demand' };
+    expect(lineSale(there, [kept({})])).toMatchObject({ cost: null, basis: 'usual' });
+    const own = [kept({ channel: 'print on demand', cost: minor(2690) }), kept({})];
+    expect(lineSale(there, own).cost).toBe(2690);
   });
 
   it('copies cost each their own', () => {

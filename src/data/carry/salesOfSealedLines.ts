@@ -28,7 +28,7 @@ export const salesOfSealedLines: CarryStep = {
       JOIN order_line l ON l.order_id = o.id
       WHERE NOT EXISTS (SELECT 1 FROM line_sale x WHERE x.line_id = l.id) ORDER BY l.id`);
     for (const { lineId, postage, at, ...line } of rows) {
-      const sale = await saleOfLine(tx, { ...line, copies: 1 }, line.placedAt);
+      const sale = await saleOfLine(tx, { ...line, copies: 1 }, line.placedAt, null);
       await tx
         .insert(lineSales)
         .values({ lineId, ...sale, postage, currency: line.currency, at });

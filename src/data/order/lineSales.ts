@@ -1,9 +1,10 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { shareOut } from '@/core/order';
 import { feesOf, lineSale } from '@/core/price';
-import type { KeptPrice, LineSale } from '@/core/price';
+import type { KeptPrice, KeptTerms, LineSale } from '@/core/price';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../reading';
+import { channelTermsAt } from '../price/channelTerms';
 import { prices } from '../schema';
 import type { lineSales } from '../schema';
 import type { Order, OrderLine } from './orders';
@@ -19,15 +20,16 @@ export interface LineSold {
 }
 
 /**
- * Cost and fees of a line by the prices kept until its order came in, else by the first one
- * kept later. Goods have no reckoned cost.
+ * Cost and fees of a line by what was kept of its channel, and by the prices kept until its order
+ * came in, else by the first one kept later. Goods have no reckoned cost.
  */
 export async function saleOfLine(
   db: Reading,
   { workId, sizeKey, ...line }: LineSold,
   placedAt: string,
+  terms: KeptTerms | null,
 ): Promise<LineSale> {
-  if (workId === null || sizeKey === null) return lineSale(line, []);
+  if (workId === null || sizeKey === null) return lineSale(line, [], terms);
   const rows = await db
     .select()
     .from(prices)
@@ -39,8 +41,9 @@ export async function saleOfLine(
     currency: p.currency,
     cost: p.cost,
     fees: feesOf(p.values),
+    at: p.at,
   }));
-  return lineSale(line, kept);
+  return lineSale(line, kept, terms);
 }
 
 type Sale = Omit<typeof lineSales.$inferInsert, 'id' | 'at'>;
@@ -59,7 +62,12 @@ export async function salesOf(
   return Promise.all(
     lines.map(async ({ quantity: copies, ...line }, i) => ({
       lineId: line.id,
-      ...(await saleOfLine(db, { ...line, copies, channel }, placedAt)),
+      ...(await saleOfLine(
+        db,
+        { ...line, copies, channel },
+        placedAt,
+        await channelTermsAt(db, { channel, currency: line.currency }, placedAt),
+      )),
       postage: shares[i] as Minor,
       currency: line.currency,
     })),

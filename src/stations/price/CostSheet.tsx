@@ -125,6 +125,7 @@ export function CostSheet({ view, head }: { view: PriceView; head: React.ReactNo
           form={keeping.form}
           currency={currency}
           rests={view.rests}
+          channels={view.channels}
           onKeep={keeping.submit}
         />
       </Surface>

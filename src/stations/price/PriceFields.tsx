@@ -2,7 +2,6 @@
 import { useEffect } from 'react';
 import styled from 'styled-components';
 import { writeAmount, writePercent } from '@/core/input';
-import { usualFees } from '@/core/price';
 import { EnterForm, FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
@@ -41,11 +40,13 @@ export function PriceFields({
   form,
   currency,
   rests,
+  channels,
   onKeep,
 }: {
   form: Form;
   currency: string;
   rests: PriceView['rests'];
+  channels: PriceView['channels'];
   onKeep: () => void;
 }) {
   const channel = form.watch('channel') ?? '';
@@ -55,12 +56,12 @@ export function PriceFields({
   const chosen = dirtyFields.channel === true;
   const typed = FEES.some((name) => dirtyFields[name]);
   useEffect(() => {
-    const fees = usualFees(channel, currency);
+    const fees = channels.find((c) => c.channel === channel)?.terms;
     if (!chosen || typed || !fees) return;
     form.resetField('commission', { defaultValue: writePercent(fees.commission, locale) });
     form.resetField('payment', { defaultValue: writePercent(fees.payment, locale) });
     form.resetField('fixed', { defaultValue: writeAmount(fees.fixed, currency, locale) });
-  }, [channel, chosen, typed, currency, locale, form]);
+  }, [channel, chosen, typed, channels, currency, locale, form]);
   const field = { form, of: priceForm };
   return (
     <EnterForm onEnter={onKeep} verb="Keep">

@@ -4,6 +4,7 @@ import { NoSizes, SizePicker } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
 import { SheetTabs, useSheet } from '@/shell/frame';
 import { TitleBlock } from '@/shell/words';
+import { ChannelsSheet } from './channels/ChannelsSheet';
 import { CostSheet } from './CostSheet';
 import { ManySheet } from './many/ManySheet';
 import { RoutesSheet } from './routes/RoutesSheet';
@@ -14,6 +15,8 @@ import type { PriceView } from './view';
 const SUB: Record<SheetId, (currency: string) => string> = {
   cost: (currency) => `Price of one impression, all amounts in ${currency}`,
   routes: (currency) => `Who prints it, over how many at once, all amounts in ${currency}`,
+  channels: (currency) =>
+    `What one price leaves on every channel, all amounts in ${currency}`,
   many: (currency) => `How many to make at once, all amounts in ${currency}`,
 };
 
@@ -64,5 +67,6 @@ export function PriceStation(view: PriceView) {
   const key = `${work.id} ${picked.key}`;
   if (sheet === 'routes') return <RoutesSheet key={key} view={view} head={head} />;
   if (sheet === 'many') return <ManySheet key={key} view={view} head={head} />;
+  if (sheet === 'channels') return <ChannelsSheet key={key} view={view} head={head} />;
   return <CostSheet key={key} view={view} head={head} />;
 }

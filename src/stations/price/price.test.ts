@@ -2,8 +2,10 @@ import { inProcess, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { reckonPrice, startPrice } from '@/core/price';
 import { minor } from '@/core/units';
-import { addProofRound, readSettings, saveSettings } from '@/data';
+import { addPriceList, addProofRound, readSettings, saveSettings } from '@/data';
 import { keepPrice } from './actions';
+import { keepTerms } from './channels/actions';
+import { termsForm } from './channels/channelForms';
 import { priceForm } from './priceForm';
 import { loadPrice } from './view';
 
@@ -122,6 +124,111 @@ it.each([
   [{ channel: 'the moon' }, 'channel'],
 ])('keeps no price for %j and says why at its field', async (over, field) => {
   expect(await kept(over as Record<string, string>)).toMatchObject({
+    ok: false,
+    fields: { [field]: expect.any(String) },
+  });
+});
+
+const NO_TERMS = {
+  setUp: minor(0),
+  proofFee: minor(0),
+  leastQuantity: 1,
+  leastPaid: minor(0),
+};
+const NO_POST = {
+  postage: [],
+  freePostageFrom: null,
+  toCustomer: minor(0),
+  days: 5,
+  loses: '',
+};
+
+it('everybody who has a price for the size is compared; who has none is named', async () => {
+  const keep = (
+    name: string,
+    kind: 'onlineLab' | 'onDemand',
+    width: number,
+    currency = 'EUR',
+  ) =>
+    here.open.db.write((tx) =>
+      addPriceList(tx, {
+        name,
+        kind,
+        currency,
+        at: '2026-11-02T12:00:00.000Z',
+        values: {
+          from: '2026-11-02',
+          ...NO_TERMS,
+          rows: [
+            { size: { width, height: 400 }, paper: '', from: 1, to: null, each: 2400 },
+          ],
+          ...NO_POST,
+        },
+      }),
+    );
+  await keep('Tidewrack', 'onlineLab', 300);
+  await keep('Marrow', 'onlineLab', 250);
+  await keep('Overseas', 'onlineLab', 300, 'JPY');
+  await keep('Sandbar', 'onDemand', 300);
+  const { compared, channels, notReckoned } = await view();
+  expect(compared.routes.map((r) => r.prices.name)).toEqual(['Tidewrack']);
+  expect(compared.leftOut).toEqual([
+    { name: 'Marrow', why: 'noPrice' },
+    { name: 'Overseas', why: 'currency' },
+    // The edition of this size is numbered.
+    { name: 'Sandbar', why: 'numbered' },
+  ]);
+  expect(notReckoned).toEqual({ channel: 'print on demand', why: 'numbered' });
+  expect(channels.map((c) => c.channel)).not.toContain('print on demand');
+});
+
+const TERMS = {
+  channel: 'gallery',
+  commission: '35',
+  payment: '0',
+  advertising: '0',
+  fixed: '0',
+  listing: '0',
+  listingMonths: '1',
+  perMonth: '0',
+  day: '0',
+  dayHours: '0',
+  framing: '12',
+  saleOrReturn: 'yes',
+  daysUntilPaid: '45',
+};
+
+it('what a channel asks is kept for every work, and stands in its form again', async () => {
+  expect((await view()).channels.find((c) => c.channel === 'gallery')).toMatchObject({
+    keptOn: null,
+    terms: { commission: 0.4 },
+  });
+  expect(await keepTerms(TERMS)).toMatchObject({ ok: true });
+  const found = (await view()).channels.find((c) => c.channel === 'gallery')!;
+  expect(found.terms).toMatchObject({
+    commission: 0.35,
+    framing: 1200,
+    saleOrReturn: true,
+    daysUntilPaid: 45,
+  });
+  expect(found.keptOn).not.toBeNull();
+  const { saleOrReturn, ...terms } = found.terms;
+  expect(
+    termsForm.write(
+      { ...terms, channel: 'gallery', saleOrReturn: saleOrReturn ? 'yes' : 'no' },
+      EURO,
+    ),
+  ).toMatchObject({ commission: '35', framing: '12.00', saleOrReturn: 'yes' });
+});
+
+it.each([
+  [{ commission: '60', payment: '40' }, 'commission'],
+  [{ dayHours: '25' }, 'dayHours'],
+  [{ channel: 'the moon' }, 'channel'],
+  [{ framing: '1.234,50' }, 'framing'],
+  [{ listingMonths: '0' }, 'listingMonths'],
+])('keeps no terms for %j and says why at its field', async (over, field) => {
+  expect(await keepTerms({ ...TERMS, ...over })).toMatchObject({
     ok: false,
     fields: { [field]: expect.any(String) },
   });

@@ -2,6 +2,7 @@ export const SHEET_NAMES = {
   cost: 'Cost',
   routes: 'Who prints',
   many: 'How many',
+  channels: 'Channels',
 } as const;
 
 export type SheetId = keyof typeof SHEET_NAMES;

@@ -17,6 +17,8 @@ import {
   todayOf,
 } from '@/studio';
 import type { InkCost, PaperCost } from '@/studio';
+import { channelPace } from './channels/channelPace';
+import { knownChannels } from './channels/knownChannels';
 import { comparedRoutes } from './routes/comparedRoutes';
 import { numbersLeft, soldOf } from './many/soldOf';
 import { sheetOf } from './sheetNames';
@@ -105,9 +107,13 @@ export async function loadPrice(id: string, query: Record<string, string | undef
   const start = set?.currency === currency ? set.values : startPrice(known);
   const limited = known.editionSize !== null;
   const size = { sizeKey: picked?.key ?? '', paper, limited };
+  const compared = await comparedRoutes(db, size, start, currency);
   return {
     sheet: sheetOf(query.sheet),
-    compared: await comparedRoutes(db, size, start, currency),
+    compared,
+    ...(await knownChannels(db, { currency, limited, routes: compared.routes })),
+    /** Pieces that the studio sold a month through each channel, of late. */
+    channelPace: await channelPace(db, todayOf(settings)),
     /** The paper that it is compared on. */
     paper,
     editionSize: known.editionSize,
@@ -121,7 +127,7 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     workCurrency: work.currency,
     picked: picked && { key: picked.key, label: picked.label },
     currency,
-    set: set && { price: set.price, currency: set.currency, at: set.at },
+    set: set && { price: set.price, net: set.net, currency: set.currency, at: set.at },
     start,
     /** What paper and ink of a print are known to cost, and what that rests on. */
     rests,

@@ -122,6 +122,7 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Settings sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} cells.`,
   'priceList.kept': (d) =>
     `Price list of ${plain(d, 'name')}, from ${plain(d, 'from')} on.`,
+  'channel.kept': (d) => `What the channel ${plain(d, 'channel')} asks was kept.`,
   'route.kept': (d) => `What ${plain(d, 'name')} asks for was kept.`,
   'errand.handedOver': (d) =>
     `${plain(d, 'number')} handed over to ${plain(d, 'to')}: ${plain(d, 'files')} ${Number(d.files) === 1 ? 'file' : 'files'}.`,

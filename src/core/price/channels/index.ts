@@ -9,6 +9,7 @@ import { usualTerms } from './terms';
 import type { ChannelFees } from './terms';
 
 export type { Channel } from './channel';
+export * from './kept';
 export * from './terms';
 
 /** Every channel that a price can be made for and an order can come through. */

@@ -48,6 +48,6 @@ export function usualTerms(channel: Channel, currency: string): ChannelTerms {
     framing: of(),
     saleOrReturn: channel.saleOrReturn ?? false,
     daysUntilPaid: channel.daysUntilPaid ?? 0,
-    basePrice: channel.makes ? of() : null,
+    basePrice: null,
   };
 }

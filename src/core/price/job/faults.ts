@@ -1,15 +1,12 @@
 import { currencyDigits } from '../../units';
+import { takesAll } from '../channels';
 import { demandFault } from '../demand';
-import { add, exactly, signOf, subtract } from '../exact';
 import { sizeAlong } from '../ladder/rules';
 import { inOrder, routeFault } from '../routes';
 import type { JobFault, PriceJob } from './types';
 
 /** Batches that are compared at once. */
 export const MOST_QUANTITY = 10_000;
-
-const sumOf = (a: number, b: number, c: number) =>
-  add(exactly(a), add(exactly(b), exactly(c)));
 
 const isCurrency = (code: string): boolean => {
   try {
@@ -35,9 +32,7 @@ function routesFault({ routes, quantities: [from, to] }: PriceJob): JobFault | n
 /** Shares that leave nothing of any price. */
 function shareFault({ channel, channels }: PriceJob): JobFault | null {
   if (channel && channel.share >= 1) return { what: 'share', of: 'channel' };
-  const whole = channels?.of.find(
-    (c) => signOf(subtract(exactly(1), sumOf(c.commission, c.payment, c.advertising))) <= 0,
-  );
+  const whole = channels?.of.find(takesAll);
   return whole ? { what: 'share', of: whole.channel } : null;
 }
 

@@ -166,7 +166,13 @@ export function ManyChart({ shown, currency }: { shown: ManyShown; currency: str
         strokeDasharray="2 3"
       />
       <circle cx={atX} cy={y(best.expectedProfit)} r={4.5} fill="var(--blue)" />
-      <text x={atX + 8} y={y(best.expectedProfit) - 8} fontSize={11.5} fill="var(--blue)">
+      <text
+        x={atX + (atX > 480 ? -8 : 8)}
+        y={y(best.expectedProfit) - 8}
+        fontSize={11.5}
+        fill="var(--blue)"
+        textAnchor={atX > 480 ? 'end' : 'start'}
+      >
         best: {best.quantity}
       </text>
     </Plate>

@@ -23,14 +23,20 @@ import { simulationWish, useSimulation } from './useSimulation';
 const MONTHS = 12;
 const TEST_FAULT = 0.1;
 const WANTED = [
-  ['sales', 'from what was ordered'],
-  ['guesses', 'three guesses'],
+  ['sales', 'as ordered'],
+  ['guesses', 'by guess'],
 ] as const;
+
+/** Channels that sell what was made: one that prints itself needs no batch. */
+const sellsBatches = (channels: PriceView['channels']) =>
+  channels
+    .filter((c) => c.terms.basePrice === null)
+    .map((c) => [c.channel, c.channel] as const);
 
 /** What is asked at first: the price that is kept, a year, what was ordered where that tells. */
 const begun = ({ set, start, currency, sold, third }: PriceView): ManyAsked => ({
   price: set?.currency === currency ? set.price : (third ?? minor(0)),
-  channel: start.channel,
+  channel: start.channel === 'print on demand' ? 'private' : start.channel,
   months: MONTHS,
   wantedFrom: tells(fittedDemand(sold, MONTHS).because) ? 'sales' : 'guesses',
   ...firstGuesses(sold, MONTHS),
@@ -110,7 +116,11 @@ function ManySlip({
         </tbody>
       </SlipTable>
       {test && <Small>{test}</Small>}
-      <FormFields {...field} only={['price', 'channel', 'months']} />
+      <FormFields
+        {...field}
+        only={['price', 'channel', 'months']}
+        options={{ channel: sellsBatches(view.channels) }}
+      />
       <FormFields
         {...field}
         only={[
@@ -128,7 +138,7 @@ function ManySlip({
 
 /** How many at once: what is expected to be left, over every batch. */
 export function ManySheet({ view, head }: { view: PriceView; head: React.ReactNode }) {
-  const { currency, compared, sold, numbersLeft, start } = view;
+  const { currency, compared, sold, numbersLeft, start, channels } = view;
   const bench = useBench();
   const begin = begun(view);
   const { form, values: asked } = useLiveForm(
@@ -142,12 +152,12 @@ export function ManySheet({ view, head }: { view: PriceView; head: React.ReactNo
     () =>
       manyShown(JSON.parse(known) as ManyAsked, {
         start,
-        currency,
+        channels,
         sold,
         numbersLeft,
         routes: compared.routes,
       }),
-    [known, start, currency, sold, numbersLeft, compared],
+    [known, start, channels, sold, numbersLeft, compared],
   );
   const simulation = useSimulation(simulationWish(shown, asked, numbersLeft));
   return (

@@ -4,13 +4,11 @@ import {
   costOfHalf,
   costOfImpression,
   expectedOfBatches,
-  feesOf,
   fittedDemand,
   meanDemand,
   soldToBreakEven,
   batchPaid,
   testFirst,
-  usualFees,
 } from '@/core/price';
 import type {
   BatchExpected,
@@ -21,6 +19,7 @@ import type {
   TestFirst,
 } from '@/core/price';
 import type { ValueOf } from '@/core/input';
+import type { KnownChannel } from '../channels/channelsShown';
 import type { ComparedRoute } from '../routes/comparedRoutes';
 import type { manyForm } from './manyForm';
 
@@ -55,24 +54,28 @@ export interface ManyShown {
 /** What is sold of it, and what each sale leaves. */
 export interface ManyKnown {
   start: PriceValues;
-  currency: string;
+  channels: readonly KnownChannel[];
   sold: readonly number[];
   numbersLeft: number | null;
   routes: readonly ComparedRoute[];
 }
 
-/** What a sale is reckoned with: the fees kept for the channel, else its usual ones. */
+/** What a sale is reckoned with: what is kept of the channel, else what was typed for this size, else its usual fees. */
 export function termsFor(
   { price, channel, unsoldWorth }: ManyAsked,
-  { start, currency }: Pick<ManyKnown, 'start' | 'currency'>,
+  { start, channels }: Pick<ManyKnown, 'start' | 'channels'>,
 ): SaleTerms {
-  const fees = channel === start.channel ? feesOf(start) : usualFees(channel, currency)!;
+  const known = channels.find((c) => c.channel === channel)!;
+  // What was typed for this size holds where nothing was kept of the channel since.
+  const { commission, payment, fixed } =
+    channel === start.channel && known.keptOn === null ? start : known.terms;
+  const { advertising, listing, framing } = known.terms;
   const part = new Map(costOfImpression(start).parts.map((p) => [p.part, p.amount]));
   const each = ['finishing', 'packing', 'postage', 'labour'] as const;
   return {
     price,
-    share: fees.commission + fees.payment,
-    fixed: fees.fixed,
+    share: commission + payment + advertising,
+    fixed: fixed + listing + framing,
     perPrint: each.reduce((sum, p) => sum + (part.get(p) ?? 0), 0),
     once: start.capture + start.proofs,
     unsoldWorth,
