@@ -52,6 +52,7 @@ export * from './edition/editions';
 export * from './edition/checkLedger';
 export * from './edition/editionsPage';
 export * from './price/channelTerms';
+export * from './price/priceLadders';
 export * from './price/priceLists';
 export * from './price/prices';
 export * from './finish/finishes';

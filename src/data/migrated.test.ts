@@ -7,7 +7,7 @@ import { sql } from 'drizzle-orm';
 import { link } from '@/core/edition';
 import { answersErrands, plainRecipe, routeKind, ruleOf } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
-import { CHANNELS, usualTerms } from '@/core/price';
+import { CHANNELS, startPrice, usualTerms } from '@/core/price';
 import { plainLayout } from '@/core/size';
 import { minor, mm } from '@/core/units';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
@@ -30,7 +30,9 @@ import { paperNamed } from './paper/papers';
 import { paperWithStock, papersLow } from './paper/papersPage';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
 import { addChannelTerms, channelTermsAt, channelTermsNow } from './price/channelTerms';
+import { addPriceLadder, priceLadderOf } from './price/priceLadders';
 import { addPriceList, priceListsNow } from './price/priceLists';
+import { pricesOf } from './price/prices';
 import { printFilesOf } from './prepare/printFiles';
 import { addProofPhotograph, proofPhotographsOf } from './proof/photographs';
 import { addProofReading, proofReadingsOf, proofsOf } from './proof/proofs';
@@ -44,6 +46,11 @@ beforeEach(() => {
   home = mkdtempSync(join(tmpdir(), 'glassine-old-'));
 });
 afterEach(() => rmSync(home, { recursive: true }));
+
+const PRICE = startPrice({
+  currency: 'EUR',
+  ...{ printing: minor(2000), paper: null, capture: null, proofs: null, editionSize: null },
+});
 
 /** A paper, and what is said of a lot, as they were written before prices had days. */
 const linen = (at: string, setting = '') =>
@@ -627,5 +634,36 @@ it('carries a studio of before channels were kept: the usual fees hold, and what
   expect(await channelTermsAt(db.read, { ...gallery, currency: 'JPY' }, late)).toBeNull();
   expect(await channelTermsNow(db.read)).toHaveLength(1);
   await expect(db.write((tx) => tx.run(sql`DELETE FROM channel_terms`))).rejects.toThrow();
+  db.close();
+});
+
+it('carries a studio of before ladders: no rule is kept, and every price stays that of its margin', async () => {
+  await before('0035_price_ladders');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const at = '2026-11-20T10:00:00.000Z';
+  const { asked: _, ...old } = PRICE;
+  await client.executeMultiple(`
+    INSERT INTO work (title, artist, year, kind, medium, width_mm, height_mm, price_minor, currency, created_at)
+      VALUES ('Heron', 'Orla Fenn', 2026, 'original', 'oil', 300, 400, 90000, 'EUR', '${at}');
+    INSERT INTO price (work_id, size_key, channel, input, currency, cost_minor, fees_minor, price_minor, net_minor, at)
+      VALUES (1, 'isoA-A3', 'own site', '${JSON.stringify({ version: 1, ...old })}', 'EUR', 2000, 200, 8000, 5800, '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect(await priceLadderOf(db.read, 1)).toBeNull();
+  expect(await pricesOf(db.read, 1)).toMatchObject([
+    { price: 8000, net: 5800, values: { ...old, asked: null } },
+  ]);
+  const terms = {
+    rule: { by: 'hand' as const },
+    ...{ limitedTimes: 1, framedMore: 0, steps: null, ceiling: null },
+    rounding: { step: minor(100), less: minor(0) },
+    near: { size: 0.15, price: 0.1 },
+  };
+  await db.write((tx) => addPriceLadder(tx, { workId: 1, terms, currency: 'EUR', at }));
+  expect((await priceLadderOf(db.read, 1))!.terms).toEqual(terms);
+  await expect(
+    db.write((tx) => tx.run(sql`UPDATE price_ladder SET work_id = 2`)),
+  ).rejects.toThrow();
   db.close();
 });

@@ -116,6 +116,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   // Price, finish
   price: fact({ versioned: ['input'] }),
   price_list: fact({ versioned: ['list'] }),
+  price_ladder: fact({ versioned: ['terms'] }),
   channel_terms: fact({ versioned: ['terms'] }),
   finish: fact({ versioned: ['input'] }),
   // Order

@@ -70,6 +70,7 @@ describe('facts of earlier versions are read as they were meant', () => {
   it('a price as it was typed, in the currency that held then', () => {
     const read = PRICE_VALUES.read({ ...stored('price'), typedIn: 'EUR' });
     expect(read).toEqual({
+      asked: null,
       channel: 'gallery',
       printing: 950,
       paper: 640,

@@ -15,6 +15,8 @@ export interface PriceValues extends CostInput, ChannelFees {
   margin: number;
   /** The price is rounded up to a multiple of this. */
   step: Minor;
+  /** The price as it was set, whatever margin it leaves; null: that of the margin. */
+  asked: Minor | null;
 }
 
 const MONEY = [
@@ -59,10 +61,12 @@ function fromTyped({
 /** What a kept price was reckoned from, as it is stored. */
 export const PRICE_VALUES = defineVersioned<PriceValues>({
   name: 'price',
-  // Version 0: text as it was typed.
-  upgrades: [fromTyped],
+  // Version 0: text as it was typed. Version 1: every price was that of its margin.
+  upgrades: [fromTyped, (old) => ({ ...old, asked: null })],
   holds: (v) =>
-    typeof v.channel === 'string' && numbersIn(v, ...MONEY, ...SHARES, ...NUMBERS),
+    typeof v.channel === 'string' &&
+    numbersIn(v, ...MONEY, ...SHARES, ...NUMBERS) &&
+    (v.asked === null || numbersIn(v, 'asked')),
 });
 
 /** The fees among the values. */
@@ -72,14 +76,17 @@ export const feesOf = ({ commission, payment, fixed }: ChannelFees): ChannelFees
   fixed,
 });
 
-/** The price of one impression and what stays of it; `sale` is null when nothing would be left of any price. */
+/**
+ * The price of one impression and what stays of it: as it was set, else that of the margin; `sale`
+ * is null when nothing would be left of any price.
+ */
 export function reckonPrice(v: PriceValues): {
   cost: CostBreakdown;
   sale: SaleFigures | null;
 } {
   const cost = costOfImpression(v);
   const fees = feesOf(v);
-  const price = priceForMargin(cost.total, fees, v.margin, v.step);
+  const price = v.asked ?? priceForMargin(cost.total, fees, v.margin, v.step);
   return { cost, sale: price === null ? null : saleAt(price, cost.total, fees) };
 }
 

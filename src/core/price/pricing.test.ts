@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { minor } from '../units';
 import {
   CHANNELS,
+  PRICE_VALUES,
   breakEven,
   costOfImpression,
   lineSale,
@@ -27,6 +28,14 @@ const input = {
   postage: minor(610),
   hours: 0.5,
   hourlyRate: minor(2400),
+};
+const NOTHING = {
+  currency: 'EUR',
+  printing: null,
+  paper: null,
+  capture: null,
+  proofs: null,
+  editionSize: null,
 };
 const fees = { commission: 0.065, payment: 0.03, fixed: minor(45) };
 
@@ -177,4 +186,22 @@ it('a price starts with what is known, and never with nothing where it is', () =
   });
   expect(reckonPrice(startPrice(known)).sale).not.toBeNull();
   expect(thirdOfOriginal(minor(90_000))).toBe(30_000);
+});
+
+it('a price that was set is that price, whatever margin it leaves', () => {
+  const values = {
+    ...startPrice({ ...NOTHING, printing: minor(2000) }),
+    asked: minor(2100),
+  };
+  const { cost, sale } = reckonPrice(values);
+  expect(sale!.gross).toBe(2100);
+  expect(sale!.net).toBe(2100 - sale!.fees - cost.total);
+  expect(sale!.net).toBeLessThan(0);
+  // With a margin that leaves nothing of any price, what was set still is one.
+  expect(reckonPrice({ ...values, margin: 1 }).sale!.gross).toBe(2100);
+});
+
+it('a price of before prices could be set is that of its margin', () => {
+  const { asked: _, ...before } = startPrice({ ...NOTHING, printing: minor(2000) });
+  expect(PRICE_VALUES.read({ version: 1, ...before })).toEqual({ ...before, asked: null });
 });

@@ -40,5 +40,6 @@ export function startPrice(known: KnownCosts): PriceValues {
     ...usualFees('own site', known.currency)!,
     margin: 0.4,
     step: of(100),
+    asked: null,
   };
 }

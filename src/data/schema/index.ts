@@ -12,6 +12,7 @@ export * from './proof';
 export * from './edition';
 export * from './price';
 export * from './priceList';
+export * from './priceLadder';
 export * from './channelTerms';
 export * from './finish';
 export * from './order';

@@ -70,6 +70,7 @@ function PriceSlip({
       </Sentence>
       <Field {...field} name="margin" />
       <Field {...field} name="step" />
+      <Field {...field} name="asked" />
       {sale && found && (
         <FactList
           facts={[

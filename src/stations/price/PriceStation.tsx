@@ -6,6 +6,7 @@ import { SheetTabs, useSheet } from '@/shell/frame';
 import { TitleBlock } from '@/shell/words';
 import { ChannelsSheet } from './channels/ChannelsSheet';
 import { CostSheet } from './CostSheet';
+import { LadderSheet } from './ladder/LadderSheet';
 import { ManySheet } from './many/ManySheet';
 import { RoutesSheet } from './routes/RoutesSheet';
 import { SHEETS, SHEET_NAMES, sheetOf } from './sheetNames';
@@ -14,6 +15,7 @@ import type { PriceView } from './view';
 
 const SUB: Record<SheetId, (currency: string) => string> = {
   cost: (currency) => `Price of one impression, all amounts in ${currency}`,
+  ladder: (currency) => `What to ask over all sizes, all amounts in ${currency}`,
   routes: (currency) => `Who prints it, over how many at once, all amounts in ${currency}`,
   channels: (currency) =>
     `What one price leaves on every channel, all amounts in ${currency}`,
@@ -65,6 +67,7 @@ export function PriceStation(view: PriceView) {
       </Bench>
     );
   const key = `${work.id} ${picked.key}`;
+  if (sheet === 'ladder') return <LadderSheet key={key} view={view} head={head} />;
   if (sheet === 'routes') return <RoutesSheet key={key} view={view} head={head} />;
   if (sheet === 'many') return <ManySheet key={key} view={view} head={head} />;
   if (sheet === 'channels') return <ChannelsSheet key={key} view={view} head={head} />;

@@ -6,6 +6,7 @@ import { addPriceList, addProofRound, readSettings, saveSettings } from '@/data'
 import { keepPrice } from './actions';
 import { keepTerms } from './channels/actions';
 import { termsForm } from './channels/channelForms';
+import { keepLadder } from './ladder/actions';
 import { priceForm } from './priceForm';
 import { loadPrice } from './view';
 
@@ -229,6 +230,55 @@ it.each([
   [{ listingMonths: '0' }, 'listingMonths'],
 ])('keeps no terms for %j and says why at its field', async (over, field) => {
   expect(await keepTerms({ ...TERMS, ...over })).toMatchObject({
+    ok: false,
+    fields: { [field]: expect.any(String) },
+  });
+});
+
+const LADDER = {
+  by: 'hand',
+  throughSize: '',
+  throughPrice: '0',
+  andSize: '',
+  andPrice: '0',
+  originalPrice: '900',
+  share: '33',
+  margin: '40',
+  limitedTimes: '1',
+  every: '25',
+  up: '15',
+  rounding: '5',
+  ceiling: '',
+  workId: '1',
+};
+
+it('keeping a ladder writes a dated price for each size that has another, and its rule', async () => {
+  const before = (await here.rows<{ n: number }>('SELECT count(*) AS n FROM price'))[0]!.n;
+  const kept = await keepLadder({ ...LADDER, hand: JSON.stringify({ [SIZE]: 12_300 }) });
+  expect(kept).toEqual({ ok: true, value: 1 });
+  const now = await view();
+  expect(now.set).toMatchObject({ price: 12_500, currency: 'EUR' });
+  // The Cost sheet opens with the very price, whatever margin it leaves.
+  expect(reckonPrice(now.start).sale!.gross).toBe(12_500);
+  expect(now.start.asked).toBe(12_500);
+  expect(now.set!.net).toBe(reckonPrice(now.start).sale!.net);
+  expect(now.keptLadder).toMatchObject({ rule: { by: 'hand' }, steps: { by: 0.15 } });
+  // Kept again nothing is new: no price is written twice.
+  expect(await keepLadder({ ...LADDER, hand: JSON.stringify({ [SIZE]: 12_500 }) })).toEqual(
+    { ok: true, value: 0 },
+  );
+  const [after] = await here.rows<{ n: number }>('SELECT count(*) AS n FROM price');
+  expect(after!.n).toBe(before + 1);
+});
+
+it.each([
+  [{ by: 'chance' }, 'by'],
+  [{ every: '0' }, 'every'],
+  [{ rounding: '7' }, 'rounding'],
+  [{ ceiling: '1.234,50' }, 'ceiling'],
+  [{ hand: '{"a":"much"}' }, 'hand'],
+])('keeps no ladder for %j and says why', async (over, field) => {
+  expect(await keepLadder({ ...LADDER, hand: '{}', ...over })).toMatchObject({
     ok: false,
     fields: { [field]: expect.any(String) },
   });

@@ -1,4 +1,14 @@
-import { choice, decimal, defineForm, money, percent, text, whole } from '@/core/input';
+import {
+  choice,
+  decimal,
+  defineForm,
+  hinted,
+  money,
+  optional,
+  percent,
+  text,
+  whole,
+} from '@/core/input';
 import { CHANNEL_IDS } from '@/core/price';
 
 const MOST = 1e10;
@@ -23,6 +33,10 @@ export const priceForm = defineForm({
   fixed: cost('Fixed fee per sale'),
   margin: percent('Target margin', { min: 0, max: 95 }),
   step: money('Round up to', { above: 0, max: MOST }),
+  asked: hinted(
+    optional(money('Or ask', { min: 0, max: MOST })),
+    'empty: the price that the margin gives',
+  ),
 });
 
 /** The same, of one size of one work. */

@@ -1,5 +1,6 @@
 export const SHEET_NAMES = {
   cost: 'Cost',
+  ladder: 'Ladder',
   routes: 'Who prints',
   many: 'How many',
   channels: 'Channels',

@@ -1,83 +1,13 @@
 import { startPrice, thirdOfOriginal } from '@/core/price';
-import type { KnownCosts } from '@/core/price';
-import { ownCaptureCost } from '@/core/capture/plan';
-import { referenceProof } from '@/core/proof';
-import { sum } from '@/core/units';
-import type { Minor } from '@/core/units';
-import { editionsOf, getPaper, pricesOf, printFilesOf, printsHere, proofsOf } from '@/data';
-import type { BenchSettings, PaperRow, Proof, Reading } from '@/data';
-import {
-  inkCost,
-  loadWorkPage,
-  nominalExtent,
-  ofPrintFile,
-  offeredRungs,
-  paperCost,
-  printedExtent,
-  todayOf,
-} from '@/studio';
-import type { InkCost, PaperCost } from '@/studio';
+import { editionsOf, priceLadderOf, pricesOf, proofsOf } from '@/data';
+import { loadWorkPage, offeredRungs, todayOf } from '@/studio';
+import { knownCosts } from './knownCosts';
+import { editionOf, ladderSizes } from './ladder/ladderItems';
 import { channelPace } from './channels/channelPace';
 import { knownChannels } from './channels/knownChannels';
 import { comparedRoutes } from './routes/comparedRoutes';
 import { numbersLeft, soldOf } from './many/soldOf';
 import { sheetOf } from './sheetNames';
-
-/** What paper and ink of one print of a size cost, where that is known, in whatever currency. */
-async function printCosts(
-  db: Reading,
-  { workId, sizeKey }: { workId: number; sizeKey: string },
-  { paper, route }: { paper: PaperRow; route: string },
-  today: string,
-): Promise<{ paper: PaperCost | null; ink: InkCost | null }> {
-  const file = (await printFilesOf(db, workId)).find((f) => f.sizeKey === sizeKey) ?? null;
-  const thing = file && ofPrintFile(file);
-  const extent = thing ? printedExtent(thing, thing.ppi) : nominalExtent(sizeKey);
-  return {
-    paper: await paperCost(db, { workId, sizeKey }, paper, extent),
-    // Who prints elsewhere uses ink of their own.
-    ink: (await printsHere(db, route))
-      ? await inkCost(db, { file, sizeKey, paper }, today)
-      : null,
-  };
-}
-
-/** What the studio knows of the costs of a size, in the currency of the bench. */
-async function knownCosts(
-  db: Reading,
-  proofs: readonly Proof[],
-  size: { workId: number; sizeKey: string; editionSize: number | null },
-  settings: BenchSettings,
-): Promise<{
-  known: KnownCosts;
-  rests: Awaited<ReturnType<typeof printCosts>>;
-  /** Name of the paper of its reference; '' where there is none. */
-  paper: string;
-}> {
-  const { sizeKey, editionSize } = size;
-  const { currency, hire } = settings;
-  const own = proofs.filter((p) => p.sizeKey === sizeKey);
-  const reference = referenceProof(own, { sizeKey }) ?? own.at(-1);
-  const paper = reference && (await getPaper(db, reference.paperId));
-  const costs = own.filter((p) => p.currency === currency).map((p) => p.cost);
-  const [first, ...rest] = costs;
-  const rests =
-    paper && reference
-      ? await printCosts(db, size, { paper, route: reference.route }, todayOf(settings))
-      : { paper: null, ink: null };
-  const inBench = (cost: { amount: Minor; currency: string } | null) =>
-    cost?.currency === currency ? cost.amount : null;
-  const known = {
-    currency,
-    printing: inBench(rests.ink),
-    paper: inBench(rests.paper),
-    // Said in another currency it is not known in this one.
-    capture: hire.currency === currency ? ownCaptureCost(hire) : null,
-    proofs: first === undefined ? null : sum(first, ...rest),
-    editionSize,
-  };
-  return { known, rests, paper: paper?.name ?? '' };
-}
 
 /** The price station: the last reckoning of a size, or what is known and usual. */
 export async function loadPrice(id: string, query: Record<string, string | undefined>) {
@@ -89,9 +19,7 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     proofsOf(db, work.id),
     editionsOf(db, work.id),
   ]);
-  const edition =
-    editions.find((e) => e.sizeKey === picked?.key) ??
-    editions.find((e) => e.sizeKey === 'all');
+  const edition = editionOf(editions, picked?.key ?? '');
   const set = prices.find((p) => p.sizeKey === picked?.key) ?? null;
   const { currency } = settings;
   const { known, rests, paper } = await knownCosts(
@@ -107,6 +35,7 @@ export async function loadPrice(id: string, query: Record<string, string | undef
   const start = set?.currency === currency ? set.values : startPrice(known);
   const limited = known.editionSize !== null;
   const size = { sizeKey: picked?.key ?? '', paper, limited };
+  const lastLadder = await priceLadderOf(db, work.id);
   const compared = await comparedRoutes(db, size, start, currency);
   return {
     sheet: sheetOf(query.sheet),
@@ -131,6 +60,11 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     start,
     /** What paper and ink of a print are known to cost, and what that rests on. */
     rests,
+    master: page.master && { preview: page.master.preview },
+    sizes: await ladderSizes(page, offered),
+    original: { width: work.width, height: work.height },
+    /** By which rule the prices were made last, in the currency of the bench. */
+    keptLadder: lastLadder?.currency === currency ? lastLadder.terms : null,
     ladder: offered.map((o) => {
       const own = prices.find((p) => p.sizeKey === o.key);
       return {

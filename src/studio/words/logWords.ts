@@ -9,6 +9,7 @@ import { formatDay, formatMoney, minor } from '@/core/units';
 import type { Minor } from '@/core/units';
 import type { LogLine } from '@/data';
 import { INK_VERBS } from './inkLogWords';
+import { LADDER_WORDS } from './ladderWords';
 import { plain } from './logDetail';
 import type { Detail } from './logDetail';
 import { lotAmount as amountWords } from './lotWords';
@@ -122,6 +123,7 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Settings sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} cells.`,
   'priceList.kept': (d) =>
     `Price list of ${plain(d, 'name')}, from ${plain(d, 'from')} on.`,
+  'ladder.kept': (d) => `Prices of all sizes kept, by ${LADDER_WORDS[plain(d, 'by')] ?? plain(d, 'by')}.`,
   'channel.kept': (d) => `What the channel ${plain(d, 'channel')} asks was kept.`,
   'route.kept': (d) => `What ${plain(d, 'name')} asks for was kept.`,
   'errand.handedOver': (d) =>

@@ -1,3 +1,4 @@
+export * from './keptLadder';
 export * from './priceLadder';
 export { LADDER_RULES } from './rules';
 export type { Anchor, LadderRule } from './rules';

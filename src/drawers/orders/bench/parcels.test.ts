@@ -357,6 +357,7 @@ it('what it left counts the channel’s fees and the postage that was paid', asy
 });
 
 const PRICE = {
+  asked: null,
   printing: minor(2000),
   paper: minor(0),
   capture: minor(0),

@@ -1,0 +1,242 @@
+'use client';
+import { scaleLinear } from 'd3';
+import type { Ladder } from '@/core/price';
+import { Plate } from '@/shell/drawing';
+import { useFormat } from '@/shell/figures';
+import type { Format } from '@/shell/figures';
+import type { LadderSize } from './ladderShown';
+
+const WIDTH = 742;
+const HEIGHT = 400;
+const SHELF = 336;
+const LEFT = 20;
+const RIGHT = 690;
+const TOP = 26;
+/** The largest print is so high, px. */
+const TALLEST = 96;
+
+const figuresOf = (
+  { rows }: Ladder,
+  sizes: readonly LadderSize[],
+  format: Format,
+  currency: string,
+) => ({
+  heads: [
+    'size',
+    'edition',
+    'sold',
+    `asked, ${currency}`,
+    'the last one',
+    'cost',
+    'kept now',
+  ],
+  rows: rows.map((row) => {
+    const size = sizes.find((s) => s.key === row.id)!;
+    return [
+      size.label,
+      size.edition === null ? 'open' : `of ${size.edition}`,
+      size.sold,
+      row.price === null ? '–' : format.amount(row.price),
+      row.last === null ? '–' : format.amount(row.last),
+      size.costKnown ? format.amount(size.cost) : 'not known',
+      size.kept === null ? '–' : format.amount(size.kept),
+    ];
+  }),
+});
+
+/** Prints to one scale on a shelf, a pole on each as high as its price, a rung for each step of its edition. */
+export function LadderDrawing({
+  ladder,
+  sizes,
+  picked,
+  preview,
+  currency,
+}: {
+  ladder: Ladder;
+  sizes: readonly LadderSize[];
+  picked: string;
+  preview: string | null;
+  currency: string;
+}) {
+  const format = useFormat();
+  const { rows } = ladder;
+  const tops = rows.flatMap((r, i) => [
+    r.price ?? 0,
+    r.last ?? 0,
+    sizes[i]?.kept ?? 0,
+    sizes[i]?.costKnown ? sizes[i].cost : 0,
+  ]);
+  const y = scaleLinear()
+    .domain([0, Math.max(1, ...tops)])
+    .nice(5)
+    .range([SHELF, TOP]);
+  const tallest = Math.max(...sizes.map((s) => s.height));
+  const widest = (RIGHT - LEFT) / Math.max(1, sizes.length);
+  const scale = Math.min(
+    TALLEST / tallest,
+    (widest * 0.62) / Math.max(...sizes.map((s) => s.width)),
+  );
+  const drawn = sizes.map((size, i) => ({
+    size,
+    row: rows.find((r) => r.id === size.key)!,
+    x: LEFT + widest * (i + 0.5),
+    w: size.width * scale,
+    h: size.height * scale,
+  }));
+  // Of what is not known no cost is drawn.
+  const costed = drawn.filter((d) => d.size.costKnown);
+  const dearest = costed.at(-1);
+  return (
+    <Plate
+      name="The ladder of prices"
+      width={WIDTH}
+      height={HEIGHT}
+      figures={figuresOf(ladder, sizes, format, currency)}
+      said={drawn
+        .map(
+          ({ size, row }) =>
+            `${size.label}: ${row.price === null ? 'no price' : format.money(row.price)}`,
+        )
+        .join(', ')}
+    >
+      <g data-axis fontSize={11} fill="var(--ink)">
+        {y
+          .ticks(5)
+          .filter((v) => v > 0)
+          .map((v) => (
+            <g key={v}>
+              <path
+                d={`M${LEFT} ${y(v)}H${RIGHT}`}
+                stroke="#9a9a9a"
+                strokeDasharray="1 4"
+              />
+              <text x={RIGHT + 6} y={y(v) + 4}>
+                {format.amount(v)}
+              </text>
+            </g>
+          ))}
+        <text x={RIGHT + 6} y={SHELF + 4}>
+          {currency}
+        </text>
+        <text x={LEFT} y={TOP - 10}>
+          asked, over the size; prints to one scale; rungs: steps as the edition sells
+        </text>
+      </g>
+      {costed.length > 0 && (
+        <path
+          d={`M${costed.map((d) => `${d.x} ${y(d.size.cost)}`).join('L')}`}
+          fill="none"
+          stroke="var(--ochre)"
+          strokeWidth={1.4}
+          strokeDasharray="5 3"
+        />
+      )}
+      {dearest && (
+        <text
+          x={dearest.x + dearest.w / 2 + 8}
+          y={y(dearest.size.cost) - 5}
+          fontSize={11}
+          fill="var(--ochre)"
+        >
+          cost {format.amount(dearest.size.cost)}
+        </text>
+      )}
+      {drawn.map(({ size, row, x, w, h }) => {
+        const on = size.key === picked;
+        const foot = SHELF - h;
+        const reach = row.price === null ? foot : Math.min(foot, y(row.price));
+        return (
+          <g key={size.key}>
+            {row.price !== null && (
+              <path d={`M${x} ${foot}V${reach}`} stroke="#161616" strokeWidth={1.2} />
+            )}
+            {row.last !== null && row.price !== null && (
+              <path
+                d={`M${x} ${reach}V${Math.min(reach, y(row.last))}`}
+                stroke="#161616"
+                strokeWidth={1}
+                strokeDasharray="1 3"
+              />
+            )}
+            {size.edition !== null
+              ? row.steps.map((s) => (
+                  <path
+                    key={s.from}
+                    d={`M${x - 7} ${y(s.price)}h14`}
+                    stroke="#161616"
+                    strokeWidth={s.price === row.price ? 3.4 : 1.2}
+                  />
+                ))
+              : row.price !== null && (
+                  <circle cx={x} cy={y(row.price)} r={4} fill="#161616" />
+                )}
+            <rect
+              x={x - w / 2}
+              y={foot}
+              width={w}
+              height={h}
+              fill="#fdfdfd"
+              stroke={on ? 'var(--blue)' : '#555'}
+              strokeWidth={on ? 2.4 : 0.8}
+            />
+            {preview && (
+              <image
+                href={preview}
+                x={x - w / 2 + w * 0.06}
+                y={foot + w * 0.06}
+                width={w * 0.88}
+                height={Math.max(1, h - w * 0.12)}
+                preserveAspectRatio="xMidYMid slice"
+              />
+            )}
+            {row.price !== null && (
+              <text
+                x={x + 12}
+                y={y(row.price) + 5}
+                fontSize={on ? 19 : 16}
+                fontWeight={on ? 600 : 400}
+                fontFamily="Newsreader, serif"
+                fill="var(--ink)"
+              >
+                {format.amount(row.price)}
+              </text>
+            )}
+            <text
+              x={x}
+              y={SHELF + 18}
+              textAnchor="middle"
+              fontSize={12}
+              fontWeight={on ? 600 : 400}
+              fill={on ? 'var(--blue)' : 'var(--ink)'}
+            >
+              {size.label}
+            </text>
+            <text
+              x={x}
+              y={SHELF + 34}
+              textAnchor="middle"
+              fontSize={12.5}
+              fontStyle="italic"
+              fontFamily="Newsreader, serif"
+              fill="var(--ink)"
+            >
+              {size.edition === null ? 'open' : `of ${size.edition}`}
+            </text>
+            {size.kept !== row.price && (
+              <text
+                x={x}
+                y={SHELF + 50}
+                textAnchor="middle"
+                fontSize={11}
+                fill="var(--soft)"
+              >
+                {size.kept === null ? 'none kept' : `kept ${format.amount(size.kept)}`}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <path d={`M${LEFT} ${SHELF}H${RIGHT}`} stroke="#444" strokeWidth={1.4} />
+    </Plate>
+  );
+}
