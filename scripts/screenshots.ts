@@ -14,7 +14,7 @@ const VIEWS: Record<string, string> = {
   proof: '/works/10/proof?paper=4',
   measured: '/works/1/proof?sheet=measured&size=metricFrames-70x100',
   edition: '/works/1/edition?size=metricFrames-50x70&impression=number:12',
-  price: '/works/1/price?size=metricFrames-50x70',
+  price: '/works/1/price?sheet=ladder&size=metricFrames-50x70',
   finish: '/works/1/finish?size=metricFrames-50x70',
   pack: '/orders/0461?parcel=62',
   papers: '/papers?paper=5',

@@ -1,4 +1,4 @@
-import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, sqliteTable } from 'drizzle-orm/sqlite-core';
 import { PRICE_LADDER } from '@/core/price';
 import { at, currency, id, versioned } from './columns';
 import { workId } from './work';

@@ -8,6 +8,7 @@ import { ChannelsSheet } from './channels/ChannelsSheet';
 import { CostSheet } from './CostSheet';
 import { LadderSheet } from './ladder/LadderSheet';
 import { ManySheet } from './many/ManySheet';
+import { OwnSheet } from './own/OwnSheet';
 import { RoutesSheet } from './routes/RoutesSheet';
 import { SHEETS, SHEET_NAMES, sheetOf } from './sheetNames';
 import type { SheetId } from './sheetNames';
@@ -19,6 +20,8 @@ const SUB: Record<SheetId, (currency: string) => string> = {
   routes: (currency) => `Who prints it, over how many at once, all amounts in ${currency}`,
   channels: (currency) =>
     `What one price leaves on every channel, all amounts in ${currency}`,
+  own: (currency) =>
+    `One’s own printer against what others ask, all amounts in ${currency}`,
   many: (currency) => `How many to make at once, all amounts in ${currency}`,
 };
 
@@ -70,6 +73,7 @@ export function PriceStation(view: PriceView) {
   if (sheet === 'ladder') return <LadderSheet key={key} view={view} head={head} />;
   if (sheet === 'routes') return <RoutesSheet key={key} view={view} head={head} />;
   if (sheet === 'many') return <ManySheet key={key} view={view} head={head} />;
+  if (sheet === 'own') return <OwnSheet key={key} view={view} head={head} />;
   if (sheet === 'channels') return <ChannelsSheet key={key} view={view} head={head} />;
   return <CostSheet key={key} view={view} head={head} />;
 }

@@ -4,6 +4,7 @@ export const SHEET_NAMES = {
   routes: 'Who prints',
   many: 'How many',
   channels: 'Channels',
+  own: 'One’s own',
 } as const;
 
 export type SheetId = keyof typeof SHEET_NAMES;

@@ -160,7 +160,14 @@ function jobOf(written: WrittenJob): PriceJob {
     quantities: written.quantities ?? [1, 200],
     channel: channel && { fixed: 0, perMonth: 0, ...channel },
     routes: routes.map((r) => ({ setUp: 0, leastQuantity: 1, postage: [], ...r })),
-    simulate: simulate && { runs: 1000, seed: 1, lead: 0, most: null, storage: 0, ...simulate },
+    simulate: simulate && {
+      runs: 1000,
+      seed: 1,
+      lead: 0,
+      most: null,
+      storage: 0,
+      ...simulate,
+    },
     channels: channelsOf(written.channels),
     ladder: ladderOf(written.ladder),
     printer: printer && {

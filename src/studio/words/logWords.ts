@@ -123,7 +123,8 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Settings sheet ${plain(d, 'name')} written: ${plain(d, 'pieces')} cells.`,
   'priceList.kept': (d) =>
     `Price list of ${plain(d, 'name')}, from ${plain(d, 'from')} on.`,
-  'ladder.kept': (d) => `Prices of all sizes kept, by ${LADDER_WORDS[plain(d, 'by')] ?? plain(d, 'by')}.`,
+  'ladder.kept': (d) =>
+    `Prices of all sizes kept, by ${LADDER_WORDS[plain(d, 'by')] ?? plain(d, 'by')}.`,
   'channel.kept': (d) => `What the channel ${plain(d, 'channel')} asks was kept.`,
   'route.kept': (d) => `What ${plain(d, 'name')} asks for was kept.`,
   'errand.handedOver': (d) =>

@@ -51,3 +51,16 @@ export function payBack(f: PayBackFigures): PayBack {
   }
   return { prints, months: null };
 }
+
+/**
+ * What is saved less what was paid, at the beginning and at the end of each of some months.
+ * @example savedAfter({ first: 1000, perMonth: 0, elsewhere: 300, own: 200, pace: 4, growth: 0 }, 3) // [-1000, -600, -200, 200]
+ */
+export function savedAfter(f: PayBackFigures, months: number): number[] {
+  const grows = (1 + f.growth) ** (1 / 12);
+  let [saved, pace] = [-f.first, f.pace];
+  const all = [saved];
+  for (let month = 0; month < months; month++, pace *= grows)
+    all.push((saved += pace * (f.elsewhere - f.own) - f.perMonth));
+  return all;
+}

@@ -23,7 +23,7 @@ export function TermsSlip({
   const start = termsForm.write(
     {
       ...terms,
-      channel: channel as never,
+      channel: channel,
       saleOrReturn: terms.saleOrReturn ? 'yes' : 'no',
     },
     useBench(),

@@ -1,6 +1,6 @@
 'use server';
 import { costOfImpression, feesOf, saleAt } from '@/core/price';
-import { addPrice, addPriceLadder } from '@/data';
+import { addPrice, addPriceLadder, getWork } from '@/data';
 import { act, refuse, sizeFault } from '@/studio';
 import type { Answer } from '@/core/input';
 import { loadPrice } from '../view';
@@ -13,8 +13,10 @@ import { ladderShown, ladderTerms } from './ladderShown';
  * has another one now. Answers how many prices are new. What was sold stays as it was.
  */
 export async function keepLadder(typed: unknown): Promise<Answer<number>> {
-  return act(keepLadderForm, typed, {}, async (v, { write, at }) => {
+  return act(keepLadderForm, typed, {}, async (v, { studio, write, at }) => {
     const { workId, hand, ...asked } = v;
+    if (!(await getWork(studio.db.read, workId)))
+      return refuse('This work is not there any more. What you typed is still here.');
     const view = await loadPrice(String(workId), {});
     const known = ladderKnown(view);
     const { currency } = known;

@@ -3,6 +3,7 @@ import { area, line, scaleLinear } from 'd3';
 import type { BatchExpected } from '@/core/price';
 import { Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
+import { MoneyAxis } from '../MoneyAxis';
 import type { ManyShown } from './manyShown';
 
 const WIDTH = 742;
@@ -79,25 +80,14 @@ export function ManyChart({ shown, currency }: { shown: ManyShown; currency: str
         )
         .join('. ')}.`}
     >
+      <MoneyAxis
+        y={y}
+        lines={6}
+        box={BOX}
+        currency={currency}
+        said="left when so many are made at once; eight times in ten within the band"
+      />
       <g data-axis fontSize={11} fill="var(--ink)">
-        {y.ticks(6).map((v) => (
-          <g key={v}>
-            <path
-              d={`M${BOX.left} ${y(v)}H${BOX.right}`}
-              stroke={v === 0 ? '#444' : '#9a9a9a'}
-              strokeDasharray={v === 0 ? undefined : '1 4'}
-            />
-            <text x={BOX.left - 7} y={y(v) + 4} textAnchor="end">
-              {amount(v)}
-            </text>
-          </g>
-        ))}
-        <text x={BOX.left - 7} y={BOX.top - 10} textAnchor="end">
-          {currency}
-        </text>
-        <text x={BOX.left} y={BOX.top - 10}>
-          left when so many are made at once; eight times in ten within the band
-        </text>
         {x
           .ticks(8)
           .filter(Number.isInteger)

@@ -117,7 +117,7 @@ it('a batch that loses is said to lose', () => {
 
 it('what was kept of a channel counts, else what was typed for this size', () => {
   const of = (channels: ManyKnown['channels'], channel = 'own site') =>
-    manyShown({ ...asked, channel: channel as never }, { ...known, channels }).terms;
+    manyShown({ ...asked, channel: channel }, { ...known, channels }).terms;
   expect(of(known.channels)).toMatchObject({ share: 0.029, fixed: 30 });
   const kept = known.channels.map((c) =>
     c.channel === 'own site'

@@ -4,6 +4,7 @@ import type { Comparison } from '@/core/price';
 import { Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { Format } from '@/shell/figures';
+import { MoneyAxis } from '../MoneyAxis';
 
 const WIDTH = 742;
 const HEIGHT = 480;
@@ -97,25 +98,14 @@ export function RoutesChart({
         .map((r) => `From ${r.from} on ${r.route ?? 'nobody'} is cheapest`)
         .join('. ')}.`}
     >
+      <MoneyAxis
+        y={y}
+        lines={5}
+        box={BOX}
+        currency={currency}
+        said="each print, when so many are made at once"
+      />
       <g data-axis fontSize={11} fill="var(--ink)">
-        {y.ticks(5).map((v) => (
-          <g key={v}>
-            <path
-              d={`M${BOX.left} ${y(v)}H${BOX.right}`}
-              stroke="#9a9a9a"
-              strokeDasharray="1 4"
-            />
-            <text x={BOX.left - 7} y={y(v) + 4} textAnchor="end">
-              {format.amount(v)}
-            </text>
-          </g>
-        ))}
-        <text x={BOX.left - 7} y={BOX.top - 9} textAnchor="end">
-          {currency}
-        </text>
-        <text x={BOX.left} y={BOX.top - 9}>
-          each print, when so many are made at once
-        </text>
         {TICKS.map((q) => (
           <text key={q} x={x(q)} y={BOX.bottom + 34} textAnchor="middle">
             {q}

@@ -1,0 +1,172 @@
+import { readFileSync, rmSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { addRoute, openDatabase } from '@/data';
+import { writeMaster } from './fixtures';
+import { serious } from './support/axe';
+import { choose } from './support/choose';
+import { opened } from './support/opened';
+import { seedStudio } from './support/seedStudio';
+import { StudioServer } from './support/studioServer';
+
+const HOME = '/tmp/glassine-price';
+const at = '2026-11-20T10:00:00.000Z';
+const server = new StudioServer(HOME, 4172);
+
+test.beforeAll(async () => {
+  rmSync(HOME, { recursive: true, force: true });
+  await seedStudio(HOME, { editionOf: 30, numbered: 0, orders: 0 });
+  const db = await openDatabase(HOME);
+  const wants = { leastPpi: 0, target: 'srgb', press: '', bits: 8, format: 'tiff' };
+  const own = { name: 'Own printer', kind: 'ownPrinter', folder: '', inkSet: '' };
+  await db.write((tx) => addRoute(tx, { ...own, wants, at } as never));
+  db.close();
+  await server.start();
+  const answer = await fetch(`${server.url}/api/masters?work=1&name=slack.tif`, {
+    method: 'PUT',
+    body: readFileSync(await writeMaster('slack.tif', 900, 1200)),
+  });
+  expect(answer.status).toBe(201);
+});
+test.afterAll(() => server.kill());
+test.describe.configure({ mode: 'serial' });
+
+const slip = (page: Page, name: string) =>
+  page.getByRole('complementary', { name, exact: true });
+
+/** Writes a list down by hand, as somebody reads it off a page. */
+async function writeList(
+  page: Page,
+  name: string,
+  kind: string,
+  over: Record<string, string>,
+) {
+  await opened(page, `${server.url}/prices?new=1`);
+  const form = slip(page, 'A price list');
+  await form.getByLabel('Who prints').first().fill(name);
+  await page.keyboard.press('Tab');
+  await choose(form, 'What they are', kind);
+  for (const [label, text] of Object.entries(over))
+    await form.getByLabel(label, { exact: true }).fill(text);
+  await form.getByRole('button', { name: 'Keep this list' }).click();
+  await expect(slip(page, name)).toBeVisible();
+}
+
+test('who prints twenty of 30 × 40, over four routes', async ({ page }) => {
+  // What one costs here, so that the own printer is compared, too.
+  await opened(page, `${server.url}/works/1/price`);
+  await page.getByLabel('Printing', { exact: true }).fill('2.40');
+  await page.getByLabel('Paper', { exact: true }).fill('13.00');
+  await page.getByLabel('Spoilage', { exact: true }).fill('0');
+  await page.getByRole('button', { name: 'Keep this price' }).click();
+  await expect
+    .poll(() => server.rows('SELECT count(*) AS n FROM price'))
+    .toEqual([{ n: 1 }]);
+
+  await writeList(page, 'Quayside Studio', 'print studio', {
+    Prices: 'm²; ; ; ; 150.00',
+    'Set-up of a batch': '12.00',
+    'Here after': '8',
+  });
+  await writeList(page, 'Tidewrack', 'online lab', {
+    Prices:
+      '30 x 40 cm; ; 1; ; 24.00\n30 x 40 cm; ; 10; ; 17.00\n30 x 40 cm; ; 25; ; 11.50',
+    'Set-up of a batch': '15.00',
+    'Postage of a batch': '5; 6.90\n; 9.90',
+    'Here after': '6',
+    'What is lost there': 'colour a little muted',
+  });
+  await writeList(page, 'Marrow Lab', 'online lab', { Prices: 'A3; ; ; ; 19.00' });
+
+  await opened(page, `${server.url}/works/1/price?sheet=routes`);
+  const who = slip(page, 'Who prints it');
+  const many = page.getByRole('table', { name: 'Who prints so many' });
+  await expect(many.getByRole('row')).toHaveCount(4);
+  await expect(page.getByText('Marrow Lab is not compared')).toBeVisible();
+  await expect(who.getByText('Own printer prints them for €308.00')).toBeVisible();
+  await expect(
+    who.getByText('25 cost less than 20, €312.40 instead of €364.90'),
+  ).toBeVisible();
+  await expect(many.getByText('colour a little muted')).toBeVisible();
+  // With the real steps: from 28 on the lab is the cheapest.
+  await who.getByLabel('How many at once').fill('30');
+  await expect(who.getByText('cheapest: Tidewrack')).toBeVisible();
+  await expect(
+    page.getByText(/cheapest: Own printer from 1, Tidewrack from \d+/),
+  ).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Figures of Who prints, over how many' }).click();
+  await expect(page.getByRole('dialog').getByRole('cell', { name: '364.90' })).toHaveCount(
+    0,
+  );
+  await expect(
+    page.getByRole('dialog').getByRole('columnheader', { name: 'Tidewrack, each' }),
+  ).toBeVisible();
+  await page.keyboard.press('Escape');
+  expect(await serious(page)).toEqual([]);
+});
+
+test('how many pay best, gone through a thousand times, and stopped by nobody', async ({
+  page,
+}) => {
+  await opened(page, `${server.url}/works/1/price?sheet=many`);
+  const many = slip(page, 'How many');
+  await expect(many.getByText('too little to tell')).toBeVisible();
+  await many.getByLabel('Price asked').fill('80');
+  await many.getByLabel('At the least').fill('6');
+  await many.getByLabel('Likely').fill('12');
+  await many.getByLabel('At the most').fill('20');
+  await expect(many.getByText(/\d+ from Own printer leave €/)).toBeVisible();
+  await page.getByRole('button', { name: /Go through 12 months/ }).click();
+  const ways = page.getByRole('table', { name: 'Ways of keeping stock' });
+  await expect(ways.getByRole('row')).toHaveCount(5, { timeout: 30_000 });
+  await many.getByLabel('Price asked').fill('90');
+  await expect(page.getByText('Of before something was changed')).toBeVisible();
+  // A guess out of order is said at its field, and the drawing stays.
+  await many.getByLabel('Likely').fill('30');
+  await expect(many.getByText('it is less than what is likely')).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+});
+
+test('a price side by side on every channel, with what the gallery really asks', async ({
+  page,
+}) => {
+  await opened(page, `${server.url}/works/1/price?sheet=channels`);
+  const side = page.getByRole('table', { name: 'Side by side' });
+  await slip(page, 'Channels').getByLabel('Price asked').fill('100');
+  await expect(side.getByRole('row', { name: /^gallery 40\.00/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Change what gallery asks' }).click();
+  const terms = slip(page, 'What gallery asks');
+  await terms.getByLabel('Commission').fill('50');
+  await terms.getByLabel('Framing a piece for it').fill('12');
+  await terms.getByRole('button', { name: 'Keep these terms' }).click();
+  await slip(page, 'Channels').getByLabel('Price asked').fill('100');
+  await expect(side.getByRole('row', { name: /^gallery 62\.00/ })).toBeVisible();
+  await expect
+    .poll(() => server.rows('SELECT channel FROM channel_terms'))
+    .toEqual([{ channel: 'gallery' }]);
+  expect(await serious(page)).toEqual([]);
+});
+
+test('the ladder is priced by hand, kept, and stands there again', async ({ page }) => {
+  await opened(page, `${server.url}/works/1/price?sheet=ladder`);
+  const ladder = slip(page, 'The ladder');
+  await choose(ladder, 'The ladder follows', 'hand');
+  await ladder.getByLabel('Price of 30 × 40 cm, EUR').fill('84');
+  await ladder.getByLabel('up by').fill('10');
+  await choose(ladder, 'Rounded up to', '.95');
+  await expect(ladder.getByText('84.95', { exact: true })).toBeVisible();
+  await expect(
+    ladder.getByText(/After number 8 the price steps from €84\.95/),
+  ).toBeVisible();
+  await ladder.getByRole('button', { name: 'Keep this ladder' }).click();
+  await expect(page.getByText('Kept: one price is new.')).toBeVisible();
+  await opened(page, `${server.url}/works/1/price`);
+  await expect(
+    slip(page, 'The price').getByText('€84.95', { exact: false }).first(),
+  ).toBeVisible();
+  expect(
+    await server.rows('SELECT price_minor AS price FROM price ORDER BY id DESC LIMIT 1'),
+  ).toEqual([{ price: 8495 }]);
+  expect(await serious(page)).toEqual([]);
+});
