@@ -51,6 +51,7 @@ export * from './proof/referenceMark';
 export * from './edition/editions';
 export * from './edition/checkLedger';
 export * from './edition/editionsPage';
+export * from './edition/spoiledSoFar';
 export * from './price/channelTerms';
 export * from './price/priceLadders';
 export * from './price/priceLists';

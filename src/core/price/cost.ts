@@ -56,3 +56,14 @@ export function costOfImpression(input: CostInput): CostBreakdown {
   const parts = amounts.map(([part, amount]) => ({ part, amount: minor(amount) }));
   return { parts, total: sum(minor(0), ...parts.map((p) => p.amount)) };
 }
+
+/**
+ * What each impression costs when so many are sold, from 1 to `most`: what is paid once is spread
+ * over them.
+ * @example costOverSold({ printing: minor(900), paper: minor(100), capture: minor(6000), proofs: minor(3000), expectedImpressions: 30, spoilage: 0, finishing: minor(0), packing: minor(0), postage: minor(0), hours: 0, hourlyRate: minor(0) }, 3) // [10000, 5500, 4000]
+ */
+export const costOverSold = (input: CostInput, most: number): Minor[] =>
+  Array.from(
+    { length: most },
+    (_, i) => costOfImpression({ ...input, expectedImpressions: i + 1 }).total,
+  );

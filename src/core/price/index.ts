@@ -15,4 +15,5 @@ export * from './rounding';
 export * from './routes';
 export * from './sale';
 export * from './simulate';
+export * from './spoilage';
 export * from './startPrice';

@@ -15,7 +15,16 @@ export interface KnownCosts {
   proofs: Minor | null;
   /** N of its edition; null for an open one or none. */
   editionSize: number | null;
+  /** What packs one by the studio's rules, from its shelf. */
+  packing?: Minor | null;
+  /** The share of all prints that was spoiled, 0..1. */
+  spoilage?: number | null;
+  /** What an hour of work was said to be worth. */
+  hourlyRate?: Minor | null;
 }
+
+/** Rule of thumb, where nothing was measured. */
+const USUAL_SPOILAGE = 0.04;
 
 /**
  * What a price starts with: what is known, and usual figures (rules of thumb) for the rest.
@@ -30,12 +39,12 @@ export function startPrice(known: KnownCosts): PriceValues {
     capture: known.capture ?? none,
     proofs: known.proofs ?? none,
     expectedImpressions: known.editionSize ?? 10,
-    spoilage: 0.04,
+    spoilage: known.spoilage ?? USUAL_SPOILAGE,
     finishing: none,
-    packing: of(450),
+    packing: known.packing ?? of(450),
     postage: none,
     hours: 0.5,
-    hourlyRate: of(2400),
+    hourlyRate: known.hourlyRate ?? of(2400),
     channel: 'own site',
     ...usualFees('own site', known.currency)!,
     margin: 0.4,

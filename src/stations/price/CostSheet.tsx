@@ -9,6 +9,7 @@ import { useBench, useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small, TableHead } from '@/shell/words';
+import { CostCurve } from './CostCurve';
 import { PARTS, PriceBar } from './PriceBar';
 import type { Reckoned } from './PriceBar';
 import { PriceFields } from './PriceFields';
@@ -122,10 +123,13 @@ export function CostSheet({ view, head }: { view: PriceView; head: React.ReactNo
             No price can be found from these numbers; the field says why.
           </p>
         )}
+        {values && found?.sale && (
+          <CostCurve values={values} price={found.sale.gross} currency={currency} />
+        )}
         <PriceFields
           form={keeping.form}
           currency={currency}
-          rests={view.rests}
+          view={view}
           channels={view.channels}
           onKeep={keeping.submit}
         />

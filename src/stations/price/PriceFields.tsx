@@ -8,7 +8,7 @@ import { useBench, useFormat } from '@/shell/figures';
 import { SectionLabel } from '@/shell/words';
 import { priceForm } from './priceForm';
 import type { PriceView } from './view';
-import { inkHint, paperHint } from './words';
+import { costHints } from './words';
 
 const Columns = styled.div`
   display: grid;
@@ -39,13 +39,13 @@ const FEES = ['commission', 'payment', 'fixed'] as const;
 export function PriceFields({
   form,
   currency,
-  rests,
+  view,
   channels,
   onKeep,
 }: {
   form: Form;
   currency: string;
-  rests: PriceView['rests'];
+  view: Pick<PriceView, 'rests' | 'made' | 'known'>;
   channels: PriceView['channels'];
   onKeep: () => void;
 }) {
@@ -63,23 +63,17 @@ export function PriceFields({
     form.resetField('fixed', { defaultValue: writeAmount(fees.fixed, currency, locale) });
   }, [channel, chosen, typed, channels, currency, locale, form]);
   const field = { form, of: priceForm };
+  const hints = costHints(view, format);
   return (
     <EnterForm onEnter={onKeep} verb="Keep">
       <Columns>
         <div>
           <SectionLabel>Each impression</SectionLabel>
-          <FormFields
-            {...field}
-            only={EACH}
-            hints={{
-              printing: rests.ink ? inkHint(rests.ink, format) : undefined,
-              paper: rests.paper ? paperHint(rests.paper, format) : undefined,
-            }}
-          />
+          <FormFields {...field} only={EACH} hints={hints} />
         </div>
         <div>
           <SectionLabel>Once, spread over the edition</SectionLabel>
-          <FormFields {...field} only={ONCE} />
+          <FormFields {...field} only={ONCE} hints={hints} />
           <SectionLabel>Channel</SectionLabel>
           <FormFields {...field} only={['channel', ...FEES]} />
         </div>

@@ -1,9 +1,10 @@
+import { measuredSpoilage } from '@/core/price';
 import type { KnownCosts } from '@/core/price';
 import { ownCaptureCost } from '@/core/capture/plan';
 import { referenceProof } from '@/core/proof';
 import { sum } from '@/core/units';
 import type { Minor } from '@/core/units';
-import { getPaper, printFilesOf, printsHere } from '@/data';
+import { getPaper, printFilesOf, printsHere, spoiledSoFar } from '@/data';
 import type { BenchSettings, PaperRow, Proof, Reading } from '@/data';
 import {
   inkCost,
@@ -14,6 +15,8 @@ import {
   todayOf,
 } from '@/studio';
 import type { InkCost, PaperCost } from '@/studio';
+import { packingCost } from './packingCost';
+import type { PackingCost } from './packingCost';
 
 /** What paper and ink of one print of a size cost, where that is known, in whatever currency. */
 async function printCosts(
@@ -43,6 +46,12 @@ export async function knownCosts(
 ): Promise<{
   known: KnownCosts;
   rests: Awaited<ReturnType<typeof printCosts>>;
+  /** What packing, spoilage and proofs rest on; null where they are rules of thumb. */
+  made: {
+    packing: PackingCost | null;
+    printed: { good: number; spoiled: number } | null;
+    rounds: number;
+  };
   /** Name of the paper of its reference; '' where there is none. */
   paper: string;
 }> {
@@ -59,8 +68,17 @@ export async function knownCosts(
       : { paper: null, ink: null };
   const inBench = (cost: { amount: Minor; currency: string } | null) =>
     cost?.currency === currency ? cost.amount : null;
+  const [packing, printed] = await Promise.all([
+    paper ? packingCost(db, sizeKey, paper, settings) : null,
+    spoiledSoFar(db),
+  ]);
+  const spoilage = measuredSpoilage(printed);
+  const rate = hire.currency === currency && hire.hourlyRate > 0 ? hire.hourlyRate : null;
   const known = {
     currency,
+    packing: packing?.amount ?? null,
+    spoilage,
+    hourlyRate: rate,
     printing: inBench(rests.ink),
     paper: inBench(rests.paper),
     // Said in another currency it is not known in this one.
@@ -68,5 +86,10 @@ export async function knownCosts(
     proofs: first === undefined ? null : sum(first, ...rest),
     editionSize,
   };
-  return { known, rests, paper: paper?.name ?? '' };
+  const made = {
+    packing,
+    printed: spoilage === null ? null : printed,
+    rounds: costs.length,
+  };
+  return { known, rests, made, paper: paper?.name ?? '' };
 }

@@ -8,7 +8,9 @@ import { keepTerms } from './channels/actions';
 import { termsForm } from './channels/channelForms';
 import { keepLadder } from './ladder/actions';
 import { priceForm } from './priceForm';
+import { formatOf } from '@/shell/figures/format';
 import { loadPrice } from './view';
+import { costHints } from './words';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
 
@@ -282,4 +284,30 @@ it.each([
     ok: false,
     fields: { [field]: expect.any(String) },
   });
+});
+
+it('what is measured and priced on the shelf is known, and what it rests on is said', async () => {
+  const format = formatOf({ ...EURO } as never);
+  const before = await view();
+  expect(before.made.packing).toBeNull();
+  expect(costHints(before, format)).toMatchObject({
+    packing: expect.stringContaining('Rule of thumb'),
+    spoilage: expect.stringContaining('Rule of thumb'),
+  });
+  await here.open.db.write(async (tx) => {
+    await tx.run("UPDATE material SET cost_minor = 120, currency = 'EUR'");
+  });
+  const { made, known } = await view();
+  expect(made.packing!.pieces.length).toBeGreaterThan(0);
+  expect(made.packing!.amount).toBe(
+    120 * made.packing!.pieces.reduce((sum, p) => sum + p.pieces, 0),
+  );
+  expect(known.packing).toBe(made.packing!.amount);
+  expect(startPrice(known).packing).toBe(made.packing!.amount);
+  expect(costHints(await view(), format).packing).toMatch(/^Known: €\d/);
+  const measured = {
+    ...before,
+    made: { ...before.made, printed: { good: 57, spoiled: 3 } },
+  };
+  expect(costHints(measured, format).spoilage).toBe('Measured: 3 of 60 were spoiled.');
 });

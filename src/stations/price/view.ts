@@ -22,7 +22,7 @@ export async function loadPrice(id: string, query: Record<string, string | undef
   const edition = editionOf(editions, picked?.key ?? '');
   const set = prices.find((p) => p.sizeKey === picked?.key) ?? null;
   const { currency } = settings;
-  const { known, rests, paper } = await knownCosts(
+  const { known, rests, made, paper } = await knownCosts(
     db,
     proofs,
     {
@@ -60,6 +60,10 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     start,
     /** What paper and ink of a print are known to cost, and what that rests on. */
     rests,
+    /** What its packing, spoilage and proofs rest on. */
+    made,
+    /** What is known, to be said beside what was typed. */
+    known,
     master: page.master && { preview: page.master.preview },
     sizes: await ladderSizes(page, offered),
     original: { width: work.width, height: work.height },
