@@ -16,7 +16,7 @@ import {
 } from './pack';
 import type { PackingMaterial } from './pack';
 import { printPlan } from './prepare';
-import { breakEven, costOfImpression, priceForMargin, saleAt } from './price';
+import { costOfImpression, priceForMargin, saleAt } from './price';
 import {
   SIZE_RULES,
   fitToSheet,
@@ -191,22 +191,6 @@ describe('a price', () => {
           const { parts, total } = of(n);
           expect(parts.reduce((t, p) => t + p.amount, 0)).toBe(total);
           expect(of(n + 1).total).toBeLessThanOrEqual(total);
-        },
-      ),
-    ));
-
-  it('a batch is paid with the sale at which it breaks even, not with the one before', () =>
-    fc.assert(
-      fc.property(
-        cents(1e6),
-        fc.integer({ min: 500, max: 50_000 }),
-        fees,
-        (cost, price, f) => {
-          const n = breakEven(cost, minor(price), f);
-          const each = price * (1 - f.commission - f.payment) - f.fixed;
-          if (n === null) return expect(each).toBeLessThanOrEqual(0);
-          expect(n * each).toBeGreaterThanOrEqual(cost - 1e-6);
-          expect((n - 1) * each).toBeLessThan(cost + 1e-6);
         },
       ),
     ));

@@ -3,7 +3,6 @@ import type { Minor } from '../units';
 import type { ChannelFees } from './channels';
 import { add, exactly, multiply, nearestWhole, signOf, subtract } from './exact';
 import type { Fraction } from './exact';
-import { fewestFor } from './fewest';
 import { roundedUp } from './rounding';
 
 export interface SaleFigures {
@@ -60,18 +59,4 @@ export function priceForMargin(
 ): Minor | null {
   const exact = priceForMarginExactly(cost, fees, margin);
   return exact && roundedUp(exact, { step, less: minor(0) });
-}
-
-/**
- * Impressions to sell until a batch is paid: ceil(batch cost / (price - fees per sale));
- * null when a sale does not even cover its fees.
- * @example breakEven(minor(40_000), minor(8500), { commission: 0.1, payment: 0.03, fixed: minor(30) }) // 6
- */
-export function breakEven(
-  batchCost: Minor,
-  price: Minor,
-  fees: ChannelFees,
-): number | null {
-  const taken = add(multiply(exactly(price), shareOf(fees)), exactly(fees.fixed));
-  return fewestFor(exactly(batchCost), subtract(exactly(price), taken));
 }

@@ -3,7 +3,6 @@ import { minor } from '../units';
 import {
   CHANNELS,
   PRICE_VALUES,
-  breakEven,
   costOfImpression,
   lineSale,
   priceForMargin,
@@ -66,13 +65,6 @@ it('a price found for a margin really leaves it', () => {
       },
     ),
   );
-});
-
-it('counts the sales that pay for a batch', () => {
-  expect(
-    breakEven(minor(10000), minor(2000), { commission: 0.5, payment: 0, fixed: minor(0) }),
-  ).toBe(10);
-  expect(breakEven(minor(10000), minor(40), fees)).toBeNull();
 });
 
 describe('what a line of an order leaves follows its own channel', () => {

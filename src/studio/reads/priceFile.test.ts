@@ -127,6 +127,51 @@ it.each<[string, object | string, RegExp]>([
     /low not above likely/,
   ],
   ['a key that nobody knows', { ...TWO, pricee: 1 }, /“pricee”/],
+  [
+    'more months than are held at once',
+    {
+      ...shipped('how-many.json'),
+      simulate: {
+        ...(shipped('how-many.json').simulate as object),
+        runs: 100_000,
+        months: 120,
+      },
+    },
+    /100000 × 120 months are too many/,
+  ],
+  [
+    'months without a price',
+    { ...shipped('how-many.json'), price: undefined, channel: undefined },
+    /simulate needs a price/,
+  ],
+  [
+    'a route that is not there',
+    {
+      ...shipped('how-many.json'),
+      simulate: { ...(shipped('how-many.json').simulate as object), batchRoute: 'nobody' },
+    },
+    /no route called nobody/,
+  ],
+  [
+    'a ladder through two sizes that count the same',
+    {
+      currency: 'EUR',
+      ladder: {
+        items: [{ id: 'a', width: 300, height: 400 }],
+        rule: {
+          by: 'area',
+          through: { width: 300, height: 400, price: 100 },
+          and: { width: 400, height: 300, price: 200 },
+        },
+      },
+    },
+    /equally large/,
+  ],
+  [
+    'channels without a price',
+    { currency: 'EUR', channels: { cost: 1, of: [] } },
+    /needs a price/,
+  ],
   ['no JSON', '{', /not JSON/],
 ])('refuses %s, in words', async (_, job, words) => {
   await expect(answer(job)).rejects.toThrow(words);

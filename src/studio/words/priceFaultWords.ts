@@ -1,3 +1,4 @@
+import { MOST_MONTHS } from '@/core/price';
 import type { JobFault } from '@/core/price';
 
 /** `1`, or `1 to 4`. */
@@ -32,6 +33,8 @@ export function priceFaultWords(fault: JobFault): string {
       return `There is no route called ${of}.`;
     case 'needsPrice':
       return `${of} needs a price: what is asked for a print.`;
+    case 'tooLong':
+      return `simulate: ${of} months are too many at once. Take fewer runs or months: ${MOST_MONTHS} in all.`;
     case 'share':
       return `${of}: its shares take all of any price, so nothing is left. Lower them.`;
     case 'anchor':

@@ -1,5 +1,5 @@
 import { chance } from '../../image/chance';
-import { demandFault, demandQuantile, fittedDemand } from '.';
+import { demandFault, fittedDemand } from '.';
 
 it('too little is said to be too little', () => {
   expect(fittedDemand([], 6)).toMatchObject({
@@ -59,11 +59,4 @@ it.each([
   [{ kind: 'poisson', mean: 0 } as const, null],
 ])('%j cannot be: %s', (demand, fault) => {
   expect(demandFault(demand)).toBe(fault);
-});
-
-it('the quantile is the least number that is enough', () => {
-  const demand = { kind: 'observed', counts: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10] } as const;
-  expect(demandQuantile(demand, 0.1, 20)).toBe(1);
-  expect(demandQuantile(demand, 0.9, 20)).toBe(9);
-  expect(demandQuantile(demand, 0.9, 4)).toBe(4);
 });

@@ -42,14 +42,3 @@ export function demandWithin(demand: Demand, upTo: number): Float64Array {
   let sum = 0;
   return demandChances(demand, upTo).map((p) => (sum = Math.min(1, sum + p)));
 }
-
-/**
- * The least number that the demand stays within with a chance of `share`, 0..1; `upTo` where
- * even that is not enough.
- * @example demandQuantile({ kind: 'observed', counts: [1, 2, 3, 4] }, 0.5, 10) // 2
- */
-export function demandQuantile(demand: Demand, share: number, upTo: number): number {
-  const within = demandWithin(demand, upTo);
-  const found = within.findIndex((p) => p >= share - 1e-12);
-  return found === -1 ? upTo : found;
-}

@@ -5,6 +5,8 @@ import { sizeAlong } from '../ladder/rules';
 import { inOrder, routeFault } from '../routes';
 import type { JobFault, PriceJob } from './types';
 
+/** Months that are gone through in all: each is held until its spread is known. */
+export const MOST_MONTHS = 1_500_000;
 /** Batches that are compared at once. */
 export const MOST_QUANTITY = 10_000;
 
@@ -45,6 +47,8 @@ function demandsFault({ demand, simulate }: PriceJob): JobFault | null {
 function simulationFault({ simulate, routes, price }: PriceJob): JobFault | null {
   if (!simulate) return null;
   if (price === undefined) return { what: 'needsPrice', of: 'simulate' };
+  if (simulate.runs * simulate.months > MOST_MONTHS)
+    return { what: 'tooLong', of: `${simulate.runs} × ${simulate.months}` };
   const stranger = [simulate.batchRoute, simulate.singleRoute].find(
     (name) => !routes.some((r) => r.name === name),
   );

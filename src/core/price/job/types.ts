@@ -71,6 +71,7 @@ export interface JobFault {
     | 'needsPrice'
     | 'anchor'
     | 'share'
+    | 'tooLong'
     | 'currency';
   of: string;
   from?: number;

@@ -4,6 +4,7 @@ import type { Ladder } from '@/core/price';
 import { Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { Format } from '@/shell/figures';
+import { OnShelf } from './OnShelf';
 import type { LadderSize } from './ladderShown';
 
 const WIDTH = 742;
@@ -141,101 +142,16 @@ export function LadderDrawing({
           cost {format.amount(dearest.size.cost)}
         </text>
       )}
-      {drawn.map(({ size, row, x, w, h }) => {
-        const on = size.key === picked;
-        const foot = SHELF - h;
-        const reach = row.price === null ? foot : Math.min(foot, y(row.price));
-        return (
-          <g key={size.key}>
-            {row.price !== null && (
-              <path d={`M${x} ${foot}V${reach}`} stroke="#161616" strokeWidth={1.2} />
-            )}
-            {row.last !== null && row.price !== null && (
-              <path
-                d={`M${x} ${reach}V${Math.min(reach, y(row.last))}`}
-                stroke="#161616"
-                strokeWidth={1}
-                strokeDasharray="1 3"
-              />
-            )}
-            {size.edition !== null
-              ? row.steps.map((s) => (
-                  <path
-                    key={s.from}
-                    d={`M${x - 7} ${y(s.price)}h14`}
-                    stroke="#161616"
-                    strokeWidth={s.price === row.price ? 3.4 : 1.2}
-                  />
-                ))
-              : row.price !== null && (
-                  <circle cx={x} cy={y(row.price)} r={4} fill="#161616" />
-                )}
-            <rect
-              x={x - w / 2}
-              y={foot}
-              width={w}
-              height={h}
-              fill="#fdfdfd"
-              stroke={on ? 'var(--blue)' : '#555'}
-              strokeWidth={on ? 2.4 : 0.8}
-            />
-            {preview && (
-              <image
-                href={preview}
-                x={x - w / 2 + w * 0.06}
-                y={foot + w * 0.06}
-                width={w * 0.88}
-                height={Math.max(1, h - w * 0.12)}
-                preserveAspectRatio="xMidYMid slice"
-              />
-            )}
-            {row.price !== null && (
-              <text
-                x={x + 12}
-                y={y(row.price) + 5}
-                fontSize={on ? 19 : 16}
-                fontWeight={on ? 600 : 400}
-                fontFamily="Newsreader, serif"
-                fill="var(--ink)"
-              >
-                {format.amount(row.price)}
-              </text>
-            )}
-            <text
-              x={x}
-              y={SHELF + 18}
-              textAnchor="middle"
-              fontSize={12}
-              fontWeight={on ? 600 : 400}
-              fill={on ? 'var(--blue)' : 'var(--ink)'}
-            >
-              {size.label}
-            </text>
-            <text
-              x={x}
-              y={SHELF + 34}
-              textAnchor="middle"
-              fontSize={12.5}
-              fontStyle="italic"
-              fontFamily="Newsreader, serif"
-              fill="var(--ink)"
-            >
-              {size.edition === null ? 'open' : `of ${size.edition}`}
-            </text>
-            {size.kept !== row.price && (
-              <text
-                x={x}
-                y={SHELF + 50}
-                textAnchor="middle"
-                fontSize={11}
-                fill="var(--soft)"
-              >
-                {size.kept === null ? 'none kept' : `kept ${format.amount(size.kept)}`}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {drawn.map((d) => (
+        <OnShelf
+          key={d.size.key}
+          {...d}
+          y={y}
+          shelf={SHELF}
+          on={d.size.key === picked}
+          preview={preview}
+        />
+      ))}
       <path d={`M${LEFT} ${SHELF}H${RIGHT}`} stroke="#444" strokeWidth={1.4} />
     </Plate>
   );

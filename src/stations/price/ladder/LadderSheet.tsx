@@ -1,18 +1,18 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { readField, writeAmount } from '@/core/input';
-import { Button, useActionForm, useLiveRead } from '@/shell/actions';
+import { Button, useActionForm, useLastRight, useLiveRead } from '@/shell/actions';
 import type { ActionForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
-import { FormFields, Line } from '@/shell/fields';
+import { FormFields } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
-import { SlipTable } from '@/shell/table';
 import { Sentence, Small, TableHead } from '@/shell/words';
 import type { Ladder } from '@/core/price';
 import { LADDER_WORDS } from '@/studio/words/ladderWords';
 import type { PriceView } from '../view';
+import { HandPrices } from './HandPrices';
 import { LadderDrawing } from './LadderDrawing';
 import { keepLadder } from './actions';
 import { ladderForm } from './ladderForm';
@@ -29,37 +29,6 @@ const FIELDS: Record<LadderAsked['by'], string[]> = {
   margin: ['margin'],
   hand: [],
 };
-
-/** What is typed by hand for each size: the price of the next one. */
-function HandPrices({
-  known,
-  typed,
-  onType,
-}: {
-  known: LadderKnown;
-  typed: Record<string, string>;
-  onType: (key: string, text: string) => void;
-}) {
-  return (
-    <SlipTable aria-label="Prices by hand">
-      <tbody>
-        {known.sizes.map((s) => (
-          <tr key={s.key}>
-            <td>{s.label}</td>
-            <td style={{ width: 130 }}>
-              <Line
-                label={`Price of ${s.label}, ${known.currency}`}
-                value={typed[s.key] ?? ''}
-                onChange={(text) => onType(s.key, text)}
-                figure
-              />
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </SlipTable>
-  );
-}
 
 /** The picked size by the ladder: what is asked, what each channel leaves, how it rises. */
 function RowSlip({
@@ -177,12 +146,11 @@ export function LadderSheet({ view, head }: { view: PriceView; head: React.React
     done: (n) => (n === 1 ? 'Kept: one price is new.' : `Kept: ${n} prices are new.`),
   });
   const read = useLiveRead(keeping.form, ladderForm);
-  const [last, setLast] = useState(begin);
-  if (read && JSON.stringify(read) !== JSON.stringify(last)) setLast(read);
-  const wanted = JSON.stringify({ asked: last, hand });
+  const asked = useLastRight(read, begin);
+  const wanted = JSON.stringify({ asked, hand });
   const ladder = useMemo(() => {
-    const { asked, hand: by } = JSON.parse(wanted) as { asked: LadderAsked; hand: ByHand };
-    return ladderShown(asked, by, ladderKnown(view));
+    const now = JSON.parse(wanted) as { asked: LadderAsked; hand: ByHand };
+    return ladderShown(now.asked, now.hand, ladderKnown(view));
   }, [wanted, view]);
   return (
     <Bench>
@@ -204,7 +172,7 @@ export function LadderSheet({ view, head }: { view: PriceView; head: React.React
         view={view}
         known={known}
         ladder={ladder}
-        asked={last}
+        asked={asked}
         keeping={keeping}
         hand={
           <HandPrices
