@@ -1,5 +1,6 @@
 import type { CsvCell } from '@/documents';
 import { accountsCsv } from '@/drawers/accounts/csv';
+import { consignmentsCsv } from '@/drawers/consignments/csv';
 import { editionsCsv } from '@/drawers/editions/csv';
 import { materialsCsv } from '@/drawers/materials/csv';
 import { ordersCsv } from '@/drawers/orders/csv';
@@ -28,6 +29,7 @@ export const LISTS: Readonly<Record<string, Listed>> = {
   accounts: accountsCsv,
   purchases: purchasesCsv,
   prices: pricesCsv,
+  consignments: consignmentsCsv,
 };
 
 /** Lines of one list at most. */

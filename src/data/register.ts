@@ -68,6 +68,7 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   errand_item: fact(),
   errand_sheet: fact(),
   errand_answer: fact(),
+  errand_arrival: fact(),
   // Paper, packing material, what is left of them
   paper: edited({ searched: true }),
   paper_note: fact({ files: ['photograph'] }),
@@ -118,6 +119,10 @@ export const REGISTER: Readonly<Record<string, Registered>> = {
   price_list: fact({ versioned: ['list'] }),
   price_ladder: fact({ versioned: ['terms'] }),
   channel_terms: fact({ versioned: ['terms'] }),
+  expense: fact(),
+  consignment: fact({ versioned: ['terms'] }),
+  consigned_print: fact(),
+  consigned_end: fact(),
   finish: fact({ versioned: ['input'] }),
   // Order
   customer: edited({ searched: true }),

@@ -12,4 +12,4 @@ export * from './calendar';
 export * from './proofReport';
 export * from './cutSvg';
 export * from './cutListPdf';
-export * from './purchasePdf';
+export * from './tablePdf';

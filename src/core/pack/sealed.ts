@@ -31,7 +31,8 @@ export interface SealedLine {
 
 /** A parcel as it was when it was sealed: never reckoned anew. */
 export interface SealedParcel {
-  way: WayId;
+  /** `inHand`: nothing was packed, it was given into a hand. */
+  way: WayId | 'inHand';
   notFlat: Lacking[];
   spare: Millimetres | null;
   /** Null where parts were not written down at that time. */
@@ -46,6 +47,24 @@ export interface SealedParcel {
   quotes: AskedQuote[];
   note: string;
 }
+
+/**
+ * A parcel that is none: what is given in hand, nothing packed, weighed or booked.
+ * @example givenInHand({ lines: [], to, note: '' }).way // 'inHand'
+ */
+export const givenInHand = (
+  given: Pick<SealedParcel, 'lines' | 'to' | 'note'>,
+): SealedParcel => ({
+  way: 'inHand',
+  notFlat: [],
+  spare: null,
+  parts: [],
+  total: null,
+  outside: null,
+  tolerance: null,
+  quotes: [],
+  ...given,
+});
 
 const isList = (value: unknown) => Array.isArray(value);
 
@@ -64,7 +83,7 @@ export const SEALED_PARCEL = defineVersioned<SealedParcel>({
     }),
   ],
   holds: (v) =>
-    (v.way === 'flat' || v.way === 'rolled') &&
+    (v.way === 'flat' || v.way === 'rolled' || v.way === 'inHand') &&
     isList(v.lines) &&
     isList(v.quotes) &&
     (v.parts === null || isList(v.parts)) &&

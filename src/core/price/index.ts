@@ -1,9 +1,9 @@
+export * from './fewest';
 export * from './batch';
 export * from './channels';
 export * from './cost';
 export * from './demand';
 export * from './exact';
-export * from './fewest';
 export * from './lineSale';
 export * from './lists';
 export * from './job';
@@ -17,3 +17,4 @@ export * from './sale';
 export * from './simulate';
 export * from './spoilage';
 export * from './startPrice';
+export * from './expenses';

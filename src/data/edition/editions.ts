@@ -25,6 +25,7 @@ import type { ReturnHow } from '@/core/order';
 import type { Reading, Writing } from '../reading';
 import { Refused } from '../refused';
 import { editions, ledger } from '../schema';
+import { refuseLentOut } from '../consign/consignments';
 import { addImpressionEntry } from './impressionEntry';
 import { record } from '../log/log';
 import { getWork } from '../work/works';
@@ -224,6 +225,7 @@ export async function spoilImpression(
   const { editionId, series, number, reason, at } = wanted;
   const edition = await existing(tx, editionId);
   allowed(spoil(impressionIn(edition, series, number)));
+  await refuseLentOut(tx, { editionId, series, number }, null);
   await append(
     tx,
     { editionId, kind: 'spoiled', series, number, at, payload: { reason } },

@@ -96,7 +96,7 @@ export interface FreeImpression {
   aps: number;
 }
 
-/** Numbered impressions that are here and in no order: of one work, or as found. */
+/** Numbered impressions that are here, in no order and not lent out: of one work, or as found. */
 export const freeImpressions = (
   db: Reading,
   { workId, find = '' }: { workId?: number; find?: string },
@@ -112,6 +112,9 @@ export const freeImpressions = (
     JOIN edition_now n ON n.edition_id = i.edition_id
     JOIN work w ON w.id = e.work_id
     WHERE i.state = 'numbered'
+      AND NOT EXISTS (SELECT 1 FROM consigned_print c WHERE c.edition_id = i.edition_id
+        AND c.series = i.series AND c.impression = i.number
+        AND NOT EXISTS (SELECT 1 FROM consigned_end d WHERE d.consigned_id = c.id))
       AND ${workId ? sql`e.work_id = ${workId}` : sql`true`}
       AND ${found(find)}
       AND ${pencilled ? sql`i.number = ${pencilled.number}` : sql`true`}

@@ -4,6 +4,7 @@ import { feesOf, lineSale } from '@/core/price';
 import type { KeptPrice, KeptTerms, LineSale } from '@/core/price';
 import type { Minor } from '@/core/units';
 import type { Reading } from '../reading';
+import { outThere } from '../consign/consignments';
 import { channelTermsAt } from '../price/channelTerms';
 import { prices } from '../schema';
 import type { lineSales } from '../schema';
@@ -48,6 +49,20 @@ export async function saleOfLine(
 
 type Sale = Omit<typeof lineSales.$inferInsert, 'id' | 'at'>;
 
+/** Agreed for this very print, it counts before whatever was kept of the channel, whenever that was. */
+const BEFORE_ALL_ELSE = '9999-12-31';
+
+/** What was agreed on where a numbered print hangs, for a sale that is made there; null elsewhere. */
+async function lentTerms(
+  db: Reading,
+  { id, editionId, series, impression, currency }: Omit<OrderLine, 'quantity'>,
+): Promise<KeptTerms | null> {
+  if (editionId === null || series === null || impression === null) return null;
+  const out = await outThere(db, { editionId, series, number: impression }, id);
+  if (!out || out.consignment.currency !== currency) return null;
+  return { terms: out.consignment.terms, at: BEFORE_ALL_ELSE };
+}
+
 /** What each line of a parcel left: cost, the channel's fees, and its share of the postage. */
 export async function salesOf(
   db: Reading,
@@ -66,7 +81,8 @@ export async function salesOf(
         db,
         { ...line, copies, channel },
         placedAt,
-        await channelTermsAt(db, { channel, currency: line.currency }, placedAt),
+        (await lentTerms(db, line)) ??
+          (await channelTermsAt(db, { channel, currency: line.currency }, placedAt)),
       )),
       postage: shares[i] as Minor,
       currency: line.currency,

@@ -3,6 +3,7 @@ import type { Addressee } from '@/core/order';
 import type { Writing } from '../reading';
 import { releaseImpression, reserveImpression } from '../edition/editions';
 import type { OrderedImpression } from '../edition/editions';
+import { refuseLentOut } from '../consign/consignments';
 import { record } from '../log/log';
 import type { NewLogLine } from '../log/log';
 import { orderEvents, orderLines, orders, parcels } from '../schema';
@@ -101,7 +102,11 @@ export async function addOrderLine(
     },
   }));
   const held = heldBy(row, order, at);
-  if (held) await reserveImpression(tx, held);
+  if (held) {
+    const of = await tx.query.orders.findFirst({ where: eq(orders.id, order.id) });
+    await refuseLentOut(tx, held, of?.channel ?? null);
+    await reserveImpression(tx, held);
+  }
   return row;
 }
 

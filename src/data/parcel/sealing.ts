@@ -1,5 +1,6 @@
 import type { SealedParcel } from '@/core/pack';
 import type { Writing } from '../reading';
+import { endConsigned, outThere } from '../consign/consignments';
 import { shipImpression } from '../edition/editions';
 import { record } from '../log/log';
 import { moveStock } from '../stock/stock';
@@ -17,7 +18,24 @@ export interface Sealing extends Omit<SealedRow, 'id' | 'parcelId' | 'contents'>
   documents: Omit<typeof documents.$inferInsert, 'id' | 'orderId' | 'parcelId' | 'at'>[];
   /** Material taken from the shelf, with how many pieces. */
   used: { id: number; name: string; pieces: number }[];
-  booking: Booking;
+  /** Null of what is given in hand. */
+  booking: Booking | null;
+}
+
+/** A print that was lent out is out no more once it is sold. */
+async function endLent(
+  tx: Writing,
+  order: Pick<Order, 'id' | 'number'>,
+  line: OrderLine,
+  at: string,
+): Promise<void> {
+  const held = heldBy(line, order, at);
+  if (held && line.workId !== null && (await outThere(tx, held)))
+    await endConsigned(
+      tx,
+      { ...held, workId: line.workId },
+      { kind: 'sold', lineId: line.id, at },
+    );
 }
 
 /**
@@ -31,7 +49,7 @@ export async function sealParcel(
   { documents: made, used, booking, ...sealed }: Sealing,
 ): Promise<void> {
   const { at } = sealed;
-  if (!(await isBooked(tx, booking))) throw new Refused('changedMeanwhile');
+  if (booking && !(await isBooked(tx, booking))) throw new Refused('changedMeanwhile');
   await record(
     tx,
     sealedParcels,
@@ -46,6 +64,7 @@ export async function sealParcel(
         carrier: sealed.carrier,
         service: sealed.service,
         tracking: sealed.tracking,
+        way: sealed.contents.way,
         cost: sealed.cost,
         currency: sealed.currency,
       },
@@ -55,6 +74,7 @@ export async function sealParcel(
   const own = order.lines.filter((l) => lines.some((s) => s.line === l.id));
   for (const sale of await salesOf(tx, order, own, sealed.cost))
     await tx.insert(lineSales).values({ ...sale, at });
+  for (const line of own) await endLent(tx, order, line, at);
   for (const document of made)
     await tx
       .insert(documents)
@@ -67,7 +87,7 @@ export async function sealParcel(
       reason: `order ${order.number}, ${name}`,
       at,
     });
-  await keepBooking(tx, booking.id, at);
+  if (booking) await keepBooking(tx, booking.id, at);
 }
 
 /** Marks a sealed parcel as shipped on a day of the studio; its numbers are sold from now on. Throws Refused. */
@@ -86,13 +106,13 @@ export async function shipParcel(
     const held = heldBy(line, order, at);
     if (held) await shipImpression(tx, held);
   }
-  const { tracking } = parcel.sealed;
+  const { tracking, contents } = parcel.sealed;
   await addOrderEvent(
     tx,
     order,
     {
       kind: 'shipped',
-      payload: { parcel: parcel.place, tracking, on },
+      payload: { parcel: parcel.place, tracking, way: contents.way, on },
       parcelId: parcel.id,
     },
     at,

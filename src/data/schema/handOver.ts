@@ -1,6 +1,6 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { HandOverManifest, RouteKindId, RouteWants } from '@/core/prepare';
-import { at, id } from './columns';
+import { at, currency, id, money } from './columns';
 import { papers } from './paper';
 import { printFiles } from './prepare';
 
@@ -65,4 +65,24 @@ export const errandAnswers = sqliteTable(
     at: at(),
   },
   (t) => [index('errand_answer_of').on(t.errandId)],
+);
+
+/** What came of an errand: when, for how much, how much of it was faulty. The newest counts. */
+export const errandArrivals = sqliteTable(
+  'errand_arrival',
+  {
+    id: id(),
+    errandId: integer('errand_id')
+      .notNull()
+      .references(() => errands.id),
+    onDay: text('on_day').notNull(),
+    /** Paid for all of it. */
+    cost: money('cost_minor').notNull(),
+    currency: currency(),
+    /** Prints that were not as they should be. */
+    faulty: integer('faulty').notNull(),
+    note: text('note').notNull(),
+    at: at(),
+  },
+  (t) => [index('errand_arrival_of').on(t.errandId)],
 );

@@ -14,6 +14,8 @@ export * from './price';
 export * from './priceList';
 export * from './priceLadder';
 export * from './channelTerms';
+export * from './expense';
+export * from './consignment';
 export * from './finish';
 export * from './order';
 export * from './parcel';

@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { size } from '@/core/units';
+import { ButtonLink } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { useFormat } from '@/shell/figures';
 import { DrawerHead } from '@/shell/frame';
@@ -9,21 +10,20 @@ import { FactList, Figures, Slip, SlipTitle } from '@/shell/slip';
 import { DataTable, ListOut, FindField, LooksLike } from '@/shell/table';
 import type { Column } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
+import { ChannelTable } from './ChannelTable';
+import { PaidLately, PaidSlip } from './PaidBeside';
 import type { AccountsView } from './view';
 
 type Row = AccountsView['page']['rows'][number];
 
 /** What all of it came to, currency by currency. */
-function SumsSlip({
-  best,
-  sums,
-}: {
-  best: NonNullable<AccountsView['best']>;
-  sums: AccountsView['sums'];
-}) {
+function SumsSlip({ best, sums, channels, paid }: AccountsView) {
   const format = useFormat();
   return (
-    <Slip label="Accounts">
+    <Slip
+      label="Accounts"
+      actions={<ButtonLink href="/accounts?paid=1">Note what was paid beside</ButtonLink>}
+    >
       <SlipTitle>So far</SlipTitle>
       {sums.map((s) => (
         <Figures
@@ -42,16 +42,20 @@ function SumsSlip({
           ]}
         />
       ))}
-      <Sentence>
-        Best seller: {best.work} {best.size && `at ${best.size}`} through {best.channel},{' '}
-        {best.sold} sold.
-        {sums[0] &&
-          sums[0].gross > 0 &&
-          // A share of what is only partly reckoned would be too low, and sound certain.
-          (sums[0].unreckoned === 0
-            ? ` Of the gross, ${format.percent(sums[0].net / sums[0].gross)} stays.`
-            : ' Which share of it stays cannot be told: for some no cost or no fees were kept.')}
-      </Sentence>
+      {best && (
+        <Sentence>
+          Best seller: {best.work} {best.size && `at ${best.size}`} through {best.channel},{' '}
+          {best.sold} sold.
+          {sums[0] &&
+            sums[0].gross > 0 &&
+            // A share of what is only partly reckoned would be too low, and sound certain.
+            (sums[0].unreckoned === 0
+              ? ` Of the gross, ${format.percent(sums[0].net / sums[0].gross)} stays.`
+              : ' Which share of it stays cannot be told: for some no cost or no fees were kept.')}
+        </Sentence>
+      )}
+      {channels.length > 0 && <ChannelTable channels={channels} />}
+      <PaidLately paid={paid} />
       <FactList
         facts={sums.flatMap((s): [string, React.ReactNode][] => [
           [`Pieces, ${s.currency}`, s.sold],
@@ -71,7 +75,8 @@ function SumsSlip({
 }
 
 /** Accounts: which pictures sell, at which size, through which channel, and what stays. */
-export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) {
+export function AccountsDrawer(view: AccountsView) {
+  const { page, asked, sold } = view;
   const format = useFormat();
   const { rows } = page;
   const most = Math.max(1, ...rows.flatMap((r) => [r.gross, Math.abs(r.net)]));
@@ -180,7 +185,7 @@ export function AccountsDrawer({ page, asked, best, sums, sold }: AccountsView) 
             />
           )}
         </Surface>
-        {best && <SumsSlip best={best} sums={sums} />}
+        {view.paying ? <PaidSlip view={view} /> : <SumsSlip {...view} />}
       </Bench>
     </>
   );

@@ -53,6 +53,8 @@ export const WORDS: Record<string, string> = {
   noLabel: 'Seal and label the parcel first; nothing leaves without its label.',
   notFree:
     'This impression has gone into another order meanwhile, or is reserved for none any more. See its edition.',
+  lentOut:
+    'This print is out on consignment. Sell it through the channel it hangs in, or fetch it back first: see Consignments.',
   neverNumbered: 'This impression was never numbered. Number it at its edition first.',
   noEdition: 'This edition is not there any more.',
   notCounted: 'Not everything was counted twice yet. Tick each line in both counts.',

@@ -1,5 +1,5 @@
 import { currencyDigits } from '@/core/units';
-import { purchasePdf } from '@/documents';
+import { tablePdf } from '@/documents';
 import type { CsvCell } from '@/documents';
 import { formatOf } from '@/shell/figures/format';
 import { formatName } from '@/studio/words/formatWords';
@@ -49,11 +49,14 @@ export async function purchasesCsv(query: Record<string, string | undefined>) {
 export async function purchasesDocument(query: Record<string, string | undefined>) {
   const { lists, settings, today } = await loadPurchases(query);
   const format = formatOf(settings);
-  const bytes = await purchasePdf({
+  const bytes = await tablePdf({
     title: 'To be ordered',
-    about: `${settings.studio}, ${format.day(today)}`,
+    about: [`${settings.studio}, ${format.day(today)}`],
     parts: lists.map((list) => ({
       title: supplierWords(list.supplier),
+      heads: ['What', 'How many', 'On the shelf', 'To be ordered', 'Comes to'],
+      widths: [0.38, 0.17, 0.14, 0.17, 0.14],
+      figuresFrom: 4,
       total: list.totals.map((t) => format.money(t.amount, t.currency)).join(' + '),
       lines: list.lines.map((p) => [
         orderedName(p, format),
@@ -63,6 +66,8 @@ export async function purchasesDocument(query: Record<string, string | undefined
         format.money(p.each * p.quantity, p.currency),
       ]),
     })),
+    said: lists.length === 0 ? ['Nothing is to be ordered.'] : [],
+    signed: [],
     note: 'Quantities are rules of thumb: what twelve weeks take. Prices are the last that were noted.',
   });
   return { bytes, type: 'application/pdf', name: `to-be-ordered_${today}.pdf` };

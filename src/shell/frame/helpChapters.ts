@@ -4,7 +4,7 @@ const CHAPTERS: readonly (readonly [RegExp, string])[] = [
   [/^\/works/, 'works'],
   [/^\/(papers|materials|sheets|purchases)/, 'papers'],
   [/^\/printers/, 'printers'],
-  [/^\/prices/, 'price'],
+  [/^\/(prices|consignments)/, 'price'],
   [/^\/proofs/, 'proof'],
   [/^\/editions/, 'edition'],
   [/^\/orders/, 'pack'],

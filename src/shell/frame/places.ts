@@ -37,6 +37,7 @@ export const PLACES: readonly Place[] = [
   { name: 'New order', about: 'form', href: '/orders?new=1' },
   { name: 'To be ordered', about: 'paper, ink, packing, by supplier', href: '/purchases' },
   { name: 'Price lists', about: 'what those who print ask', href: '/prices' },
+  { name: 'Consignments', about: 'what hangs where, to be sold', href: '/consignments' },
   { name: 'Profiles', about: 'drawer', href: '/papers/profiles' },
   { name: 'Papers side by side', about: 'compared', href: '/papers/compare' },
   { name: 'Screen and light', about: 'where proofs are judged', href: '/proofs/light' },

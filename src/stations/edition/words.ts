@@ -22,6 +22,8 @@ export const EDITION_WORDS: Record<string, string> = {
     'This impression is reserved for an order that is still open. It cannot be spoiled from under it.',
   notFree:
     'This impression is not free: it is in another order, sold or spoiled. Choose another number.',
+  lentOut:
+    'This print is out on consignment, so it is not here. Fetch it back first: see Consignments.',
   noSize: 'This size of the work was never on offer. Offer it at Size first.',
   noPiece:
     'This print waits for no number any more: it has one, was spoiled, or its sheet was taken back. Open the edition station anew.',

@@ -9,6 +9,8 @@ import { formatDay, formatMoney, minor } from '@/core/units';
 import type { Minor } from '@/core/units';
 import type { LogLine } from '@/data';
 import { INK_VERBS } from './inkLogWords';
+import type { ExpenseKind } from '@/core/price';
+import { EXPENSE_WORDS } from './expenseWords';
 import { LADDER_WORDS } from './ladderWords';
 import { plain } from './logDetail';
 import type { Detail } from './logDetail';
@@ -74,6 +76,11 @@ const VOIDED: Record<string, string> = {
 const moneyOf = (d: Detail, key: string, c: LogContext): string =>
   formatMoney(Number(d[key]) as Minor, plain(d, 'currency') || c.currency, c.locale);
 
+const expenseWords = (d: Detail): string => {
+  const kind = EXPENSE_WORDS[plain(d, 'kind') as ExpenseKind] ?? plain(d, 'kind');
+  return plain(d, 'channel') ? `${kind}, ${plain(d, 'channel')}` : kind;
+};
+
 const ofParcel = (d: Detail) =>
   plain(d, 'parcel') ? `, parcel ${plain(d, 'parcel')}` : '';
 
@@ -126,6 +133,18 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'ladder.kept': (d) =>
     `Prices of all sizes kept, by ${LADDER_WORDS[plain(d, 'by')] ?? plain(d, 'by')}.`,
   'channel.kept': (d) => `What the channel ${plain(d, 'channel')} asks was kept.`,
+  'expense.paid': (d, c) =>
+    `${moneyOf(d, 'amount', c)} ${expenseWords(d)}, ${plain(d, 'onDay')}${plain(d, 'note') ? `: ${plain(d, 'note')}` : ''}.`,
+  'expense.takenBack': (d, c) =>
+    `Taken back: ${moneyOf(d, 'amount', c)} ${expenseWords(d)}, ${plain(d, 'onDay')}.`,
+  'consignment.out': (d, c) =>
+    `Out on consignment ${plain(d, 'number')} to ${plain(d, 'to')}, at ${moneyOf(d, 'price', c)}, until ${plain(d, 'fetchOn')}.`,
+  'consignment.sold': (d) =>
+    `Sold at ${plain(d, 'to')}, on consignment ${plain(d, 'number')}.`,
+  'consignment.fetched': (d) =>
+    `Fetched back from ${plain(d, 'to')}, ${plain(d, 'number')}.`,
+  'errand.came': (d, c) =>
+    `${plain(d, 'number')} came ${plain(d, 'onDay')}: ${moneyOf(d, 'cost', c)}, ${plain(d, 'faulty')} faulty.`,
   'route.kept': (d) => `What ${plain(d, 'name')} asks for was kept.`,
   'errand.handedOver': (d) =>
     `${plain(d, 'number')} handed over to ${plain(d, 'to')}: ${plain(d, 'files')} ${Number(d.files) === 1 ? 'file' : 'files'}.`,
@@ -231,10 +250,14 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
   'order.weighed': (d) =>
     `Order ${plain(d, 'order')} weighed${ofParcel(d)}: ${plain(d, 'grams')} g.`,
   'order.sealed': (d) =>
-    `Order ${plain(d, 'order')} sealed${ofParcel(d)}: ${plain(d, 'carrier')}, ${plain(d, 'service')}, ${plain(d, 'tracking')}.`,
+    d.way === 'inHand'
+      ? `Order ${plain(d, 'order')} made ready${ofParcel(d)} to be given in hand.`
+      : `Order ${plain(d, 'order')} sealed${ofParcel(d)}: ${plain(d, 'carrier')}, ${plain(d, 'service')}, ${plain(d, 'tracking')}.`,
   'order.opened': (d) => `Order ${plain(d, 'order')} opened again${ofParcel(d)}.`,
   'order.shipped': (d) =>
-    `Order ${plain(d, 'order')} shipped${ofParcel(d)}, ${plain(d, 'tracking')}.`,
+    d.way === 'inHand'
+      ? `Order ${plain(d, 'order')} given in hand${ofParcel(d)}.`
+      : `Order ${plain(d, 'order')} shipped${ofParcel(d)}, ${plain(d, 'tracking')}.`,
   'order.returned': (d, c) =>
     `Order ${plain(d, 'order')}: ${RETURNS[plain(d, 'how')] ?? 'came back'}, ${moneyOf(d, 'refund', c)} paid back.`,
   // As it was said before parcels were written down.

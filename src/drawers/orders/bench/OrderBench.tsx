@@ -43,9 +43,10 @@ function AskedSlip({ view }: { view: OrderBenchView }) {
 }
 
 const tabName = ({ place, lines, sealed, shippedAt, open }: ParcelView): string => {
-  const way = sealed?.contents.way ?? open?.chosen.packing?.way ?? '';
+  const given = sealed?.contents.way === 'inHand';
+  const way = given ? 'in hand' : (sealed?.contents.way ?? open?.chosen.packing?.way ?? '');
   const things = `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`;
-  const state = shippedAt ? ', shipped' : sealed ? ', sealed' : '';
+  const state = given ? '' : shippedAt ? ', shipped' : sealed ? ', sealed' : '';
   return `Parcel ${place}: ${[way, things].filter(Boolean).join(', ')}${state}`;
 };
 

@@ -7,7 +7,7 @@ import { Figures, Slip, SlipSub, SlipTitle, splitUnit } from '@/shell/slip';
 import { SectionLabel, Sentence, Small } from '@/shell/words';
 import { PickLines, Weigh } from './CountAndWeigh';
 import { Quotes, quoteKey } from './Quotes';
-import { openAgain, seal, ship } from './parcelActions';
+import { give, openAgain, seal, ship } from './parcelActions';
 import type { OrderBenchView, ParcelView } from './view';
 import { packingWords, scaleWords, sealedWords } from './words';
 
@@ -39,6 +39,12 @@ function ParcelFigures({ parcel }: { parcel: ParcelView }) {
   );
 }
 
+/** How a parcel left. */
+const goneWords = (sealed: ParcelView['sealed']): string =>
+  sealed?.contents.way === 'inHand'
+    ? 'Given in hand: nothing was packed or booked. Should it come back, turn to its line.'
+    : `Gone with ${sealed?.carrier}, ${sealed?.tracking}.`;
+
 /** What was answered is what is said. */
 const itself = (said: string) => said;
 
@@ -50,6 +56,7 @@ export function ParcelSlip({ view, parcel }: { view: OrderBenchView; parcel: Par
   const sealing = useAction(seal, itself);
   const shipping = useAction(ship, 'Handed to the carrier; its numbers are sold.');
   const opening = useAction(openAgain, itself);
+  const giving = useAction(give, 'Given in hand; its numbers are sold.');
   const { open, sealed, scales } = parcel;
   const takes = open?.quotes.filter((q) => q.refused === null) ?? [];
   const chosen = takes.find((q) => quoteKey(q) === service) ?? takes[0];
@@ -74,20 +81,29 @@ export function ParcelSlip({ view, parcel }: { view: OrderBenchView; parcel: Par
             </Button>
           </>
         ) : (
-          <Button
-            isDisabled={!ready || !chosen || sealing.sending}
-            onPress={() =>
-              chosen &&
-              sealing.run({
-                ...fixed,
-                carrier: chosen.carrier,
-                service: chosen.service,
-                cost: chosen.cost,
-              })
-            }
-          >
-            Seal and label
-          </Button>
+          <>
+            <Button
+              isDisabled={!ready || !chosen || sealing.sending}
+              onPress={() =>
+                chosen &&
+                sealing.run({
+                  ...fixed,
+                  carrier: chosen.carrier,
+                  service: chosen.service,
+                  cost: chosen.cost,
+                })
+              }
+            >
+              Seal and label
+            </Button>
+            <Button
+              $plain
+              isDisabled={giving.sending || parcel.lines.length === 0}
+              onPress={() => giving.run(fixed)}
+            >
+              Given in hand
+            </Button>
+          </>
         )
       }
     >
@@ -101,7 +117,7 @@ export function ParcelSlip({ view, parcel }: { view: OrderBenchView; parcel: Par
       <ParcelFigures parcel={parcel} />
       <Sentence $tone={open && scales && !scales.agrees ? 'stop' : 'plain'}>
         {parcel.shippedAt
-          ? `Gone with ${sealed?.carrier}, ${sealed?.tracking}.`
+          ? goneWords(sealed)
           : sealed
             ? `Sealed for ${sealed.carrier}, ${format.money(sealed.cost, sealed.currency)}. Write the name, ${order.number} and the weight on the pack, then hand it over.`
             : scales
@@ -131,14 +147,16 @@ export function ParcelSlip({ view, parcel }: { view: OrderBenchView; parcel: Par
           currency={currency}
         />
       )}
-      {parcel.parts && (
+      {parcel.parts && parcel.parts.length > 0 && (
         <>
           <SectionLabel>Gather: first count, second count</SectionLabel>
           <PickLines order={order.number} parcel={parcel} />
         </>
       )}
       {open && parcel.parts && <Weigh order={order.number} parcel={parcel} />}
-      <Problem>{sealing.problem ?? shipping.problem ?? opening.problem}</Problem>
+      <Problem>
+        {sealing.problem ?? shipping.problem ?? opening.problem ?? giving.problem}
+      </Problem>
       {open && (
         <Small>
           Scales may differ by {tolerance} g (rule of thumb). Cotton gloves, clean table.

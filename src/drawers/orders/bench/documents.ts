@@ -53,7 +53,7 @@ const bothUnits = (s: Size, { locale }: BenchSettings): string =>
 async function certificateOf(
   db: Reading,
   line: BenchLine,
-  { today, order }: Sending,
+  { today, order }: Pick<Sending, 'today' | 'order'>,
   settings: BenchSettings,
 ): Promise<MadeDocument> {
   const { editionId, series, impression, workId, label } = line;
@@ -116,6 +116,18 @@ const titleOf = (line: BenchLine): string =>
 const detailOf = (line: BenchLine, settings: BenchSettings): string =>
   [line.sheet && bothUnits(line.sheet, settings), line.paper].filter(Boolean).join(', ');
 
+/** The certificates of a parcel: one for each numbered print. */
+export async function makeCertificates(
+  db: Reading,
+  settings: BenchSettings,
+  sending: Pick<Sending, 'order' | 'lines' | 'today'>,
+): Promise<MadeDocument[]> {
+  const made = [];
+  for (const line of sending.lines.filter((l) => l.label !== null))
+    made.push(await certificateOf(db, line, sending, settings));
+  return made;
+}
+
 /** Makes the documents of a parcel: a certificate for each numbered print, packing slip, label. */
 export async function makeDocuments(
   db: Reading,
@@ -131,9 +143,7 @@ export async function makeDocuments(
   const mass = (g: number) => printable(formatMass(g, settings.units, settings.locale));
   const place = order.parcels.length > 1 ? `, parcel ${parcel.place}` : '';
   const file = `${order.number}${order.parcels.length > 1 ? `-${parcel.place}` : ''}`;
-  const certificates = [];
-  for (const line of lines.filter((l) => l.label !== null))
-    certificates.push(await certificateOf(db, line, sending, settings));
+  const certificates = await makeCertificates(db, settings, sending);
   const packingSlip = await packingSlipPdf({
     studio,
     order: `${order.number}${place}`,

@@ -9,6 +9,7 @@ import { SAID, WORDS } from '../words';
 import { splitAnew } from './layByRule';
 import { openOrder, openParcel, theOrder, theParcel } from './openedOrder';
 import { reckonOf } from './reckonParcel';
+import { giveNow } from './giving';
 import { sealNow } from './sealing';
 
 const SEAL_WORDS = {
@@ -65,6 +66,14 @@ export async function seal(typed: unknown): Promise<Answer<string>> {
         () => SAID.sealed,
         () => SAID.notPrinted,
       );
+  });
+}
+
+/** Gives what lies in a parcel into a hand: nothing is packed, its numbers are sold. */
+export async function give(typed: unknown): Promise<Answer<null>> {
+  return act(parcelForm, typed, WORDS, async (v, tools) => {
+    await giveNow(tools, v);
+    return null;
   });
 }
 

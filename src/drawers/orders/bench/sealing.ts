@@ -14,7 +14,8 @@ import type { MadeDocument } from './documents';
 import { openParcel, theOrder } from './openedOrder';
 import { currencyOf, reckonOf } from './reckonParcel';
 
-const sealedLine = (l: BenchLine): SealedLine => ({
+/** A line as it is written down when it goes. */
+export const sealedLine = (l: BenchLine): SealedLine => ({
   line: l.id,
   title: l.kind === 'goods' ? (l.name ?? '') : l.work,
   label: l.label,

@@ -132,6 +132,8 @@ export function packingWords(
 
 /** How a sealed parcel was packed. */
 export function sealedWords(sealed: SealedParcel, format: Format): [string, string] {
+  if (sealed.way === 'inHand')
+    return ['Given in hand', 'nothing was packed, weighed or booked'];
   const wrap = sealed.parts?.find(
     (p) => p.part === (sealed.way === 'flat' ? 'mailer' : 'tube'),
   );
