@@ -58,6 +58,7 @@ export * from './price/expenses';
 export * from './price/priceLadders';
 export * from './price/priceLists';
 export * from './price/prices';
+export * from './price/soldPastSteps';
 export * from './finish/finishes';
 export * from './order/orders';
 export * from './order/takeOrder';

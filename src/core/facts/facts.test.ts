@@ -21,7 +21,7 @@ const stored = (name: keyof typeof STORED) => JSON.parse(STORED[name]) as object
 
 describe('facts of earlier versions are read as they were meant', () => {
   it('a mat of before the stack in the rabbet was asked: nobody said how thick', () => {
-    const { board: _, spacer: __, backing: ___, ...old } = USUAL_FINISH;
+    const { board: _, spacer: __, backing: ___, prices: ____, ...old } = USUAL_FINISH;
     const read = FINISH_VALUES.read({ version: 1, ...old });
     expect(read).toMatchObject({ ...old, board: null, spacer: null, backing: null });
     expect(FINISH_VALUES.read(FINISH_VALUES.write(USUAL_FINISH))).toEqual(USUAL_FINISH);
@@ -88,6 +88,7 @@ describe('facts of earlier versions are read as they were meant', () => {
       margin: 0.45,
       expectedImpressions: 30,
       hours: 0.6,
+      ...{ wear: 0, donation: 0, signingHours: 0, finishingHours: 0, packingHours: 0 },
     });
     expect(PRICE_VALUES.read({ ...stored('price'), typedIn: 'JPY' })).toMatchObject({
       capture: 45,

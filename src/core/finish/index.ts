@@ -1,3 +1,4 @@
 export * from './mat';
 export * from './planFinish';
 export * from './stack';
+export * from './finishCost';

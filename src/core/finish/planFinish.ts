@@ -1,8 +1,18 @@
-import { defineVersioned, isFigure, numbersIn, orNull } from '../facts';
+import {
+  defineVersioned,
+  isFigure,
+  isFlag,
+  isText,
+  numbersIn,
+  orNull,
+  shape,
+} from '../facts';
 import { lengthTypedBefore } from '../input/typedBefore';
 import type { FitResult } from '../size';
 import { mm } from '../units';
 import type { Millimetres, UnitMode } from '../units';
+import { FINISH_PRICES } from './finishCost';
+import type { FinishPrices } from './finishCost';
 import { planMat } from './mat';
 import type { MatInput, MatPlan } from './mat';
 
@@ -23,6 +33,8 @@ export interface FinishValues {
   board: Millimetres | null;
   spacer: Millimetres | null;
   backing: Millimetres | null;
+  /** What it is made of costs; null: nobody said. */
+  prices: FinishPrices | null;
 }
 
 export const FINISH_LENGTHS = [
@@ -53,6 +65,7 @@ export const USUAL_FINISH: FinishValues = {
   board: mm(1.5),
   spacer: mm(0),
   backing: mm(3),
+  prices: null,
 };
 
 /** Text as it was typed, with the units that held then, as values. */
@@ -83,12 +96,17 @@ export const FINISH_VALUES = defineVersioned<FinishValues>({
     fromTyped,
     // Version 1: of before the stack was reckoned.
     (old) => ({ ...old, board: null, spacer: null, backing: null }),
+    // Version 2: of before it was said what it costs.
+    (old) => ({ ...old, prices: null }),
   ],
   holds: (v) =>
     (v.style === 'overlap' || v.style === 'reveal') &&
     (v.glazing === 'glass' || v.glazing === 'acrylic') &&
     numbersIn(v, ...FINISH_LENGTHS) &&
-    [v.board, v.spacer, v.backing].every(orNull(isFigure)),
+    [v.board, v.spacer, v.backing].every(orNull(isFigure)) &&
+    (v.prices === null ||
+      (numbersIn(v.prices, 'hours', ...FINISH_PRICES) &&
+        shape({ currency: isText, every: isFlag })(v.prices))),
 });
 
 /** Lost at each mitre by a saw, mm; a chopper loses less. Rule of thumb. */
@@ -97,7 +115,7 @@ export const SAW_LOSS = mm(3);
 /** The mat and frame for a print laid out on its sheet; null when the overlap leaves no opening. */
 export function planFinish(
   fit: FitResult,
-  v: FinishValues,
+  v: Omit<FinishValues, 'prices'>,
 ): { input: MatInput; plan: MatPlan } | null {
   const input: MatInput = {
     image: fit.image,

@@ -15,8 +15,17 @@ export interface CostInput {
   finishing: Minor;
   packing: Minor;
   postage: Minor;
+  /** Of printing, and of all that is not said apart. */
   hours: number;
   hourlyRate: Minor;
+  /** The share of a print in what the printer wears out. */
+  wear?: Minor;
+  /** Given away of each print that is sold. */
+  donation?: Minor;
+  /** Hours of signing and numbering, of mat and frame, of packing. */
+  signingHours?: number;
+  finishingHours?: number;
+  packingHours?: number;
 }
 
 export type CostPart =
@@ -28,7 +37,12 @@ export type CostPart =
   | 'finishing'
   | 'packing'
   | 'postage'
-  | 'labour';
+  | 'wear'
+  | 'donation'
+  | 'labour'
+  | 'signing'
+  | 'framing'
+  | 'wrapping';
 
 export interface CostBreakdown {
   parts: { part: CostPart; amount: Minor }[];
@@ -51,7 +65,12 @@ export function costOfImpression(input: CostInput): CostBreakdown {
     ['finishing', input.finishing],
     ['packing', input.packing],
     ['postage', input.postage],
+    ['wear', input.wear ?? 0],
+    ['donation', input.donation ?? 0],
     ['labour', times(input.hourlyRate, input.hours)],
+    ['signing', times(input.hourlyRate, input.signingHours ?? 0)],
+    ['framing', times(input.hourlyRate, input.finishingHours ?? 0)],
+    ['wrapping', times(input.hourlyRate, input.packingHours ?? 0)],
   ];
   const parts = amounts.map(([part, amount]) => ({ part, amount: minor(amount) }));
   return { parts, total: sum(minor(0), ...parts.map((p) => p.amount)) };

@@ -18,3 +18,4 @@ export * from './simulate';
 export * from './spoilage';
 export * from './startPrice';
 export * from './expenses';
+export * from './tax';

@@ -9,7 +9,7 @@ import type { ChannelFees } from './channels';
 import type { SaleFigures } from './price';
 
 /** Everything that a price is reckoned from; money in minor units, shares 0..1. */
-export interface PriceValues extends CostInput, ChannelFees {
+export interface PriceValues extends Required<CostInput>, ChannelFees {
   channel: string;
   /** Share of the price that is to stay. */
   margin: number;
@@ -30,6 +30,14 @@ const MONEY = [
   'hourlyRate',
   'fixed',
   'step',
+] as const;
+/** Said apart since the third version. */
+const APART = [
+  'wear',
+  'donation',
+  'signingHours',
+  'finishingHours',
+  'packingHours',
 ] as const;
 const SHARES = ['spoilage', 'commission', 'payment', 'margin'] as const;
 const NUMBERS = ['expectedImpressions', 'hours'] as const;
@@ -61,11 +69,16 @@ function fromTyped({
 /** What a kept price was reckoned from, as it is stored. */
 export const PRICE_VALUES = defineVersioned<PriceValues>({
   name: 'price',
-  // Version 0: text as it was typed. Version 1: every price was that of its margin.
-  upgrades: [fromTyped, (old) => ({ ...old, asked: null })],
+  // Version 0: text as it was typed. Version 1: every price was that of its margin. Version 2: all
+  // hours were one figure, and neither wear nor gifts were told apart.
+  upgrades: [
+    fromTyped,
+    (old) => ({ ...old, asked: null }),
+    (old) => ({ ...Object.fromEntries(APART.map((n) => [n, 0])), ...old }),
+  ],
   holds: (v) =>
     typeof v.channel === 'string' &&
-    numbersIn(v, ...MONEY, ...SHARES, ...NUMBERS) &&
+    numbersIn(v, ...MONEY, ...SHARES, ...NUMBERS, ...APART) &&
     (v.asked === null || numbersIn(v, 'asked')),
 });
 

@@ -19,6 +19,9 @@ export interface KnownCosts {
   packing?: Minor | null;
   /** The share of all prints that was spoiled, 0..1. */
   spoilage?: number | null;
+  /** Mat and frame as kept at Finish, where every print is sold so; and its hours. */
+  finishing?: Minor | null;
+  finishingHours?: number | null;
   /** What an hour of work was said to be worth. */
   hourlyRate?: Minor | null;
 }
@@ -40,10 +43,15 @@ export function startPrice(known: KnownCosts): PriceValues {
     proofs: known.proofs ?? none,
     expectedImpressions: known.editionSize ?? 10,
     spoilage: known.spoilage ?? USUAL_SPOILAGE,
-    finishing: none,
+    finishing: known.finishing ?? none,
     packing: known.packing ?? of(450),
     postage: none,
     hours: 0.5,
+    signingHours: 0,
+    finishingHours: known.finishingHours ?? 0,
+    packingHours: 0,
+    wear: none,
+    donation: none,
     hourlyRate: known.hourlyRate ?? of(2400),
     channel: 'own site',
     ...usualFees('own site', known.currency)!,

@@ -8,6 +8,7 @@ export const TODAY_RULES: TodayRules = {
   nearlyClosedShare: 0.1,
   orderWithinDays: 7,
   backupAfterDays: 7,
+  fetchWithinDays: 7,
   calibrationDays: LIGHT_RULES.calibrationDays,
 };
 
@@ -44,6 +45,19 @@ function backupLine(
   return [{ what: 'backup', urgency: 'low', days: backup === null ? null : days }];
 }
 
+/** What hangs elsewhere and is to be fetched back within so many days, or was to be. */
+const fetchLines = (
+  { fetches }: TodayFacts,
+  today: string,
+  { fetchWithinDays }: TodayRules,
+): TodayLine[] =>
+  fetches.flatMap(({ fetchOn, ...of }) => {
+    const days = daysUntil(fetchOn, today);
+    return days > fetchWithinDays
+      ? []
+      : [{ what: 'fetch', urgency: days < 0 ? 'late' : 'due', days, ...of }];
+  });
+
 const RANK: Record<Urgency, number> = { late: 0, due: 1, low: 2, waiting: 3 };
 
 /** What is due, waiting, low, late: most urgent first. `today` is an ISO day. */
@@ -68,6 +82,8 @@ export function todayLines(
       urgency: 'due',
       ...r,
     })),
+    ...fetchLines(facts, today, rules),
+    ...facts.stepped.map((s): TodayLine => ({ what: 'stepped', urgency: 'due', ...s })),
     ...facts.voided.map((v): TodayLine => ({ what: 'voided', urgency: 'due', ...v })),
     ...shelfLines(facts, today, rules),
     ...clockLine(facts),

@@ -12,6 +12,8 @@ const none: TodayFacts = {
   editions: [],
   inks: [],
   references: [],
+  fetches: [],
+  stepped: [],
   untagged: [],
   noMaster: [],
   noSizes: [],
@@ -230,4 +232,13 @@ it('what is on its way is not to be ordered; it is asked for when it was to be h
     supplier: 'Quay',
     days: 2,
   });
+});
+
+it('says what is to be fetched back a week ahead, and what was to be', () => {
+  const of = (fetchOn: string) => ({ number: 'C-0001', name: 'Weir', prints: 2, fetchOn });
+  const lines = (fetchOn: string) =>
+    todayLines({ ...none, fetches: [of(fetchOn)] }, '2026-11-23', TODAY_RULES);
+  expect(lines('2026-12-01')).toEqual([]);
+  expect(lines('2026-11-30')).toMatchObject([{ what: 'fetch', urgency: 'due', days: 7 }]);
+  expect(lines('2026-11-22')).toMatchObject([{ urgency: 'late', days: -1, prints: 2 }]);
 });

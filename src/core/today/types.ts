@@ -64,6 +64,18 @@ export type TodayLine = { urgency: Urgency } & (
     }
   /** A size on offer whose approved proof is no reference any more; `why` in words. */
   | { what: 'reference'; workId: number; work: string; sizeKey: string; why: string }
+  /** Prints on consignment that are to be fetched back in `days`, or were to be. */
+  | { what: 'fetch'; number: string; name: string; prints: number; days: number }
+  /** An edition that sold past a step of its ladder since its price was kept; `by` 0.. */
+  | {
+      what: 'stepped';
+      workId: number;
+      work: string;
+      sizeKey: string;
+      sold: number;
+      of: number;
+      by: number;
+    }
   | { what: 'untagged'; workId: number; work: string }
   | { what: 'noMaster'; workId: number; work: string }
   | { what: 'noSizes'; workId: number; work: string }
@@ -121,6 +133,15 @@ export interface TodayFacts {
     comesOn: string | null;
   }[];
   editions: { workId: number; work: string; size: string; left: number; of: number }[];
+  fetches: { number: string; name: string; fetchOn: string; prints: number }[];
+  stepped: {
+    workId: number;
+    work: string;
+    sizeKey: string;
+    sold: number;
+    of: number;
+    by: number;
+  }[];
   references: { workId: number; work: string; sizeKey: string; why: string }[];
   untagged: { workId: number; work: string }[];
   noMaster: { workId: number; work: string }[];
@@ -145,6 +166,8 @@ export interface TodayRules {
   orderWithinDays: number;
   /** A backup is due when something was written and the last one is so many days old. */
   backupAfterDays: number;
+  /** What is out on consignment stands there when it is to be fetched back within so many days. */
+  fetchWithinDays: number;
   /** Days that the calibration of a screen lasts. */
   calibrationDays: number;
 }

@@ -3,6 +3,8 @@ import type { CaptureRules, HireInput } from '@/core/capture/plan';
 import type { ClosedSpan } from '@/core/days';
 import type { PackRules } from '@/core/pack';
 import { PACK_RULES } from '@/core/pack';
+import type { TaxRule } from '@/core/price';
+import { NO_TAX } from '@/core/price';
 import type { SizeRules } from '@/core/size';
 import { SIZE_RULES } from '@/core/size';
 import type { ProofRules } from '@/core/proof';
@@ -45,6 +47,8 @@ export interface BenchSettings {
   size: SizeRules;
   pack: PackRules;
   today: TodayRules;
+  /** A local tax on what is sold, shown apart from every figure. */
+  tax: TaxRule;
   proof: ProofRules;
 }
 
@@ -76,6 +80,7 @@ export const DEFAULT_SETTINGS: BenchSettings = {
   size: SIZE_RULES,
   pack: PACK_RULES,
   today: TODAY_RULES,
+  tax: NO_TAX,
   proof: PROOF_RULES,
 };
 
@@ -92,6 +97,7 @@ export async function readSettings(db: Reading): Promise<BenchSettings> {
     size: { ...SIZE_RULES, ...chosen.size },
     pack: { ...PACK_RULES, ...chosen.pack },
     today: { ...TODAY_RULES, ...chosen.today },
+    tax: { ...NO_TAX, ...chosen.tax },
     proof: {
       ...PROOF_RULES,
       ...chosen.proof,

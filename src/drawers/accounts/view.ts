@@ -14,7 +14,7 @@ import {
 import { studio, todayOf } from '@/studio';
 
 /** Of what was paid beside sales so many are shown. */
-const LATELY = 8;
+const LATELY = 30;
 
 /** What was sold, by work and size: gross, what channel, carrier and making took, and what stayed. */
 export async function loadAccounts(

@@ -1,5 +1,5 @@
-import { decimal, defineForm, formSeen, hinted } from '@/core/input';
-import { length, mass, percent, whole } from '@/core/input';
+import { choice, decimal, defineForm, formSeen, hinted } from '@/core/input';
+import { length, mass, percent, text, whole } from '@/core/input';
 import type { Field, Typed, ValueOf } from '@/core/input';
 import { PLACE_FIELDS, closedField } from '@/core/place';
 import { grams } from '@/core/units';
@@ -70,6 +70,13 @@ const STUDIO = {
   orderWithinDays: whole('Say what is to be ordered within', { min: 1, max: 90 }, 'days'),
   backupAfterDays: whole('Remind of a backup after', { min: 1, max: 365 }, 'days'),
   calibrationDays: whole('Calibrate the screen every', { min: 1, max: 365 }, 'days'),
+  fetchWithinDays: whole('Say what to fetch back within', { min: 1, max: 90 }, 'days'),
+};
+
+const TAX = {
+  taxName: text('What it is called', { min: 0, max: 40 }),
+  taxShare: percent('Of what is sold', { min: 0, max: 99.9 }),
+  taxIn: choice('Prices have it', ['in them', 'on top'] as const),
 };
 
 const PACKING = {
@@ -79,6 +86,7 @@ const PACKING = {
 /** The bench's settings: the studio, and the rules of thumb in force. */
 export const benchForm = defineForm({
   ...STUDIO,
+  ...TAX,
   ...PACKING,
   ...ON_THE_WALL,
   ...SIZE,
@@ -89,6 +97,7 @@ export const benchForm = defineForm({
 });
 
 type Asked = ValueOf<typeof STUDIO> &
+  ValueOf<typeof TAX> &
   ValueOf<typeof PACKING> &
   ValueOf<typeof ON_THE_WALL> &
   ValueOf<typeof SIZE> &
@@ -121,6 +130,7 @@ export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly strin
   [
     [
       ['The studio', Object.keys(STUDIO)],
+      ['Tax, shown apart (no advice)', Object.keys(TAX)],
       ['Rules of thumb: proof', Object.keys(PROOF)],
       ['Rules of thumb: screen and light', Object.keys(LIGHT)],
     ],
@@ -134,7 +144,7 @@ export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly strin
 
 /** The bench's settings as they stand in their form. */
 export function benchWritten(settings: BenchSettings): Typed {
-  const { size, pack, today, capture, proof } = settings;
+  const { size, pack, today, capture, proof, tax } = settings;
   const all = { ...settings, ...size, ...capture, ...proof, ...proof.light };
   const { seen: _, ...typed } = benchForm.write(
     {
@@ -143,6 +153,10 @@ export function benchWritten(settings: BenchSettings): Typed {
       orderWithinDays: today.orderWithinDays,
       backupAfterDays: today.backupAfterDays,
       calibrationDays: today.calibrationDays,
+      fetchWithinDays: today.fetchWithinDays,
+      taxName: tax.name,
+      taxShare: tax.share,
+      taxIn: tax.included ? 'in them' : 'on top',
     },
     settings,
   );
@@ -180,5 +194,11 @@ export const benchAsked = (
     orderWithinDays: asked.orderWithinDays,
     backupAfterDays: asked.backupAfterDays,
     calibrationDays: asked.calibrationDays,
+    fetchWithinDays: asked.fetchWithinDays,
+  },
+  tax: {
+    name: asked.taxName,
+    share: asked.taxShare,
+    included: asked.taxIn === 'in them',
   },
 });

@@ -1,8 +1,10 @@
-import { inProcess, MASTER } from '../../../e2e/support/inProcess';
+import { inProcess, MASTER, SIZE } from '../../../e2e/support/inProcess';
 import type { InProcess } from '../../../e2e/support/inProcess';
 import { plain } from '../../../e2e/support/pictures';
 import { readPicture } from '@/core/capture/reading';
-import { addMaster, saveReading } from '@/data';
+import { costOfImpression, feesOf, saleAt, startPrice } from '@/core/price';
+import { minor } from '@/core/units';
+import { addMaster, addPrice, addPriceLadder, saveReading } from '@/data';
 import { loadTable } from './view';
 
 let here: InProcess;
@@ -40,4 +42,37 @@ it('judges what is on offer by what a crop leaves', async () => {
   const derivation = { corners: [...corners], flatField: null } as never;
   await here.open.db.write((tx) => addMaster(tx, { ...row, derivation }, MASTER));
   expect(await short()).toMatchObject([{ workId: 1 }]);
+});
+
+it('says that an edition sold past a step until its price is kept anew', async () => {
+  const { db } = here.open;
+  const known = { printing: minor(300), paper: minor(500), capture: null, proofs: null };
+  const values = startPrice({ currency: 'EUR', ...known, editionSize: 30 });
+  const cost = costOfImpression(values).total;
+  const { fees, net } = saleAt(minor(9000), cost, feesOf(values));
+  const keep = (kept: string) =>
+    db.write(async (tx) => {
+      await addPrice(tx, {
+        ...{ workId: 1, sizeKey: SIZE, channel: values.channel, values, currency: 'EUR' },
+        ...{ cost, fees, price: minor(9000), net, at: kept },
+      });
+      await addPriceLadder(tx, {
+        ...{ workId: 1, currency: 'EUR', at: kept },
+        terms: {
+          rule: { by: 'hand' },
+          ...{ limitedTimes: 1, framedMore: 0, steps: { every: 0.05, by: 0.1 } },
+          ...{ rounding: { step: minor(100), less: minor(0) }, ceiling: null },
+          near: { size: 0.15, price: 0.1 },
+        },
+      });
+    });
+  const stepped = async () =>
+    (await loadTable()).lines.filter((line) => line.what === 'stepped');
+  // Two are ordered since: a step is one and a half of thirty.
+  await keep('2026-11-02T09:59:00.000Z');
+  expect(await stepped()).toMatchObject([
+    { sizeKey: SIZE, sold: 2, of: 30, by: expect.closeTo(0.1, 9) as number },
+  ]);
+  await keep('2026-11-04T09:00:00.000Z');
+  expect(await stepped()).toEqual([]);
 });

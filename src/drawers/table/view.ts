@@ -1,5 +1,6 @@
 import { daysAfter, noonOf } from '@/core/days';
 import { routeKind } from '@/core/prepare';
+import { stepOf } from '@/core/price';
 import { studioParts, todayLines } from '@/core/today';
 import type { StudioHas } from '@/core/today';
 import { lastingOf } from '@/studio/reads/paperLasting';
@@ -11,6 +12,8 @@ import {
   routesNow,
   worksPage,
   drawerCounts,
+  fetchesDue,
+  soldPastSteps,
   dueCounts,
   lastDone,
   MOST_CHOICES,
@@ -46,6 +49,8 @@ export const sizeLabel = (key: string): string => nominalSize(key)?.label ?? 'al
 /** Lines of one kind at most: what presses is on top, the drawers hold the rest. */
 const MOST = 12;
 const MOST_JOBS = 5;
+/** Editions on a ladder that sold something since their price was kept, at most. */
+const MOST_LADDERS = 500;
 
 /** Sizes that the master of now is too small for, and how many works are still to be judged. */
 async function short(db: Reading, settings: BenchSettings) {
@@ -94,6 +99,20 @@ async function jobsNow() {
 }
 
 const more = (n: number, what: string) => `${n} more ${what}`;
+
+/** Editions that sold past a step of their ladder since their price was kept. */
+async function steppedNow(db: Reading) {
+  const found = (await soldPastSteps(db, MOST_LADDERS)).flatMap((e) => {
+    const { steps, before, sold, of } = e;
+    const at = (n: number) => stepOf(Math.min(n + 1, of), of, steps);
+    const up = at(sold) - at(before);
+    // One that is sold out has no next price.
+    return up > 0 && sold < of ? [{ ...e, by: (1 + steps.by) ** up - 1 }] : [];
+  });
+  return found.slice(0, MOST).map(({ workId, work, sizeKey, sold, of, by }) => ({
+    ...{ workId, work, sizeKey, sold, of, by },
+  }));
+}
 
 /** What of a studio is there. */
 async function has(
@@ -151,14 +170,17 @@ export async function loadTable() {
     lapsed(db, settings),
   ]);
   const known = [...low, ...usable.filter((p) => !low.some((l) => l.id === p.id))];
-  const [lasting, inks, onItsWay, backup, span, light] = await Promise.all([
-    lastingOf(db, known, today),
-    inksToBuy(db, today),
-    purchasesOnTheWay(db),
-    lastDone(db, 'backup'),
-    writtenSpan(db),
-    lightNow(db),
-  ]);
+  const [lasting, inks, onItsWay, fetches, stepped, backup, span, light] =
+    await Promise.all([
+      lastingOf(db, known, today),
+      inksToBuy(db, today),
+      purchasesOnTheWay(db),
+      fetchesDue(db, MOST),
+      steppedNow(db),
+      lastDone(db, 'backup'),
+      writtenSpan(db),
+      lightNow(db),
+    ]);
   const lines = todayLines(
     {
       orders,
@@ -166,6 +188,8 @@ export async function loadTable() {
       papers: known.map((p) => ({ ...p, orderBy: lasting.get(p.id)?.orderBy ?? null })),
       inks,
       onItsWay,
+      fetches,
+      stepped,
       materials: materials.map((m) => ({ ...m, orderBy: m.lasting?.orderBy ?? null })),
       voided,
       editions: editions.map((e) => ({ ...e, size: sizeLabel(e.sizeKey) })),

@@ -158,3 +158,14 @@ it('calls long work by the words of its own station', () => {
   expect(jobWords('handOver', 'Salt Pans')).toBe('Handing over files of Salt Pans');
   expect(jobWords('backup', null)).toBe('Making a backup');
 });
+
+it.each([
+  [-2, 'to be fetched back 2 days ago'],
+  [0, 'fetch back today'],
+  [1, 'fetch back in 1 day'],
+])('a consignment to be fetched in %i days: %s', (days, figure) => {
+  const of = { number: 'C-0002', name: 'Weir', prints: 1, days } as const;
+  const said = sayLine({ what: 'fetch', urgency: 'due', ...of });
+  expect(said).toMatchObject({ figure, href: '/consignments?of=C-0002' });
+  expect(said.what).toBe('1 print at Weir, C-0002');
+});

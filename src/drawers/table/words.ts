@@ -87,6 +87,25 @@ export function sayLine(line: TodayLine): Said {
         href: '/purchases',
         verb: 'Ask for it',
       };
+    case 'fetch':
+      return {
+        what: `${count(line.prints, 'print', 'prints')} at ${line.name}, ${line.number}`,
+        figure:
+          line.days < 0
+            ? `to be fetched back ${count(-line.days, 'day', 'days')} ago`
+            : line.days === 0
+              ? 'fetch back today'
+              : `fetch back in ${count(line.days, 'day', 'days')}`,
+        href: `/consignments?of=${line.number}`,
+        verb: 'Fetch it back',
+      };
+    case 'stepped':
+      return {
+        what: `${line.work}, ${nominalSize(line.sizeKey)?.label ?? line.sizeKey}: ${line.sold} of ${line.of} sold`,
+        figure: `its price steps up by ${Math.round(100 * line.by)} %`,
+        href: `/works/${line.workId}/price?sheet=ladder&size=${encodeURIComponent(line.sizeKey)}`,
+        verb: 'Keep the ladder',
+      };
     case 'edition':
       return {
         what: `${line.work}, edition ${line.size}`,

@@ -1,7 +1,7 @@
 'use client';
-import { EnterForm, FormFields } from '@/shell/fields';
+import { EnterForm, Fold, FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
-import { SectionLabel } from '@/shell/words';
+import { SectionLabel, Small } from '@/shell/words';
 import { finishForm } from './finishForm';
 
 const OPTIONS = {
@@ -21,6 +21,16 @@ const SHORT = {
   below: 'Below',
 };
 
+const COSTS = [
+  'sold',
+  'mouldingPrice',
+  'glazingPrice',
+  'boardPrice',
+  'backingPrice',
+  'hardware',
+  'hours',
+];
+
 /** What a mat and its frame are made of. */
 export const FinishFields = ({ form, onKeep }: { form: Form; onKeep: () => void }) => {
   const field = { form, of: finishForm };
@@ -36,6 +46,13 @@ export const FinishFields = ({ form, onKeep }: { form: Form; onKeep: () => void 
         {...field}
         only={['moulding', 'glass', 'glazing', 'board', 'spacer', 'backing']}
       />
+      <Fold title="What it costs">
+        <FormFields {...field} only={COSTS} />
+        <Small>
+          Without offcuts. Where every print is sold so, Price counts it as finishing; else
+          the ladder has it for what is framed.
+        </Small>
+      </Fold>
     </EnterForm>
   );
 };

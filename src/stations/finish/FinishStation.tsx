@@ -11,10 +11,10 @@ import type { ActionForm } from '@/shell/actions';
 import { Sentence, Small, TitleBlock } from '@/shell/words';
 import { FinishFields } from './FinishFields';
 import { keepFinish } from './actions';
-import { finishForm } from './finishForm';
+import { finishForm, finishTyped, finishValues } from './finishForm';
 import { MatDrawing } from './MatDrawing';
 import type { FinishView } from './view';
-import { matWords, stackOf, stackWords } from './words';
+import { costFacts, matWords, stackOf, stackWords } from './words';
 
 type Found = ReturnType<typeof planFinish>;
 
@@ -82,6 +82,7 @@ function FinishSlip({
             ['Rabbet depth, at least', stackWords(values, view.paper, format)],
             ['Moulding to cut', format.length(found.plan.mouldingLength)],
             ['Sheet behind the mat', format.length(found.plan.heldBy)],
+            ...costFacts(found.plan, values, format),
           ]}
         />
       )}
@@ -101,12 +102,17 @@ function FinishSlip({
 export function FinishStation(view: FinishView) {
   const { work, master, offered, picked, start, keptKeys } = view;
   const bench = useBench();
-  const keeping = useActionForm(keepFinish, finishForm.write(start, bench), {
-    fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
-    done: 'Mat and frame kept.',
-    keptAs: `finish-${work.id}-${picked?.key ?? ''}`,
-  });
-  const values = useLiveRead(keeping.form, finishForm);
+  const keeping = useActionForm(
+    keepFinish,
+    finishForm.write(finishTyped(start, bench.currency), bench),
+    {
+      fixed: { workId: String(work.id), sizeKey: picked?.key ?? '' },
+      done: 'Mat and frame kept.',
+      keptAs: `finish-${work.id}-${picked?.key ?? ''}`,
+    },
+  );
+  const typed = useLiveRead(keeping.form, finishForm);
+  const values = typed && finishValues(typed, bench.currency);
   const found = picked && values ? planFinish(picked.fit, values) : null;
   return (
     <Bench>

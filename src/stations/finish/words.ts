@@ -1,5 +1,5 @@
-import { STACK_PARTS, stackDepth } from '@/core/finish';
-import type { FinishValues, FrameStack, planFinish } from '@/core/finish';
+import { STACK_PARTS, finishCost, stackDepth } from '@/core/finish';
+import type { FinishValues, FrameStack, MatPlan, planFinish } from '@/core/finish';
 import type { Millimetres } from '@/core/units';
 import type { Format } from '@/shell/figures';
 
@@ -60,4 +60,21 @@ export function stackWords(
   if (depth === null) return `not known: ${missing.join(', ')}`;
   const parts = STACK_PARTS.filter((p) => stack[p]! > 0);
   return `${thickness(depth)}: ${parts.map((p) => `${PARTS[p]} ${thickness(stack[p]!)}`).join(', ')}`;
+}
+
+/** What it costs in material and hours, where that was said. */
+export function costFacts(
+  plan: MatPlan,
+  values: FinishValues | null,
+  format: Pick<Format, 'money' | 'number'>,
+): [string, string][] {
+  if (!values?.prices) return [];
+  const { currency, hours } = values.prices;
+  const { total } = finishCost(plan, values.prices);
+  return [
+    ['Material, each', format.money(total, currency)],
+    ...(hours > 0
+      ? [['Your time, each', `${format.number(hours, 2)} h`] as [string, string]]
+      : []),
+  ];
 }

@@ -10,12 +10,14 @@ import { Problem } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { Sentence, Small, TableHead } from '@/shell/words';
 import { CostCurve } from './CostCurve';
+import { MishapSlip, Mishaps } from './Mishaps';
 import { PARTS, PriceBar } from './PriceBar';
 import type { Reckoned } from './PriceBar';
 import { PriceFields } from './PriceFields';
 import { keepPrice } from './actions';
 import { NOTHING_LEFT, priceForm } from './priceForm';
 import type { PriceView } from './view';
+import { taxWords } from '@/studio/words/taxWords';
 
 /** The price found, what goes, and what stays. */
 function PriceSlip({
@@ -75,10 +77,9 @@ function PriceSlip({
       {sale && found && (
         <FactList
           facts={[
-            ...found.cost.parts.map((p): [string, string] => [
-              PARTS[p.part],
-              format.amount(p.amount),
-            ]),
+            ...found.cost.parts
+              .filter((p) => p.amount > 0)
+              .map((p): [string, string] => [PARTS[p.part], format.amount(p.amount)]),
             ['cost of one impression', format.amount(found.cost.total)],
             ['channel takes', format.amount(sale.fees)],
           ]}
@@ -90,7 +91,8 @@ function PriceSlip({
           {format.money(third, workCurrency)}.
         </Small>
       )}
-      <Small>Tax is not in these figures; local rules decide.</Small>
+      <Small>{taxWords(sale?.gross ?? null, view.tax, format)}</Small>
+      <Mishaps view={view} />
       <Problem>{problem}</Problem>
     </Slip>
   );
@@ -134,7 +136,11 @@ export function CostSheet({ view, head }: { view: PriceView; head: React.ReactNo
           onKeep={keeping.submit}
         />
       </Surface>
-      <PriceSlip view={view} found={found} keeping={keeping} />
+      {view.noting ? (
+        <MishapSlip view={view} />
+      ) : (
+        <PriceSlip view={view} found={found} keeping={keeping} />
+      )}
     </Bench>
   );
 }

@@ -17,7 +17,12 @@ export const PARTS: Record<CostPart, string> = {
   finishing: 'finishing',
   packing: 'packing',
   postage: 'postage',
+  wear: 'wear of the printer',
+  donation: 'given away',
   labour: 'your time',
+  signing: 'your time, signing',
+  framing: 'your time, framing',
+  wrapping: 'your time, packing',
 };
 
 /** A part narrower than this has no room for its words. */

@@ -28,10 +28,11 @@ const EACH = [
   'finishing',
   'packing',
   'postage',
-  'hours',
-  'hourlyRate',
   'spoilage',
+  'wear',
+  'donation',
 ];
+const TIME = ['hourlyRate', 'hours', 'signingHours', 'finishingHours', 'packingHours'];
 const ONCE = ['capture', 'proofs', 'expectedImpressions'];
 const FEES = ['commission', 'payment', 'fixed'] as const;
 
@@ -74,6 +75,8 @@ export function PriceFields({
         <div>
           <SectionLabel>Once, spread over the edition</SectionLabel>
           <FormFields {...field} only={ONCE} hints={hints} />
+          <SectionLabel>Your time, each</SectionLabel>
+          <FormFields {...field} only={TIME} hints={hints} />
           <SectionLabel>Channel</SectionLabel>
           <FormFields {...field} only={['channel', ...FEES]} />
         </div>

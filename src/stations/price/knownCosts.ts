@@ -12,11 +12,14 @@ import {
   ofPrintFile,
   paperCost,
   printedExtent,
+  studio,
   todayOf,
 } from '@/studio';
 import type { InkCost, PaperCost } from '@/studio';
-import { packingCost } from './packingCost';
-import type { PackingCost } from './packingCost';
+import { finishingCost } from './finishingCost';
+import type { FinishingCost } from './finishingCost';
+import { packingCost, postageCost } from './packingCost';
+import type { PackingCost, PostageCost } from './packingCost';
 
 /** What paper and ink of one print of a size cost, where that is known, in whatever currency. */
 async function printCosts(
@@ -49,6 +52,8 @@ export async function knownCosts(
   /** What packing, spoilage and proofs rest on; null where they are rules of thumb. */
   made: {
     packing: PackingCost | null;
+    finishing: FinishingCost | null;
+    postage: PostageCost | null;
     printed: { good: number; spoiled: number } | null;
     rounds: number;
   };
@@ -68,15 +73,21 @@ export async function knownCosts(
       : { paper: null, ink: null };
   const inBench = (cost: { amount: Minor; currency: string } | null) =>
     cost?.currency === currency ? cost.amount : null;
-  const [packing, printed] = await Promise.all([
+  const { home } = await studio();
+  const [packing, postage, finishing, printed] = await Promise.all([
     paper ? packingCost(db, sizeKey, paper, settings) : null,
+    paper ? postageCost(db, home, { sizeKey, paper }, settings) : null,
+    finishingCost(db, size, settings),
     spoiledSoFar(db),
   ]);
+  const everyFramed = finishing?.every ? finishing : null;
   const spoilage = measuredSpoilage(printed);
   const rate = hire.currency === currency && hire.hourlyRate > 0 ? hire.hourlyRate : null;
   const known = {
     currency,
     packing: packing?.amount ?? null,
+    finishing: inBench(everyFramed),
+    finishingHours: everyFramed?.hours ?? null,
     spoilage,
     hourlyRate: rate,
     printing: inBench(rests.ink),
@@ -88,6 +99,8 @@ export async function knownCosts(
   };
   const made = {
     packing,
+    postage,
+    finishing,
     printed: spoilage === null ? null : printed,
     rounds: costs.length,
   };

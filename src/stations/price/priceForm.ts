@@ -12,6 +12,7 @@ import {
 import { CHANNEL_IDS } from '@/core/price';
 
 const MOST = 1e10;
+const hours = (title: string) => decimal(title, { min: 0, max: 1000 }, 'h');
 const cost = (title: string) => money(title, { min: 0, max: MOST });
 
 /** The price of a size: the parts of an impression, the channel's fees, the margin. */
@@ -23,9 +24,14 @@ export const priceForm = defineForm({
   expectedImpressions: whole('Spread over', { min: 1, max: 100_000 }, 'prints'),
   spoilage: percent('Spoilage', { min: 0, max: 80 }),
   finishing: cost('Finishing'),
-  packing: cost('Packing'),
+  packing: cost('Packing material'),
   postage: cost('Postage you pay'),
-  hours: decimal('Your time', { min: 0, max: 1000 }, 'h'),
+  wear: cost('Wear of the printer'),
+  donation: cost('Given away'),
+  hours: hinted(hours('Printing'), 'and whatever is not said below'),
+  signingHours: hours('Signing'),
+  finishingHours: hours('Mat and frame'),
+  packingHours: hours('Packing'),
   hourlyRate: cost('Your hour'),
   channel: choice('Channel', CHANNEL_IDS),
   commission: percent('Commission', { min: 0, max: 95 }),

@@ -1,5 +1,5 @@
 import { startPrice, thirdOfOriginal } from '@/core/price';
-import { editionsOf, priceLadderOf, pricesOf, proofsOf } from '@/data';
+import { editionsOf, expensesOf, priceLadderOf, pricesOf, proofsOf } from '@/data';
 import { loadWorkPage, offeredRungs, todayOf } from '@/studio';
 import { knownCosts } from './knownCosts';
 import { editionOf, ladderSizes } from './ladder/ladderItems';
@@ -62,6 +62,14 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     rests,
     /** What its packing, spoilage and proofs rest on. */
     made,
+    today: todayOf(settings),
+    /** A local tax, shown apart. */
+    tax: settings.tax,
+    /** What went wrong with this size, the newest first; and whether one is being noted. */
+    mishaps: (await expensesOf(db, { workId: work.id, limit: 50 })).filter(
+      (e) => e.kind === 'mishap' && e.sizeKey === picked?.key,
+    ),
+    noting: query.mishap === '1',
     /** What is known, to be said beside what was typed. */
     known,
     master: page.master && { preview: page.master.preview },

@@ -31,7 +31,7 @@ export function costHints(
   { rests, made, known }: Pick<PriceView, 'rests' | 'made' | 'known'>,
   format: Amounts,
 ): Record<string, string | undefined> {
-  const { packing, printed, rounds } = made;
+  const { packing, printed, rounds, finishing, postage } = made;
   return {
     printing: rests.ink ? inkHint(rests.ink, format) : undefined,
     paper: rests.paper ? paperHint(rests.paper, format) : undefined,
@@ -40,6 +40,19 @@ export function costHints(
           .map((p) => (p.pieces === 1 ? p.name : `${p.pieces} × ${p.name}`))
           .join(', ')}.`
       : 'Rule of thumb: the shelf does not say what packs it, or what that costs.',
+    finishing: finishing
+      ? `Known: ${format.money(finishing.amount, finishing.currency)}, mat and frame as kept at Finish${
+          finishing.every ? '' : '; only where it is asked for: the ladder has framed ones'
+        }.`
+      : undefined,
+    finishingHours: finishing
+      ? `Known: ${format.number(finishing.hours, 2)}\u202fh, as said at Finish.`
+      : undefined,
+    postage: postage
+      ? `Where it is free to the buyer: ${format.money(postage.amount, postage.currency)} with ${postage.carrier}, ${postage.service}.`
+      : 'Where it is free to the buyer.',
+    wear: 'Rule of thumb: what the printer cost, over the prints it will make.',
+    donation: 'Of each that is sold.',
     spoilage: printed
       ? `Measured: ${printed.spoiled} of ${printed.good + printed.spoiled} were spoiled.`
       : 'Rule of thumb: too few were numbered to tell.',

@@ -369,6 +369,8 @@ const PRICE = {
   postage: minor(0),
   hours: 0,
   hourlyRate: minor(0),
+  ...{ wear: minor(0), donation: minor(0) },
+  ...{ signingHours: 0, finishingHours: 0, packingHours: 0 },
   channel: 'own site',
   commission: 0,
   payment: 0.02,

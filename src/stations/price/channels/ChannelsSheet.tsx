@@ -11,6 +11,7 @@ import { useBench, useFormat } from '@/shell/figures';
 import { Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { Sentence, Small, TableHead } from '@/shell/words';
+import { taxWords } from '@/studio/words/taxWords';
 import type { PriceView } from '../view';
 import { ChannelsChart } from './ChannelsChart';
 import { TermsSlip } from './TermsSlip';
@@ -55,7 +56,9 @@ function ChannelsSlip({
   form,
   notReckoned,
   onTerms,
+  tax,
 }: {
+  tax: PriceView['tax'];
   label: string;
   notReckoned: PriceView['notReckoned'];
   shown: readonly ChannelShown[];
@@ -130,7 +133,7 @@ function ChannelsSlip({
       {notReckoned && <Small>{notReckonedWords(notReckoned)}</Small>}
       <Small>
         Print on demand costs its base price; the month and the fair day are spread over
-        what is sold. Tax is not in these figures.
+        what is sold. {taxWords(asked.price, tax, format)}
       </Small>
     </Slip>
   );
@@ -178,6 +181,7 @@ export function ChannelsSheet({ view, head }: { view: PriceView; head: React.Rea
           form={form}
           notReckoned={view.notReckoned}
           onTerms={setChanging}
+          tax={view.tax}
         />
       )}
     </Bench>
