@@ -30,6 +30,8 @@ const terms: LadderTerms = {
   },
   limitedTimes: 1.5,
   framedMore: 9000,
+  framedTimes: 0,
+  papers: [],
   steps: { every: 0.25, by: 0.15 },
   rounding: { step: minor(100), less: minor(5) },
   ceiling: 60_000,

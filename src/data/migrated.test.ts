@@ -656,7 +656,8 @@ it('carries a studio of before ladders: no rule is kept, and every price stays t
   ]);
   const terms = {
     rule: { by: 'hand' as const },
-    ...{ limitedTimes: 1, framedMore: 0, steps: null, ceiling: null },
+    ...{ limitedTimes: 1, framedMore: 0, framedTimes: 0, papers: [] },
+    ...{ steps: null, ceiling: null },
     rounding: { step: minor(100), less: minor(0) },
     near: { size: 0.15, price: 0.1 },
   };

@@ -1,5 +1,5 @@
 import { mm, size } from '../units';
-import { planMat } from '.';
+import { finishCost, planMat } from '.';
 import type { MatInput } from '.';
 
 const input: MatInput = {
@@ -43,4 +43,24 @@ it('shows the signature only where the reveal leaves room, and asks for paper be
   });
   expect(planMat({ ...input, style: 'reveal', perSide: mm(23) }).catches).toBe(false);
   expect(() => planMat({ ...input, perSide: mm(230) })).toThrow(RangeError);
+});
+
+it('material of a frame costs by its length and areas, each rounded by itself', () => {
+  const plan = {
+    frame: size(403, 503),
+    outside: size(400, 500),
+    mouldingLength: mm(1996),
+  };
+  const prices = { moulding: 1250, glazing: 2000, board: 900, backing: 600, hardware: 150 };
+  expect(finishCost(plan, prices)).toEqual({
+    parts: [
+      // 1.996 m x 12.50; 0.202709 m2 x 20.00; 0.2 m2 x 9.00; 0.202709 m2 x 6.00.
+      { part: 'moulding', amount: 2495 },
+      { part: 'glazing', amount: 405 },
+      { part: 'board', amount: 180 },
+      { part: 'backing', amount: 122 },
+      { part: 'hardware', amount: 150 },
+    ],
+    total: 3352,
+  });
 });

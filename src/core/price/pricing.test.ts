@@ -197,3 +197,22 @@ it('a price of before prices could be set is that of its margin', () => {
   const { asked: _, ...before } = startPrice({ ...NOTHING, printing: minor(2000) });
   expect(PRICE_VALUES.read({ version: 1, ...before })).toEqual({ ...before, asked: null });
 });
+
+it('wear, gifts and the hours of each step stand apart, and all of them count', () => {
+  const values = startPrice({ ...NOTHING, printing: minor(2000) });
+  const more = {
+    ...values,
+    ...{ wear: minor(120), donation: minor(300), hours: 0.25, hourlyRate: minor(2400) },
+    ...{ signingHours: 0.1, finishingHours: 0.5, packingHours: 0.2 },
+  };
+  const { parts, total } = costOfImpression(more);
+  const amount = (part: string) => parts.find((p) => p.part === part)!.amount;
+  expect(
+    ['wear', 'donation', 'labour', 'signing', 'framing', 'wrapping'].map(amount),
+  ).toEqual([120, 300, 600, 240, 1200, 480]);
+  expect(total).toBe(parts.reduce((sum, p) => sum + p.amount, 0));
+  const { wear: _, donation: __, ...before } = values;
+  const { signingHours: ___, finishingHours: ____, packingHours: _____, ...old } = before;
+  const read = PRICE_VALUES.read({ version: 2, ...old });
+  expect(costOfImpression(read).total).toBe(costOfImpression(old).total);
+});

@@ -60,7 +60,13 @@ it('says that an edition sold past a step until its price is kept anew', async (
         ...{ workId: 1, currency: 'EUR', at: kept },
         terms: {
           rule: { by: 'hand' },
-          ...{ limitedTimes: 1, framedMore: 0, steps: { every: 0.05, by: 0.1 } },
+          ...{
+            limitedTimes: 1,
+            framedMore: 0,
+            framedTimes: 0,
+            papers: [],
+            steps: { every: 0.05, by: 0.1 },
+          },
           ...{ rounding: { step: minor(100), less: minor(0) }, ceiling: null },
           near: { size: 0.15, price: 0.1 },
         },

@@ -3,6 +3,7 @@ import type { InProcess } from '../../../e2e/support/inProcess';
 import { USUAL_FINISH } from '@/core/finish';
 import { saveSettings } from '@/data';
 import { keepFinish } from './actions';
+import { finishTyped } from './finishForm';
 import { mm } from '@/core/units';
 import { formatOf } from '@/shell/figures/format';
 import { loadFinish } from './view';
@@ -30,6 +31,7 @@ const MAT = {
   moulding: '20',
   glass: '2',
   glazing: 'glass',
+  sold: 'where it is asked for',
 };
 const keep = (over: Record<string, string> = {}) => keepFinish({ ...MAT, ...over });
 
@@ -102,4 +104,23 @@ it('the rabbet is as deep as what lies in it, or it is said what is not known', 
     /^11.02\Wmm: glazing 2.00\Wmm, mat 1.50\Wmm, spacer 4.00\Wmm, print 0.52\Wmm, backing 3.00\Wmm$/,
   );
   expect(say({ ...kept, backing: null }, null)).toBe('not known: print, backing');
+});
+
+it('what it costs is kept in the currency it was typed in, and Price has it from there', async () => {
+  await here.open.db.write((tx) => saveSettings(tx, { units: 'metric' }));
+  const typed = {
+    ...{ mouldingPrice: '12', glazingPrice: '20', boardPrice: '8', backingPrice: '5' },
+    ...{ hardware: '1.50', hours: '0.75' },
+  };
+  expect(await keep({ ...typed })).toMatchObject({ ok: true });
+  const { start } = await loadFinish('1', { size: SIZE });
+  expect(start.prices).toEqual({
+    ...{ currency: 'EUR', moulding: 1200, glazing: 2000, board: 800, backing: 500 },
+    ...{ hardware: 150, hours: 0.75, every: false },
+  });
+  expect(finishTyped(start, 'EUR')).toMatchObject({ mouldingPrice: 1200, hours: 0.75 });
+  // A currency later, nothing is re-labelled.
+  expect(finishTyped(start, 'JPY')).toMatchObject({ mouldingPrice: null, hours: null });
+  expect(await keep({})).toMatchObject({ ok: true });
+  expect((await loadFinish('1', { size: SIZE })).start.prices).toBeNull();
 });

@@ -1,5 +1,13 @@
 import { startPrice, thirdOfOriginal } from '@/core/price';
-import { editionsOf, expensesOf, priceLadderOf, pricesOf, proofsOf } from '@/data';
+import {
+  MOST_CHOICES,
+  editionsOf,
+  expensesOf,
+  papersToPrintOn,
+  priceLadderOf,
+  pricesOf,
+  proofsOf,
+} from '@/data';
 import { loadWorkPage, offeredRungs, todayOf } from '@/studio';
 import { knownCosts } from './knownCosts';
 import { editionOf, ladderSizes } from './ladder/ladderItems';
@@ -75,6 +83,12 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     master: page.master && { preview: page.master.preview },
     sizes: await ladderSizes(page, offered),
     original: { width: work.width, height: work.height },
+    /** Papers that can be printed on, with what their usual sheet costs in the currency of the bench. */
+    otherPapers: (await papersToPrintOn(db, MOST_CHOICES))
+      .filter((p) => p.currency === currency)
+      .map(({ name, price, sheetWidth, sheetHeight }) => ({
+        ...{ name, price, sheetWidth, sheetHeight },
+      })),
     /** By which rule the prices were made last, in the currency of the bench. */
     keptLadder: lastLadder?.currency === currency ? lastLadder.terms : null,
     ladder: offered.map((o) => {

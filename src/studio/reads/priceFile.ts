@@ -134,15 +134,17 @@ function channelsOf(written: WrittenJob['channels']): PriceJob['channels'] {
 function ladderOf(written: WrittenJob['ladder']): PriceJob['ladder'] {
   if (!written) return undefined;
   const { items, rule, rounding, ...terms } = written;
-  const usual = { paper: '', framed: false, edition: null, sold: 0, cost: 0, byHand: null };
+  const usual = { paper: '', framed: false, edition: null, sold: 0, cost: 0, framing: 0 };
   return {
     limitedTimes: 1,
     framedMore: 0,
+    framedTimes: 0,
+    papers: [],
     steps: null,
     ceiling: null,
     near: { size: 0.15, price: 0.1 },
     ...terms,
-    items: items.map((i) => ({ ...usual, ...i })),
+    items: items.map((i) => ({ ...usual, byHand: null, ...i })),
     rule: ruleOf(rule),
     rounding: roundingOf(rounding),
   };

@@ -146,6 +146,7 @@ export const PRICE_SCHEMA = object(['currency'], {
         height: mm,
         paper: { type: 'string', maxLength: 200 },
         framed: { type: 'boolean' },
+        framing: money,
         edition: orNull({ type: 'integer', minimum: 1, maximum: 100_000 }),
         sold: count,
         cost: money,
@@ -175,6 +176,13 @@ export const PRICE_SCHEMA = object(['currency'], {
     },
     limitedTimes: { type: 'number', exclusiveMinimum: 0, maximum: 100 },
     framedMore: money,
+    framedTimes: { type: 'number', minimum: 0, maximum: 100 },
+    papers: list(
+      object(['paper', 'times'], {
+        paper: name,
+        times: { type: 'number', exclusiveMinimum: 0, maximum: 100 },
+      }),
+    ),
     steps: orNull(
       object(['every', 'by'], {
         every: { type: 'number', minimum: 0.01, maximum: 1 },

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { minor } from '../../units';
 import { CHANNELS, usualTerms } from '../channels';
-import { editionSteps, priceLadder, stepOf } from '.';
+import { PRICE_LADDER, editionSteps, priceLadder, stepOf } from '.';
 import type { LadderItem, LadderTerms } from '.';
 
 const item = (id: string, width: number, height: number, over = {}): LadderItem => ({
@@ -21,6 +21,8 @@ const terms: LadderTerms = {
   rule: { by: 'area', through: { width: 300, height: 400, price: 6500 }, and: null },
   limitedTimes: 1,
   framedMore: 0,
+  framedTimes: 0,
+  papers: [],
   steps: null,
   rounding: { step: minor(100), less: minor(0) },
   ceiling: null,
@@ -148,4 +150,61 @@ it('says on which channel a price is under its cost, and earns through the first
   ]);
   expect(rows[0]!.sales.map((s) => s.sale.net)).toEqual([1500, -1100]);
   expect(rows[0]!.earns).toEqual({ gross: 65_000, net: 15_000 });
+});
+
+it('a paper makes a print so many times dearer; a frame adds to it, and does not step', () => {
+  const of = (id: string, over: Partial<LadderItem>): LadderItem => ({
+    ...{ id, width: 300, height: 400, paper: '', framed: false, edition: 4, sold: 2 },
+    ...{ cost: 2000, byHand: null },
+    ...over,
+  });
+  const rule = {
+    by: 'area' as const,
+    through: { width: 300, height: 400, price: 10_000 },
+    and: null,
+  };
+  const terms = {
+    rule,
+    ...{ limitedTimes: 1.5, framedMore: 500, framedTimes: 2, ceiling: null },
+    papers: [{ paper: 'Chalk Rag', times: 1.2 }],
+    steps: { every: 0.5, by: 0.1 },
+    rounding: { step: minor(1), less: minor(0) },
+    near: { size: 0.15, price: 0.1 },
+  };
+  const items = [
+    of('plain', {}),
+    of('framed', { framed: true, framing: 3000 }),
+    of('rag', { paper: 'Chalk Rag' }),
+    of('both', { paper: 'Chalk Rag', framed: true, framing: 3000 }),
+    of('other', { paper: 'Linen' }),
+  ];
+  const { rows } = priceLadder(items, terms, []);
+  expect(rows.map((r) => [r.id, r.price])).toEqual([
+    ['plain', 16_500],
+    ['framed', 16_500 + 500 + 6000],
+    ['rag', 19_800],
+    ['both', 19_800 + 500 + 6000],
+    ['other', 16_500],
+  ]);
+  expect(rows[1]!.steps.map((s) => s.price)).toEqual([15_000 + 6500, 16_500 + 6500]);
+});
+
+it('a ladder that was kept before papers and frames is one without them', () => {
+  const {
+    framedTimes: _,
+    papers: __,
+    ...old
+  } = {
+    rule: { by: 'hand' as const },
+    ...{ limitedTimes: 1, framedMore: 0, framedTimes: 0, papers: [] },
+    ...{ steps: null, ceiling: null },
+    rounding: { step: minor(1), less: minor(0) },
+    near: { size: 0.15, price: 0.1 },
+  };
+  expect(PRICE_LADDER.read({ version: 0, ...old })).toEqual({
+    ...old,
+    framedTimes: 0,
+    papers: [],
+  });
+  expect(() => PRICE_LADDER.read({ version: 1, ...old })).toThrow();
 });

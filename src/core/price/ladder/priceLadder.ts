@@ -1,7 +1,7 @@
 import { minor } from '../../units';
 import type { Minor } from '../../units';
 import type { ChannelTerms } from '../channels';
-import { exactly, multiply } from '../exact';
+import { add, exactly, multiply } from '../exact';
 import type { Fraction } from '../exact';
 import { roundedDown, roundedUp } from '../rounding';
 import type { Rounding } from '../rounding';
@@ -33,6 +33,10 @@ export interface LadderTerms {
   /** A limited one costs so many times what the rule gives, a framed one so much more. */
   limitedTimes: number;
   framedMore: number;
+  /** And so many times what its mat and frame cost. */
+  framedTimes: number;
+  /** A print on one of these papers costs so many times what it costs on any other. */
+  papers: readonly { paper: string; times: number }[];
   steps: EditionSteps | null;
   rounding: Rounding;
   /** Nothing is asked above it; null: no ceiling. */
@@ -72,14 +76,21 @@ const priceIn = ({ rounding, ceiling }: LadderTerms, exact: Fraction): Minor => 
     : price;
 };
 
-/** What a rule gives for an item, limited and framed added; by hand it is what was typed. */
+/** What a rule gives for a print, limited and on its paper; by hand it is what was typed. */
 function basePrice(terms: LadderTerms, item: LadderItem): Fraction | null {
   const rule = rulePrice(terms.rule, item);
   if (!rule || terms.rule.by === 'hand') return rule;
-  const times = item.edition === null ? rule : multiply(rule, exactly(terms.limitedTimes));
-  return item.framed
-    ? { n: times.n + BigInt(terms.framedMore) * times.d, d: times.d }
-    : times;
+  const limited =
+    item.edition === null ? rule : multiply(rule, exactly(terms.limitedTimes));
+  const onPaper = terms.papers.find((p) => p.paper === item.paper);
+  return onPaper ? multiply(limited, exactly(onPaper.times)) : limited;
+}
+
+/** What a frame adds: it stays the same while an edition's price rises. */
+function frameAdds(terms: LadderTerms, { framed, framing }: LadderItem): Fraction {
+  if (!framed || terms.rule.by === 'hand') return exactly(0);
+  const times = multiply(exactly(framing ?? 0), exactly(terms.framedTimes));
+  return add(exactly(terms.framedMore), times);
 }
 
 /** What all prints of an edition bring through a channel, from the first to the last. */
@@ -111,15 +122,17 @@ function rowOf(
   if (!base || base.n <= 0n) return { row: none, wanted: null };
   const { edition, sold } = item;
   const exact = editionSteps(edition ?? 1, edition === null ? null : terms.steps);
+  const frame = frameAdds(terms, item);
+  const at = (factor: Fraction) => add(multiply(base, factor), frame);
   const steps = exact.map(({ from, factor }) => ({
     from,
-    price: priceIn(terms, multiply(base, factor)),
+    price: priceIn(terms, at(factor)),
   }));
   const there = edition === null || sold < edition;
   const next = edition === null ? 1 : sold + 1;
   const price = there ? steps.findLast((s) => s.from <= next)!.price : null;
   // A ceiling is said of the last price that an edition reaches.
-  const wanted = roundedUp(multiply(base, exact.at(-1)!.factor), terms.rounding);
+  const wanted = roundedUp(at(exact.at(-1)!.factor), terms.rounding);
   return {
     row: {
       id: item.id,

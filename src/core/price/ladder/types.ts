@@ -6,6 +6,8 @@ export interface LadderItem {
   /** What else tells it from others of its size; '' where nothing does. */
   paper: string;
   framed: boolean;
+  /** What mat and frame of it cost, in its cost already; 0 where it is not framed. */
+  framing?: number;
   /** N of its edition; null: open. */
   edition: number | null;
   /** Sold of it so far. */

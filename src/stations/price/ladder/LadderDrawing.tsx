@@ -6,6 +6,8 @@ import { useFormat } from '@/shell/figures';
 import type { Format } from '@/shell/figures';
 import { OnShelf } from './OnShelf';
 import type { LadderSize } from './ladderShown';
+import { variantWords } from './ladderWords';
+import { variantOf } from './variants';
 
 const WIDTH = 742;
 const HEIGHT = 400;
@@ -32,15 +34,20 @@ const figuresOf = (
     'kept now',
   ],
   rows: rows.map((row) => {
-    const size = sizes.find((s) => s.key === row.id)!;
+    const size = sizes.find((s) => s.key === variantOf(row.id).key)!;
+    const plain = size.key === row.id;
     return [
-      size.label,
+      variantWords(row.id, sizes),
       size.edition === null ? 'open' : `of ${size.edition}`,
       size.sold,
       row.price === null ? '–' : format.amount(row.price),
       row.last === null ? '–' : format.amount(row.last),
-      size.costKnown ? format.amount(size.cost) : 'not known',
-      size.kept === null ? '–' : format.amount(size.kept),
+      size.costKnown && plain
+        ? format.amount(size.cost)
+        : row.sales[0]
+          ? format.amount(row.sales[0].sale.cost)
+          : 'not known',
+      size.kept === null || !plain ? '–' : format.amount(size.kept),
     ];
   }),
 });
@@ -80,6 +87,7 @@ export function LadderDrawing({
   const drawn = sizes.map((size, i) => ({
     size,
     row: rows.find((r) => r.id === size.key)!,
+    beside: rows.filter((r) => r.id !== size.key && variantOf(r.id).key === size.key),
     x: LEFT + widest * (i + 0.5),
     w: size.width * scale,
     h: size.height * scale,
@@ -121,6 +129,7 @@ export function LadderDrawing({
         </text>
         <text x={LEFT} y={TOP - 10}>
           asked, over the size; prints to one scale; rungs: steps as the edition sells
+          {rows.length > sizes.length && '; □ framed, ◇ on the other paper, ▫ both'}
         </text>
       </g>
       {costed.length > 0 && (

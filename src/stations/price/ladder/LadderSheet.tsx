@@ -20,7 +20,8 @@ import type { ByHand } from './ladderForm';
 import { ladderKnown } from './ladderKnown';
 import { firstLadder, keptAsked, ladderShown } from './ladderShown';
 import type { LadderAsked, LadderKnown } from './ladderShown';
-import { keptInWords, stepsWords, warningWords } from './ladderWords';
+import { keptInWords, stepsWords, variantFacts, warningWords } from './ladderWords';
+import { Variants } from './Variants';
 
 const FIELDS: Record<LadderAsked['by'], string[]> = {
   area: ['throughSize', 'throughPrice', 'andSize', 'andPrice'],
@@ -108,7 +109,14 @@ function RowSlip({
         {...field}
         only={['limitedTimes', 'every', 'up', 'rounding', 'ceiling']}
       />
+      <Variants
+        field={field}
+        known={known}
+        framing={size.framing}
+        other={asked.otherPaper !== ''}
+      />
       <Problem>{keeping.problem}</Problem>
+      <FactList facts={variantFacts(ladder, size.key, asked, format)} />
       <FactList
         facts={row.sales.map(({ channel, sale }): [string, React.ReactNode] => [
           channel,

@@ -3,11 +3,49 @@ import type { ScaleLinear } from 'd3';
 import type { LadderRow } from '@/core/price';
 import { useFormat } from '@/shell/figures';
 import type { LadderSize } from './ladderShown';
+import { variantOf } from './variants';
+
+/** What is asked for the same size framed, on another paper, or both: a mark beside the pole. */
+function Beside({
+  row,
+  x,
+  y,
+}: {
+  row: LadderRow;
+  x: number;
+  y: ScaleLinear<number, number>;
+}) {
+  const format = useFormat();
+  if (row.price === null) return null;
+  const { paper, framed } = variantOf(row.id);
+  const [cx, cy] = [x - 12, y(row.price)];
+  const half = paper && framed ? 3 : 4.5;
+  return (
+    <g fill="#fdfdfd" stroke="#161616">
+      {framed ? (
+        <rect x={cx - half} y={cy - half} width={2 * half} height={2 * half} />
+      ) : (
+        <path d={`M${cx} ${cy - 5}l5 5l-5 5l-5-5z`} />
+      )}
+      <text
+        x={cx - 8}
+        y={cy + 4}
+        textAnchor="end"
+        fontSize={11}
+        fill="var(--ink)"
+        stroke="none"
+      >
+        {format.amount(row.price)}
+      </text>
+    </g>
+  );
+}
 
 /** One print on the shelf, to scale, with its pole and the rungs of its edition. */
 export function OnShelf({
   size,
   row,
+  beside,
   x,
   w,
   h,
@@ -18,6 +56,8 @@ export function OnShelf({
 }: {
   size: LadderSize;
   row: LadderRow;
+  /** The same size framed, on another paper, or both. */
+  beside: readonly LadderRow[];
   /** Its middle, width and height, px. */
   x: number;
   w: number;
@@ -55,6 +95,9 @@ export function OnShelf({
             />
           ))
         : row.price !== null && <circle cx={x} cy={y(row.price)} r={4} fill="#161616" />}
+      {beside.map((b) => (
+        <Beside key={b.id} row={b} x={x} y={y} />
+      ))}
       <rect
         x={x - w / 2}
         y={foot}

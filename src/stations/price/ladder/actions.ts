@@ -22,8 +22,9 @@ export async function keepLadder(typed: unknown): Promise<Answer<number>> {
     const { currency } = known;
     const { rows } = ladderShown(asked, hand, known);
     const changed = rows.flatMap((row) => {
-      const size = known.sizes.find((s) => s.key === row.id)!;
-      return row.price !== null && row.price !== size.kept
+      // Of what is sold beside the plain print the rule is kept, from which its price follows.
+      const size = known.sizes.find((s) => s.key === row.id);
+      return size && row.price !== null && row.price !== size.kept
         ? [{ size, price: row.price }]
         : [];
     });

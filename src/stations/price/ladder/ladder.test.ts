@@ -5,7 +5,13 @@ import { formatOf } from '@/shell/figures/format';
 import { roundingId, roundingOf } from './ladderForm';
 import { firstLadder, keptAsked, ladderShown, ladderTerms } from './ladderShown';
 import type { LadderAsked, LadderKnown, LadderSize } from './ladderShown';
-import { keptInWords, stepsWords, warningWords } from './ladderWords';
+import {
+  keptInWords,
+  stepsWords,
+  variantFacts,
+  variantWords,
+  warningWords,
+} from './ladderWords';
 
 const format = formatOf({ units: 'metric', currency: 'EUR', locale: 'en-GB' } as never);
 const values = startPrice({
@@ -24,6 +30,7 @@ const size = (key: string, width: number, height: number, over = {}): LadderSize
   costKnown: true,
   values,
   kept: null,
+  framing: null,
   ...over,
 });
 const known = (sizes: LadderSize[], terms: LadderTerms | null = null): LadderKnown => ({
@@ -38,6 +45,8 @@ const known = (sizes: LadderSize[], terms: LadderTerms | null = null): LadderKno
   currency: 'EUR',
   hour: minor(2400),
   pace: [],
+  papers: [],
+  paper: null,
 });
 const SIZES = [
   size('a', 300, 400, { kept: minor(6500) }),
@@ -140,4 +149,53 @@ it.each(['EUR', 'JPY', 'KWD'])('roundings of %s are told from each other', (curr
   for (const id of ['1', '5', '10'] as const)
     expect(roundingId(roundingOf(id, currency), currency)).toBe(id);
   expect(roundingOf('.95', currency).less).toBe({ EUR: 5, JPY: 0, KWD: 50 }[currency]);
+});
+
+it('a size is sold framed where Finish says what that costs, and on the other paper', () => {
+  const sizes = [size('a', 300, 400, { kept: minor(10_000), framing: 3000 })];
+  const paper = { name: 'Linen', price: 800, sheetWidth: 600, sheetHeight: 800 };
+  const over = {
+    papers: [{ ...paper, name: 'Chalk Rag', price: 1600 }],
+    paper,
+  };
+  const rows = (asked: LadderAsked) =>
+    ladderShown(asked, {}, { ...known(sizes), ...over }).rows;
+  const plain = first({ throughPrice: minor(10_000), andSize: '', up: 0 });
+  expect(rows(plain).map((r) => [r.id, r.price])).toEqual([
+    ['a', 10_000],
+    ['a|framed', 16_000],
+  ]);
+  const both = {
+    ...plain,
+    otherPaper: 'Chalk Rag',
+    otherTimes: 1.5,
+    framedMore: minor(100),
+  };
+  const found = rows(both);
+  expect(found.map((r) => [r.id, r.price])).toEqual([
+    ['a', 10_000],
+    ['a|framed', 16_100],
+    ['a|paper', 15_000],
+    ['a|paper|framed', 21_100],
+  ]);
+  // A quarter of a sheet that costs 8.00 more, and what is spoiled of it.
+  const cost = (i: number) => found[i]!.sales[0]!.sale.cost;
+  expect(cost(2) - cost(0)).toBe(Math.round(200 / (1 - values.spoilage)));
+  expect(cost(3) - cost(2)).toBe(3000);
+  // By hand it follows what was typed for the plain one.
+  expect(rows({ ...both, by: 'hand' }).map((r) => r.price)).toEqual([
+    10_000, 16_100, 15_000, 21_100,
+  ]);
+  expect(variantFacts({ rows: found }, 'a', both, format).map(([name]) => name)).toEqual([
+    'framed',
+    'on Chalk Rag',
+    'on Chalk Rag, framed',
+  ]);
+  expect(variantWords('a|paper|framed', sizes)).toBe(
+    '30 × 40 cm on the other paper, framed',
+  );
+  const kept = ladderTerms(both, { ...known(sizes), ...over });
+  expect(keptAsked(kept, known(sizes), first())).toMatchObject({
+    ...{ otherPaper: 'Chalk Rag', otherTimes: 1.5, framedTimes: 2, framedMore: 100 },
+  });
 });

@@ -57,6 +57,16 @@ export const ladderForm = defineForm({
     'of the edition; rule of thumb: a quarter',
   ),
   up: hinted(percent('up by', { min: 0, max: 1000 }), '0: the price stays'),
+  otherPaper: text('Also on', { min: 0, max: 120 }),
+  otherTimes: hinted(
+    decimal('there it costs', { above: 0, max: 100 }, 'times'),
+    'what it costs on its own paper',
+  ),
+  framedTimes: hinted(
+    decimal('Framed it costs', { min: 0, max: 100 }, 'times'),
+    'what mat and frame cost, beside its own price',
+  ),
+  framedMore: paid('and more by'),
   rounding: choice('Rounded up to', ROUNDINGS),
   ceiling: hinted(
     optional(money('Nobody asks more than', { above: 0, max: MOST })),

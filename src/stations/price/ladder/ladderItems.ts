@@ -4,6 +4,8 @@ import { editionsOf, pricesOf, proofsOf } from '@/data';
 import type { EditionState, Proof } from '@/data';
 import { nominalExtent } from '@/studio';
 import type { WorkPage } from '@/studio';
+import { finishingCost } from '../finishingCost';
+import type { FinishingCost } from '../finishingCost';
 import { knownCosts } from '../knownCosts';
 import type { LadderSize } from './ladderShown';
 
@@ -27,6 +29,16 @@ async function startOf(
   const { known } = await knownCosts(db, proofs, size, settings);
   return { values: startPrice(known), costKnown: known.paper !== null };
 }
+
+/** What framing one costs, with its time; null where nobody said, or every one is framed already. */
+const framingOf = (
+  found: FinishingCost | null,
+  { hourlyRate }: PriceValues,
+  currency: string,
+): number | null =>
+  found && !found.every && found.currency === currency
+    ? Math.round(found.amount + found.hours * hourlyRate)
+    : null;
 
 /**
  * Every size of a work on offer, with what its ladder needs: its edition, what was sold of it, what
@@ -63,6 +75,11 @@ export async function ladderSizes(
         cost: costOfImpression(values).total,
         values,
         costKnown,
+        framing: framingOf(
+          await finishingCost(db, size, settings),
+          values,
+          settings.currency,
+        ),
         kept: own?.price ?? null,
       };
     }),

@@ -10,5 +10,7 @@ export const ladderKnown = (view: PriceView): LadderKnown => ({
   currency: view.currency,
   hour: view.start.hourlyRate,
   pace: view.channelPace,
+  papers: view.otherPapers.filter((p) => p.name !== view.paper),
+  paper: view.otherPapers.find((p) => p.name === view.paper) ?? null,
   kept: view.keptLadder,
 });

@@ -13,6 +13,7 @@ import { minor } from '@/core/units';
 import type { Minor } from '@/core/units';
 import type { KnownChannel } from '../channels/channelsShown';
 import { roundingId, roundingOf } from './ladderForm';
+import { VARIANTS, variantsOf } from './variants';
 import type { ByHand, ladderForm } from './ladderForm';
 
 export type LadderAsked = ValueOf<(typeof ladderForm)['fields']>;
@@ -32,8 +33,18 @@ export interface LadderSize {
   costKnown: boolean;
   /** What that is reckoned from. */
   values: PriceValues;
+  /** What mat and frame of one cost, with the time they take; null: not said at Finish. */
+  framing: number | null;
   /** The price that is kept, in the currency of the bench; null where none is. */
   kept: Minor | null;
+}
+
+/** A paper as its usual sheet is bought. Minor units, mm. */
+export interface OtherPaper {
+  name: string;
+  price: number;
+  sheetWidth: number;
+  sheetHeight: number;
 }
 
 /** What a ladder is made over. */
@@ -47,6 +58,10 @@ export interface LadderKnown {
   hour: Minor;
   /** What is sold through a channel a month. */
   pace: readonly { channel: string; perMonth: number }[];
+  /** Papers that it could be printed on as well, in the currency of the bench. */
+  papers: readonly OtherPaper[];
+  /** The paper that costs are of; null where it is not known. */
+  paper: OtherPaper | null;
   /** By which rule the prices were kept last; null where by none. */
   kept: LadderTerms | null;
 }
@@ -142,7 +157,10 @@ function ruleOf(asked: LadderAsked, known: LadderKnown): LadderRule {
 export const ladderTerms = (asked: LadderAsked, known: LadderKnown): LadderTerms => ({
   rule: ruleOf(asked, known),
   limitedTimes: asked.limitedTimes,
-  framedMore: 0,
+  framedMore: asked.framedMore,
+  framedTimes: asked.framedTimes,
+  papers:
+    asked.otherPaper === '' ? [] : [{ paper: asked.otherPaper, times: asked.otherTimes }],
   steps: stepsOf(asked),
   rounding: roundingOf(asked.rounding, known.currency),
   ceiling: asked.ceiling,
@@ -168,9 +186,14 @@ const plainItem = (size: LadderSize): LadderItem => ({
 
 /** All sizes with their prices, what each leaves on every channel, and what is odd. */
 export function ladderShown(asked: LadderAsked, hand: ByHand, known: LadderKnown): Ladder {
-  const unknown = new Set(known.sizes.filter((s) => !s.costKnown).map((s) => s.key));
+  const unknown = new Set(
+    known.sizes.filter((s) => !s.costKnown).flatMap((s) => VARIANTS.map((v) => s.key + v)),
+  );
   const { rows, warnings } = priceLadder(
-    known.sizes.map((s) => itemOf(asked, s, hand)),
+    [
+      ...known.sizes.map((s) => itemOf(asked, s, hand)),
+      ...known.sizes.flatMap((s) => variantsOf(asked, s, itemOf(asked, s, hand), known)),
+    ],
     ladderTerms(asked, known),
     known.channels.map(({ channel, terms }) => ({
       channel,
@@ -212,6 +235,10 @@ export function firstLadder(
     limitedTimes: 1,
     every: 0.25,
     up: 0.15,
+    otherPaper: '',
+    otherTimes: 1.2,
+    framedTimes: 2,
+    framedMore: minor(0),
     rounding: '1',
     ceiling: null,
   };
@@ -223,11 +250,15 @@ export function keptAsked(
   { sizes, currency }: Pick<LadderKnown, 'sizes' | 'currency'>,
   first: LadderAsked,
 ): LadderAsked {
-  const { rule, steps, rounding, limitedTimes, ceiling } = terms;
+  const { rule, steps, rounding, limitedTimes, ceiling, papers } = terms;
   const asked: LadderAsked = {
     ...first,
     by: rule.by,
     limitedTimes,
+    otherPaper: papers[0]?.paper ?? '',
+    otherTimes: papers[0]?.times ?? first.otherTimes,
+    framedTimes: terms.framedTimes || first.framedTimes,
+    framedMore: minor(terms.framedMore),
     every: steps?.every ?? first.every,
     up: steps?.by ?? 0,
     rounding: roundingId(rounding, currency),

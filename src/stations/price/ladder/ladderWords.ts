@@ -1,8 +1,36 @@
-import type { LadderRow, LadderWarning } from '@/core/price';
+import type { Ladder, LadderRow, LadderWarning } from '@/core/price';
 import type { Format } from '@/shell/figures';
 import type { LadderSize } from './ladderShown';
+import { variantOf } from './variants';
 
 type Money = Pick<Format, 'money'>;
+
+/** A size as it is sold: `30 × 40 cm, framed`. */
+export function variantWords(id: string, sizes: readonly LadderSize[]): string {
+  const { key, paper, framed } = variantOf(id);
+  const label = sizes.find((s) => s.key === key)?.label ?? key;
+  return `${label}${paper ? ' on the other paper' : ''}${framed ? ', framed' : ''}`;
+}
+
+/** What is asked for a size beside the plain print, and what of it is left through the first channel. */
+export const variantFacts = (
+  { rows }: Pick<Ladder, 'rows'>,
+  key: string,
+  asked: { otherPaper: string },
+  format: Pick<Format, 'amount'>,
+): [string, string][] =>
+  rows.flatMap((row): [string, string][] => {
+    const of = variantOf(row.id);
+    if (of.key !== key || (!of.paper && !of.framed) || row.price === null) return [];
+    const name = [of.paper ? `on ${asked.otherPaper}` : '', of.framed ? 'framed' : ''];
+    const first = row.sales[0];
+    return [
+      [
+        name.filter(Boolean).join(', '),
+        `${format.amount(row.price)}${first ? `, ${format.amount(first.sale.net)} left` : ''}`,
+      ],
+    ];
+  });
 
 /** What is odd in a ladder, in words. */
 export function warningWords(
@@ -10,7 +38,7 @@ export function warningWords(
   sizes: readonly LadderSize[],
   format: Money,
 ): string {
-  const name = (key: string) => sizes.find((s) => s.key === key)?.label ?? key;
+  const name = (id: string) => variantWords(id, sizes);
   const of = name(warning.of);
   switch (warning.what) {
     case 'largerCheaper':
