@@ -22,6 +22,7 @@ export * from './size/offeredPixels';
 export * from './prepare/printFiles';
 export * from './prepare/recipes';
 export * from './prepare/sheetFiles';
+export * from './prepare/arrivals';
 export * from './prepare/errands';
 export * from './paper/formats';
 export * from './paper/lots';

@@ -79,4 +79,5 @@ export * from './running/oneAtATime';
 export * from './running/today';
 export * from './reads/targets';
 export * from './reads/ledgerSaid';
+export * from './reads/routeRecords';
 export * from './sample/sample';

@@ -5,11 +5,20 @@ import { FactList, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
 import { ROUTE_WORDS, lostWords } from '@/studio/words/routeWords';
-import type { ShownList } from './view';
+import { CameTable } from './CameTable';
+import type { PriceListsView, ShownList } from './view';
 import { breaksWords, lineName, listedThings } from './words';
 
 /** One list: what each size costs, and what is asked beside. */
-export function ListSlip({ list, before }: { list: ShownList; before: ShownList[] }) {
+export function ListSlip({
+  list,
+  before,
+  came,
+}: {
+  list: ShownList;
+  before: ShownList[];
+  came: PriceListsView['came'];
+}) {
   const format = useFormat();
   const { values, currency } = list;
   const money = (amount: number) => format.money(amount, currency);
@@ -66,6 +75,7 @@ export function ListSlip({ list, before }: { list: ShownList; before: ShownList[
           ['Here after', values.days === null ? 'not said' : `${values.days} days`],
         ]}
       />
+      <CameTable came={came} />
       {before.length > 0 && (
         <Small>
           Before: {before.map((b) => `prices from ${format.day(b.values.from)}`).join(', ')}

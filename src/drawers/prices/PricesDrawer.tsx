@@ -98,7 +98,7 @@ export function PricesDrawer(view: PriceListsView) {
         {form ? (
           <WriteList key={form.name ?? ''} view={view} />
         ) : picked ? (
-          <ListSlip list={picked} before={before} />
+          <ListSlip list={picked} before={before} came={view.came} />
         ) : (
           <Slip label="Price lists">
             <SlipTitle>What those who print ask</SlipTitle>

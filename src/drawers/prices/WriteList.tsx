@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { DownloadLink, useActionForm } from '@/shell/actions';
+import { ChooseList } from '@/shell/bring';
 import { FormFields, Pair } from '@/shell/fields';
 import { FormSlip } from '@/shell/slip';
 import { Small } from '@/shell/words';
@@ -31,6 +32,9 @@ export function WriteList({ view }: { view: PriceListsView }) {
         only={['name', 'kind', 'from']}
         offered={{ name: view.names }}
         options={{ kind: view.kinds.map((k) => [k, ROUTE_WORDS[k]] as const) }}
+      />
+      <ChooseList
+        onText={(text) => form.form.setValue('rows', text, { shouldDirty: true })}
       />
       <FormFields {...field} only={['rows']} lines={{ rows: 7 }} />
       <Small>

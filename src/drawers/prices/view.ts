@@ -2,7 +2,7 @@ import { ROUTE_KINDS } from '@/core/prepare';
 import { minor } from '@/core/units';
 import { priceListsNow, priceListsOf, readSettings, routesNow } from '@/data';
 import type { BenchSettings, PriceListRow } from '@/data';
-import { studio, todayOf } from '@/studio';
+import { routeRecords, studio, todayOf } from '@/studio';
 import { priceListForm } from './listForm';
 import { sizeSaid, writePostage, writePrices } from './listLines';
 
@@ -81,6 +81,10 @@ export async function loadPriceLists(query: Record<string, string | undefined>) 
                 : { ...blank(settings, today), name: picked.name },
           }
         : null,
+    /** What came of what was handed over to the one that is picked, the newest first. */
+    came: picked
+      ? ((await routeRecords(db, settings.timeZone)).get(picked.name) ?? [])
+      : [],
     names: [...new Set([...routes.map((r) => r.name), ...lists.map((l) => l.name)])],
     kinds: ROUTE_KINDS.map((k) => k.id),
   };

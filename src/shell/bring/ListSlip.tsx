@@ -1,15 +1,11 @@
 'use client';
-import { useState } from 'react';
-import { FileTrigger } from 'react-aria-components';
-import { Button, DownloadLink } from '../actions/Button';
+import { DownloadLink } from '../actions/Button';
 import type { ActionForm } from '../actions/useActionForm';
 import { FormFields } from '../fields/FormFields';
 import type { Defined } from '../fields/fieldParts';
-import { Problem } from '../said/states';
 import { FormSlip } from '../slip/FormSlip';
 import { Small } from '../words/words';
-
-const LARGEST = 2_000_000;
+import { ChooseList } from './ChooseList';
 
 /** A CSV list, chosen or pasted; an empty one to write in lies beside it. */
 export function ListSlip({
@@ -34,13 +30,6 @@ export function ListSlip({
   /** Where the empty list is. */
   template: string;
 }) {
-  const [tooLarge, setTooLarge] = useState<string | null>(null);
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
-    const large = file.size > LARGEST;
-    setTooLarge(large ? `${file.name}: a list has 2 MB at most; this is no list.` : null);
-    if (!large) form.form.setValue('list', await file.text(), { shouldDirty: true });
-  };
   return (
     <FormSlip label={label} form={form} verb={verb} back={back}>
       <Small>
@@ -49,21 +38,15 @@ export function ListSlip({
       <DownloadLink $plain $small href={template}>
         An empty list to write in (CSV)
       </DownloadLink>
-      <FileTrigger
-        acceptedFileTypes={['text/csv', '.csv']}
-        onSelect={(files) => void choose(Array.from(files ?? [])[0])}
-      >
-        <Button $plain $small style={{ alignSelf: 'flex-start' }}>
-          Choose a file
-        </Button>
-      </FileTrigger>
+      <ChooseList
+        onText={(text) => form.form.setValue('list', text, { shouldDirty: true })}
+      />
       <FormFields
         form={form.form}
         of={of}
         labels={{ list: 'or paste it here' }}
         lines={{ list: 12 }}
       />
-      <Problem>{tooLarge}</Problem>
     </FormSlip>
   );
 }

@@ -1,2 +1,3 @@
 export * from './BringAnything';
 export * from './ListSlip';
+export * from './ChooseList';

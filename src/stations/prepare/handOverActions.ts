@@ -1,8 +1,10 @@
 'use server';
+import { dayIn } from '@/core/days';
 import { SPACE_IDS } from '@/core/colour';
 import { answersErrands } from '@/core/prepare';
 import type { TargetId } from '@/core/prepare';
 import {
+  addArrival,
   addErrandAnswer,
   addRoute,
   getErrand,
@@ -14,7 +16,7 @@ import { TIDEWRACK } from '@/standins';
 import { act, dropFault, refuse, startJob } from '@/studio';
 import type { Answer } from '@/core/input';
 import { defineForm, json, whole } from '@/core/input';
-import { routeForm } from './prepareForms';
+import { arrivalForm, routeForm } from './prepareForms';
 
 /** Keeps who prints, and what they ask for. */
 export async function keepRoute(typed: unknown): Promise<Answer<number>> {
@@ -43,6 +45,30 @@ export async function keepRoute(typed: unknown): Promise<Answer<number>> {
     };
     const { name, kind, folder, inkSet } = v;
     return write((tx) => addRoute(tx, { name, kind, folder, inkSet, wants, at }));
+  });
+}
+
+/** Notes what came of an errand: when, for how much, how much of it was faulty. */
+export async function noteArrival(typed: unknown): Promise<Answer<null>> {
+  return act(arrivalForm, typed, {}, async (v, { studio, settings, write, at, today }) => {
+    const { errandId, ...came } = v;
+    const errand = await getErrand(studio.db.read, errandId);
+    if (!errand) return refuse('This errand is not there any more. Open Prepare anew.');
+    const refused = (field: string, message: string) =>
+      refuse(message, { [field]: message });
+    if (came.onDay > today)
+      return refused('onDay', 'Here on: it is still to come. Note it once it is here.');
+    if (came.onDay < dayIn(errand.at, settings.timeZone))
+      return refused('onDay', 'Here on: it is before it was handed over. Look at the day.');
+    const printed = errand.manifest.items.reduce((sum, i) => sum + i.quantity, 0);
+    if (came.faulty > printed)
+      return refused(
+        'faulty',
+        `Faulty: only ${printed} were ordered. Give so many or fewer.`,
+      );
+    const { currency } = settings;
+    await write((tx) => addArrival(tx, errand, { ...came, currency, at }));
+    return null;
   });
 }
 

@@ -1,4 +1,5 @@
-import { choice, defineForm, hinted, optional, rowNumber, text } from '@/core/input';
+import { choice, day, defineForm, hinted, money, optional } from '@/core/input';
+import { rowNumber, text } from '@/core/input';
 import { verbatim, whole } from '@/core/input';
 import { FORMATS, ROUTE_KIND_IDS } from '@/core/prepare';
 import { RECIPE } from './recipeInput';
@@ -38,4 +39,13 @@ export const screenForm = defineForm({
   longest: whole('Longest side', { min: 200, max: 12_000 }, 'px'),
   quality: whole('JPEG quality', { min: 30, max: 100 }, 'of 100'),
   watermark: hinted(text('Words over it', { min: 0, max: 80 }), 'none when empty'),
+});
+
+/** What came of an errand. */
+export const arrivalForm = defineForm({
+  errandId: rowNumber('Errand'),
+  onDay: day('Here on'),
+  cost: money('Paid for all of it', { min: 0, max: 1e10 }),
+  faulty: whole('Faulty', { min: 0, max: 100_000 }, 'prints'),
+  note: text('What was wrong', { min: 0, max: 200 }),
 });

@@ -1,6 +1,7 @@
 import { printPlan } from '@/core/prepare';
 import {
   MOST_CHOICES,
+  arrivals,
   detailOfMaster,
   errandsOf,
   filesOf,
@@ -13,7 +14,14 @@ import {
   sheetFilesOf,
 } from '@/data';
 import type { LabAnswer } from '@/standins';
-import { approvedRounds, dropFolder, isHere, loadWorkPage, offeredRungs } from '@/studio';
+import {
+  approvedRounds,
+  dropFolder,
+  isHere,
+  loadWorkPage,
+  offeredRungs,
+  todayOf,
+} from '@/studio';
 import { fileShown } from './filesShown';
 import { sheetOf } from './sheetNames';
 
@@ -54,6 +62,10 @@ export async function loadPrepare(id: string, query: Record<string, string | und
     detailOfMaster(db, master?.id ?? null),
     approvedRounds(db, [work.id]),
   ]);
+  const came =
+    sheet === 'handOver'
+      ? await arrivals(db, { of: errands.map((e) => e.id), limit: errands.length })
+      : [];
   const ppi = settings.size.printPpi;
   const kinds = ['printFile', 'sheet', 'handOver'];
   const running = studio.jobs
@@ -94,7 +106,12 @@ export async function loadPrepare(id: string, query: Record<string, string | und
       drop: dropFolder(studio.home, r),
       here: isHere(r),
     })),
-    errands: errands.map((e) => ({ ...e, answer: e.answer as LabAnswer | null })),
+    errands: errands.map((e) => ({
+      ...e,
+      answer: e.answer as LabAnswer | null,
+      came: came.find((c) => c.errandId === e.id) ?? null,
+    })),
+    today: todayOf(settings),
     papers: papers.map((p) => ({
       id: p.id,
       name: p.name,

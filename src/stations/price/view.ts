@@ -1,4 +1,5 @@
-import { startPrice, thirdOfOriginal } from '@/core/price';
+import { recordOf, startPrice, thirdOfOriginal } from '@/core/price';
+import type { RouteRecord } from '@/core/price';
 import {
   MOST_CHOICES,
   editionsOf,
@@ -8,7 +9,8 @@ import {
   pricesOf,
   proofsOf,
 } from '@/data';
-import { loadWorkPage, offeredRungs, todayOf } from '@/studio';
+import type { BenchSettings, Reading } from '@/data';
+import { loadWorkPage, offeredRungs, routeRecords, todayOf } from '@/studio';
 import { knownCosts } from './knownCosts';
 import { editionOf, ladderSizes } from './ladder/ladderItems';
 import { channelPace } from './channels/channelPace';
@@ -16,6 +18,20 @@ import { knownChannels } from './channels/knownChannels';
 import { comparedRoutes } from './routes/comparedRoutes';
 import { numbersLeft, soldOf } from './many/soldOf';
 import { sheetOf } from './sheetNames';
+
+/** The record of each who prints, as far as it was paid in the currency of the bench. */
+async function recordsBy(
+  db: Reading,
+  { timeZone, currency }: BenchSettings,
+): Promise<Record<string, RouteRecord>> {
+  const found = await routeRecords(db, timeZone);
+  return Object.fromEntries(
+    [...found].flatMap(([name, came]) => {
+      const record = recordOf(came.filter((c) => c.currency === currency));
+      return record ? [[name, record]] : [];
+    }),
+  );
+}
 
 /** The price station: the last reckoning of a size, or what is known and usual. */
 export async function loadPrice(id: string, query: Record<string, string | undefined>) {
@@ -71,6 +87,8 @@ export async function loadPrice(id: string, query: Record<string, string | undef
     /** What its packing, spoilage and proofs rest on. */
     made,
     today: todayOf(settings),
+    /** What came of what was handed over, beside what was promised: by who prints. */
+    records: await recordsBy(db, settings),
     /** A local tax, shown apart. */
     tax: settings.tax,
     /** What went wrong with this size, the newest first; and whether one is being noted. */

@@ -21,10 +21,10 @@ export interface BatchExpected {
 }
 
 /** How likely it must be that demand stays within: the low and the high end that are shown. */
-const LOW = 0.1;
-const HIGH = 0.9;
+export const LOW = 0.1;
+export const HIGH = 0.9;
 
-const firstAt = (within: Float64Array, share: number): number => {
+export const firstAt = (within: Float64Array, share: number): number => {
   const found = within.findIndex((p) => p >= share - 1e-12);
   return found === -1 ? within.length - 1 : found;
 };

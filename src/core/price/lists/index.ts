@@ -1,1 +1,2 @@
 export * from './priceList';
+export * from './promised';

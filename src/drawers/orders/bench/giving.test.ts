@@ -37,7 +37,10 @@ it('given in hand it is sold with its certificate: nothing is packed, booked or 
       "SELECT state FROM impression_now WHERE series = 'number' AND number = 1",
     ),
   ).toEqual([{ state: 'sold' }]);
-  expect(await give(sent)).toMatchObject({ ok: false, message: expect.stringContaining('sealed already') });
+  expect(await give(sent)).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('sealed already'),
+  });
   const line = String(picked!.lines[0]!.id);
   const back = { order, line, how: 'whole', refund: '0', reason: 'wrong size' };
   expect(await noteReturn(back)).toMatchObject({ ok: true });

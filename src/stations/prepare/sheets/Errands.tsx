@@ -1,5 +1,5 @@
 'use client';
-import { answersErrands } from '@/core/prepare';
+import { answersErrands, routeKind } from '@/core/prepare';
 import { Button, useAction } from '@/shell/actions';
 import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
@@ -8,11 +8,12 @@ import { TableHead } from '@/shell/words';
 import { askLab } from '../handOverActions';
 import { STAGES, reasonWords } from '../handOverWords';
 import type { PrepareView } from '../view';
+import { Arrived } from './Arrived';
 
 type ErrandView = PrepareView['errands'][number];
 
 /** What came back of one errand, file by file. */
-function ErrandRow({ errand }: { errand: ErrandView }) {
+function ErrandRow({ errand, today }: { errand: ErrandView; today: string }) {
   const format = useFormat();
   const { run, sending, problem } = useAction(askLab, 'The lab answered.');
   const { answer, manifest } = errand;
@@ -65,6 +66,9 @@ function ErrandRow({ errand }: { errand: ErrandView }) {
           </tr>
         );
       })}
+      {errand.routeKind !== null && !routeKind(errand.routeKind).here && (
+        <Arrived errand={errand} today={today} />
+      )}
       {problem && (
         <tr>
           <td colSpan={5} className="wrap">
@@ -77,14 +81,14 @@ function ErrandRow({ errand }: { errand: ErrandView }) {
 }
 
 /** What was handed over, and what came back. */
-export const Errands = ({ errands }: { errands: ErrandView[] }) =>
+export const Errands = ({ errands, today }: { errands: ErrandView[]; today: string }) =>
   errands.length === 0 ? null : (
     <>
       <TableHead>Handed over</TableHead>
       <SlipTable aria-label="Handed over">
         <tbody>
           {errands.map((errand) => (
-            <ErrandRow key={errand.id} errand={errand} />
+            <ErrandRow key={errand.id} errand={errand} today={today} />
           ))}
         </tbody>
       </SlipTable>

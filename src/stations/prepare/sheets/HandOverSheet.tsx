@@ -50,7 +50,7 @@ export function HandOverSheet({ view, head }: SheetProps) {
         ) : (
           <ErrandFiles label="Files of other works" files={others} {...common} />
         )}
-        <Errands errands={errands} />
+        <Errands errands={errands} today={view.today} />
       </Surface>
       <HandOverSlip
         view={view}

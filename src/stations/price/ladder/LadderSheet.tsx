@@ -21,6 +21,7 @@ import { ladderKnown } from './ladderKnown';
 import { firstLadder, keptAsked, ladderShown } from './ladderShown';
 import type { LadderAsked, LadderKnown } from './ladderShown';
 import { keptInWords, stepsWords, variantFacts, warningWords } from './ladderWords';
+import { TakeList } from './TakeList';
 import { Variants } from './Variants';
 
 const FIELDS: Record<LadderAsked['by'], string[]> = {
@@ -123,6 +124,7 @@ function RowSlip({
           `${format.amount(sale.fees)} fees, ${format.amount(sale.net)} left`,
         ])}
       />
+      <TakeList view={view} />
     </Slip>
   );
 }

@@ -2,7 +2,7 @@
 import { Fold, FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
 import { Small } from '@/shell/words';
-import { ladderForm } from './ladderForm';
+import type { ladderForm } from './ladderForm';
 import type { LadderKnown } from './ladderShown';
 
 /** How a size is sold beside the plain print: on another paper, framed. */

@@ -27,6 +27,11 @@ const WANTED = [
   ['guesses', 'by guess'],
 ] as const;
 
+const MISSING_WORDS = [
+  ['lost', 'is lost'],
+  ['again', 'a second batch, where it pays'],
+] as const;
+
 /** Channels that sell what was made: one that prints itself needs no batch. */
 const sellsBatches = (channels: PriceView['channels']) =>
   channels
@@ -41,6 +46,9 @@ const begun = ({ set, start, currency, sold, third }: PriceView): ManyAsked => (
   wantedFrom: tells(fittedDemand(sold, MONTHS).because) ? 'sales' : 'guesses',
   ...firstGuesses(sold, MONTHS),
   unsoldWorth: minor(0),
+  storage: minor(0),
+  damaged: 0,
+  missing: 'lost',
   testFault: TEST_FAULT,
 });
 
@@ -131,7 +139,11 @@ function ManySlip({
         ]}
         options={{ wantedFrom: WANTED }}
       />
-      <FormFields {...field} only={['unsoldWorth', 'testFault']} />
+      <FormFields
+        {...field}
+        only={['missing', 'unsoldWorth', 'storage', 'damaged', 'testFault']}
+        options={{ missing: MISSING_WORDS }}
+      />
     </Slip>
   );
 }

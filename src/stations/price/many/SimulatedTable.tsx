@@ -4,15 +4,9 @@ import { useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
 import { SlipTable } from '@/shell/table';
 import { Small, TableHead } from '@/shell/words';
-import type { SimulatedPolicy } from '@/core/price';
+import { SimulatedChart } from './SimulatedChart';
+import { POLICY_WORDS } from './policyWords';
 import type { useSimulation } from './useSimulation';
-
-const POLICY_WORDS: Record<SimulatedPolicy['policy'], string> = {
-  toOrder: 'each when it is ordered',
-  small: 'small batches, again when few are left',
-  large: 'the best batch, once',
-  mixed: 'half of it, then each when it is ordered',
-};
 
 /** Stock, cash and lost sales by the month, under four ways of keeping stock. */
 export function SimulatedTable({
@@ -78,6 +72,7 @@ export function SimulatedTable({
           </tbody>
         </SlipTable>
       )}
+      {found && <SimulatedChart policies={found.policies} currency={currency} />}
       {found && (
         <Small>
           {old ? '▲ Of before something was changed: press again. ' : ''}

@@ -26,6 +26,7 @@ const asked: ManyAsked = {
   likely: 10,
   high: 20,
   unsoldWorth: minor(0),
+  ...{ storage: minor(0), damaged: 0, missing: 'lost' as const },
   testFault: 0.1,
 };
 const known: ManyKnown = {
@@ -158,4 +159,20 @@ it('numbers that are printed and stand are not printed again', () => {
   expect(of(10, ['numbered', 'sold', 'spoiled', 'damaged', 'ordered'])).toBe(7);
   expect(of(0, [])).toBeNull();
   expect(numbersLeft(undefined)).toBeNull();
+});
+
+it('a second batch makes the first no larger; storing and damage make it smaller', () => {
+  const guessed = { ...known, sold: [] };
+  const of = (over: Partial<ManyAsked>) =>
+    manyShown(
+      { ...asked, low: 5, likely: 20, high: 60, wantedFrom: 'guesses', ...over },
+      guessed,
+    ).routes[0]!.best;
+  const alone = of({});
+  const again = of({ missing: 'again' });
+  expect(again.quantity).toBeLessThanOrEqual(alone.quantity);
+  expect(again.expectedProfit).toBeGreaterThanOrEqual(alone.expectedProfit);
+  const stored = of({ storage: minor(60), damaged: 0.1 });
+  expect(stored.quantity).toBeLessThan(alone.quantity);
+  expect(stored.expectedProfit).toBeLessThan(alone.expectedProfit);
 });

@@ -2,10 +2,14 @@ import { choice, defineForm, hinted, money, percent, whole } from '@/core/input'
 import { CHANNEL_IDS } from '@/core/price';
 
 const MOST = 1e10;
+const paid = (title: string) => money(title, { min: 0, max: MOST });
 const prints = (title: string) => whole(title, { min: 0, max: 10_000 }, 'prints');
 
 /** Where it is taken from how many will be wanted. */
 export const WANTED_FROM = ['sales', 'guesses'] as const;
+
+/** What becomes of those that are wanted and not there. */
+export const MISSING = ['lost', 'again'] as const;
 
 /** What is asked of a batch, and what it is reckoned with. */
 export const manyForm = defineForm({
@@ -18,8 +22,11 @@ export const manyForm = defineForm({
   high: prints('At the most'),
   unsoldWorth: hinted(
     money('One left over is worth', { min: -MOST, max: MOST }),
-    'less than nothing where storing it costs',
+    'at once; storing and damage below',
   ),
+  storage: paid('Storing one, a month'),
+  damaged: percent('Damaged while it lies', { min: 0, max: 100 }),
+  missing: choice('What is missing', MISSING),
   testFault: hinted(
     percent('First print is wrong', { min: 0, max: 90 }),
     'rule of thumb; one of ten',

@@ -4,6 +4,9 @@ import {
   costOfHalf,
   costOfImpression,
   expectedOfBatches,
+  expectedWithSecond,
+  gainsOfSecond,
+  keptWorth,
   fittedDemand,
   meanDemand,
   soldToBreakEven,
@@ -62,7 +65,7 @@ export interface ManyKnown {
 
 /** What a sale is reckoned with: what is kept of the channel, else what was typed for this size, else its usual fees. */
 export function termsFor(
-  { price, channel, unsoldWorth }: ManyAsked,
+  { price, channel, unsoldWorth, damaged, storage, months }: ManyAsked,
   { start, channels }: Pick<ManyKnown, 'start' | 'channels'>,
 ): SaleTerms {
   const known = channels.find((c) => c.channel === channel)!;
@@ -71,14 +74,18 @@ export function termsFor(
     channel === start.channel && known.keptOn === null ? start : known.terms;
   const { advertising, listing, framing } = known.terms;
   const part = new Map(costOfImpression(start).parts.map((p) => [p.part, p.amount]));
-  const each = ['finishing', 'packing', 'postage', 'labour'] as const;
+  // The printer's wear is of who prints, a gift of what is sold.
+  const each = [
+    ...(['finishing', 'packing', 'postage', 'labour'] as const),
+    ...(['signing', 'framing', 'wrapping'] as const),
+  ];
   return {
     price,
     share: commission + payment + advertising,
-    fixed: fixed + listing + framing,
+    fixed: fixed + listing + framing + start.donation,
     perPrint: each.reduce((sum, p) => sum + (part.get(p) ?? 0), 0),
     once: start.capture + start.proofs,
-    unsoldWorth,
+    unsoldWorth: keptWorth({ worth: unsoldWorth, damaged, storage, months }),
   };
 }
 
@@ -109,15 +116,17 @@ export function manyShown(asked: ManyAsked, known: ManyKnown): ManyShown {
   const routes = known.routes
     .flatMap((route): BestOfRoute[] => {
       const { prices } = route;
-      const batches = expectedOfBatches(
-        terms,
-        demand,
-        mean,
-        cost.filter((c) => c.route === prices.name),
-      );
+      const total = (quantity: number) => batchPaid(prices, quantity)?.total ?? null;
+      const own = cost.filter((c) => c.route === prices.name);
+      const again = asked.missing === 'again';
+      const batches = again
+        ? expectedWithSecond(terms, demand, mean, own, {
+            gains: gainsOfSecond(terms, total, MOST_BATCH),
+            room: known.numbersLeft,
+          })
+        : expectedOfBatches(terms, demand, mean, own);
       const best = bestOf(batches);
       if (!best) return [];
-      const total = (quantity: number) => batchPaid(prices, quantity)?.total ?? null;
       return [
         {
           route,

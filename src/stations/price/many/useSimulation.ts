@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { batchPaid, perPeriod, usualPolicies } from '@/core/price';
+import { batchPaid, keptWorth, perPeriod, usualPolicies } from '@/core/price';
 import type { SimulatedPolicy, SimulationWish } from '@/core/price';
 import { useThreadWork } from '@/shell/running';
 import type { ManyAsked, ManyShown } from './manyShown';
@@ -14,7 +14,7 @@ const open = () =>
 /** What is gone through: the best batch at once, a quarter of it at a time, one by one, and mixed. */
 export function simulationWish(
   { routes, demand, mean, terms }: ManyShown,
-  { months }: ManyAsked,
+  { months, storage, unsoldWorth, damaged }: ManyAsked,
   numbersLeft: number | null,
 ): SimulationWish | null {
   const [first] = routes;
@@ -28,14 +28,18 @@ export function simulationWish(
     .sort((a, b) => a.total - b.total);
   const small = Math.max(route.prices.leastQuantity, Math.ceil(best.quantity / 4));
   return {
-    terms,
+    // Month by month storing is paid as it goes, and not once more at the end.
+    terms: {
+      ...terms,
+      unsoldWorth: keptWorth({ worth: unsoldWorth, damaged, storage: 0, months }),
+    },
     demand: perPeriod(demand, months),
     months,
     runs: YEARS,
     seed: 1,
     lead: Math.ceil((route.days ?? 0) / DAYS_A_MONTH),
     most: numbersLeft,
-    storage: 0,
+    storage,
     policies: usualPolicies({
       perMonth: mean / months,
       months,

@@ -8,6 +8,7 @@ import { Empty } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { LooksLike, SlipTable } from '@/shell/table';
 import { Sentence, Small, TableHead } from '@/shell/words';
+import { recordWords } from '@/studio/words/recordWords';
 import { lostWords } from '@/studio/words/routeWords';
 import type { PriceView } from '../view';
 import { RoutesChart } from './RoutesChart';
@@ -124,6 +125,9 @@ export function RoutesSheet({ view, head }: { view: PriceView; head: React.React
                   {lostWords(q.of.kind, q.of.loses).length > 0 && (
                     <Small>{lostWords(q.of.kind, q.of.loses).join('; ')}</Small>
                   )}
+                  {view.records[q.route] && (
+                    <Small>{recordWords(view.records[q.route]!)}</Small>
+                  )}
                 </td>
                 <td>{format.amount(Math.round(q.share))}</td>
                 <td>{format.amount(q.total)}</td>
@@ -142,7 +146,7 @@ export function RoutesSheet({ view, head }: { view: PriceView; head: React.React
         ))}
         <Small>
           {routes.some((r) => r.from === null)
-            ? 'The own printer: ink, paper and what is spoiled of them, as at Cost; your time is not in it. '
+            ? 'The own printer: ink, paper, what is spoiled of them and its wear, as at Cost; your time is not in it. '
             : ''}
           Lists as they were kept; what else a print costs is the same by every route.
         </Small>

@@ -29,10 +29,12 @@ export interface ComparedRoutes {
   leftOut: LeftOut[];
 }
 
-/** What a print costs here: ink and paper, and what is spoiled of them. */
+/** What a print costs here: ink and paper, what is spoiled of them, and the printer's wear. */
 function ownPrices(name: string, start: PriceValues): RoutePrices {
   const { parts } = costOfImpression(start);
-  const made = parts.filter((p) => ['printing', 'paper', 'spoilage'].includes(p.part));
+  const made = parts.filter((p) =>
+    ['printing', 'paper', 'spoilage', 'wear'].includes(p.part),
+  );
   const each = made.reduce((sum, p) => sum + p.amount, 0);
   return inOrder({
     name,
