@@ -8,11 +8,13 @@ import { link } from '@/core/edition';
 import { answersErrands, plainRecipe, routeKind, ruleOf } from '@/core/prepare';
 import type { Recipe } from '@/core/prepare';
 import { CHANNELS, startPrice, usualTerms } from '@/core/price';
+import { USUAL_FINISH } from '@/core/finish';
 import { plainLayout } from '@/core/size';
 import { minor, mm } from '@/core/units';
 import { migrationsBefore } from '../../e2e/support/migrationsBefore';
 import { printer } from '../../e2e/support/printers';
 import { openDatabase } from './database';
+import { listConsignments } from './consign/consignments';
 import { checkLedger } from './edition/checkLedger';
 import { getEdition } from './edition/editions';
 import { markCutOff, newestJob } from './running/jobs';
@@ -30,9 +32,12 @@ import { paperNamed } from './paper/papers';
 import { paperWithStock, papersLow } from './paper/papersPage';
 import { profilesInUse, takeProfile, usesOfProfile } from './paper/profileUses';
 import { addChannelTerms, channelTermsAt, channelTermsNow } from './price/channelTerms';
+import { finishesOf } from './finish/finishes';
+import { addExpense, expenseSums, takeBackExpense } from './price/expenses';
 import { addPriceLadder, priceLadderOf } from './price/priceLadders';
 import { addPriceList, priceListsNow } from './price/priceLists';
 import { pricesOf } from './price/prices';
+import { arrivals } from './prepare/arrivals';
 import { printFilesOf } from './prepare/printFiles';
 import { addProofPhotograph, proofPhotographsOf } from './proof/photographs';
 import { addProofReading, proofReadingsOf, proofsOf } from './proof/proofs';
@@ -665,6 +670,59 @@ it('carries a studio of before ladders: no rule is kept, and every price stays t
   expect((await priceLadderOf(db.read, 1))!.terms).toEqual(terms);
   await expect(
     db.write((tx) => tx.run(sql`UPDATE price_ladder SET work_id = 2`)),
+  ).rejects.toThrow();
+  db.close();
+});
+
+it('carries a studio of before consignments and expenses: ladder, frame and price mean what they meant', async () => {
+  const at = '2026-11-21T10:00:00.000Z';
+  await before('0036_paid_and_lent');
+  const client = createClient({ url: `file:${join(home, 'studio.db')}` });
+  const ladder = {
+    rule: { by: 'hand' },
+    ...{ limitedTimes: 1, framedMore: 0, steps: null, ceiling: null, version: 0 },
+    rounding: { step: 100, less: 0 },
+    near: { size: 0.15, price: 0.1 },
+  };
+  const apart = ['wear', 'donation', 'signingHours', 'finishingHours', 'packingHours'];
+  const price = Object.fromEntries(
+    Object.entries(PRICE).filter(([name]) => !apart.includes(name)),
+  );
+  const { prices: _, ...frame } = USUAL_FINISH;
+  const stored = (version: number, of: object) => JSON.stringify({ version, ...of });
+  await client.executeMultiple(`
+    INSERT INTO work (title, artist, year, kind, medium, width_mm, height_mm, price_minor, currency, created_at)
+      VALUES ('Heron', 'Orla Fenn', 2026, 'original', 'oil', 300, 400, 90000, 'EUR', '${at}');
+    INSERT INTO price (work_id, size_key, channel, input, currency, cost_minor, fees_minor, price_minor, net_minor, at)
+      VALUES (1, 'isoA-A3', 'own site', '${stored(2, price)}', 'EUR', 2000, 200, 8000, 5800, '${at}');
+    INSERT INTO finish (work_id, size_key, input, at) VALUES (1, 'isoA-A3', '${stored(2, frame)}', '${at}');
+    INSERT INTO price_ladder (work_id, terms, currency, at) VALUES (1, '${JSON.stringify(ladder)}', 'EUR', '${at}');
+  `);
+  client.close();
+  const db = await openDatabase(home);
+  expect((await pricesOf(db.read, 1))[0]).toMatchObject({ price: 8000, values: PRICE });
+  expect((await finishesOf(db.read, 1))[0]!.values).toEqual(USUAL_FINISH);
+  expect((await priceLadderOf(db.read, 1))!.terms).toMatchObject({
+    ...{ framedTimes: 0, papers: [], rule: { by: 'hand' } },
+  });
+  expect(await listConsignments(db.read)).toEqual([]);
+  expect(await expenseSums(db.read)).toEqual([]);
+  expect(await arrivals(db.read, { limit: 9 })).toEqual([]);
+  const paid = {
+    ...{ kind: 'month' as const, channel: 'own site', workId: null, sizeKey: null },
+    ...{ onDay: '2026-11-01', amount: minor(900), currency: 'EUR', note: '', at },
+  };
+  await db.write((tx) => addExpense(tx, paid));
+  await db.write((tx) => addExpense(tx, { ...paid, amount: minor(500) }));
+  await db.write((tx) => takeBackExpense(tx, 1, at));
+  await expect(db.write((tx) => takeBackExpense(tx, 1, at))).rejects.toThrow('noExpense');
+  // What takes back is nothing that could be taken back.
+  await expect(db.write((tx) => takeBackExpense(tx, 3, at))).rejects.toThrow('noExpense');
+  expect(await expenseSums(db.read)).toEqual([
+    { kind: 'month', channel: 'own site', currency: 'EUR', amount: 500 },
+  ]);
+  await expect(
+    db.write((tx) => tx.run(sql`UPDATE expense SET amount_minor = 1`)),
   ).rejects.toThrow();
   db.close();
 });

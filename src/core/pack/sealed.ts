@@ -50,7 +50,7 @@ export interface SealedParcel {
 
 /**
  * A parcel that is none: what is given in hand, nothing packed, weighed or booked.
- * @example givenInHand({ lines: [], to, note: '' }).way // 'inHand'
+ * @example givenInHand({ lines: [], to: { name: 'A. Wend', street: '', town: '', country: '' }, note: '' }).way // 'inHand'
  */
 export const givenInHand = (
   given: Pick<SealedParcel, 'lines' | 'to' | 'note'>,

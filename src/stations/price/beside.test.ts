@@ -55,7 +55,7 @@ it('notes a mishap beside the price, in no cost of it, and finishing from what i
     note: 'torn',
   };
   expect(await noteMishap(sent)).toMatchObject({ ok: true });
-  expect(await noteMishap({ ...sent, onDay: '2999-01-01' })).toMatchObject({ ok: false });
+  expect(await noteMishap({ ...sent, onDay: '2190-01-01' })).toMatchObject({ ok: false });
   const now = await view();
   expect(now.mishaps).toMatchObject([{ amount: 4100, note: 'torn', channel: '' }]);
   expect(now.start).toEqual(before.start);

@@ -24,6 +24,7 @@ export interface BatchExpected {
 export const LOW = 0.1;
 export const HIGH = 0.9;
 
+/** The smallest number within which demand stays that likely; the last where it never does. */
 export const firstAt = (within: Float64Array, share: number): number => {
   const found = within.findIndex((p) => p >= share - 1e-12);
   return found === -1 ? within.length - 1 : found;

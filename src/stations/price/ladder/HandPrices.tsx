@@ -1,7 +1,7 @@
 'use client';
 import { Line } from '@/shell/fields';
 import { SlipTable } from '@/shell/table';
-import type { LadderKnown } from './ladderShown';
+import type { LadderKnown } from './ladderTypes';
 
 /** What is typed by hand for each size: the price of the next one. */
 export function HandPrices({

@@ -5,7 +5,7 @@ import { Plate } from '@/shell/drawing';
 import { useFormat } from '@/shell/figures';
 import type { Format } from '@/shell/figures';
 import { OnShelf } from './OnShelf';
-import type { LadderSize } from './ladderShown';
+import type { LadderSize } from './ladderTypes';
 import { variantWords } from './ladderWords';
 import { variantOf } from './variants';
 

@@ -19,7 +19,7 @@ import { ladderForm } from './ladderForm';
 import type { ByHand } from './ladderForm';
 import { ladderKnown } from './ladderKnown';
 import { firstLadder, keptAsked, ladderShown } from './ladderShown';
-import type { LadderAsked, LadderKnown } from './ladderShown';
+import type { LadderAsked, LadderKnown } from './ladderTypes';
 import { keptInWords, stepsWords, variantFacts, warningWords } from './ladderWords';
 import { TakeList } from './TakeList';
 import { Variants } from './Variants';

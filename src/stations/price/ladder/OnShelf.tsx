@@ -2,7 +2,7 @@
 import type { ScaleLinear } from 'd3';
 import type { LadderRow } from '@/core/price';
 import { useFormat } from '@/shell/figures';
-import type { LadderSize } from './ladderShown';
+import type { LadderSize } from './ladderTypes';
 import { variantOf } from './variants';
 
 /** What is asked for the same size framed, on another paper, or both: a mark beside the pole. */

@@ -3,7 +3,7 @@ import { Fold, FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
 import { Small } from '@/shell/words';
 import type { ladderForm } from './ladderForm';
-import type { LadderKnown } from './ladderShown';
+import type { LadderKnown } from './ladderTypes';
 
 /** How a size is sold beside the plain print: on another paper, framed. */
 export const Variants = ({

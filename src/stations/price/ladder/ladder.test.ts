@@ -4,7 +4,7 @@ import { minor } from '@/core/units';
 import { formatOf } from '@/shell/figures/format';
 import { roundingId, roundingOf } from './ladderForm';
 import { firstLadder, keptAsked, ladderShown, ladderTerms } from './ladderShown';
-import type { LadderAsked, LadderKnown, LadderSize } from './ladderShown';
+import type { LadderAsked, LadderKnown, LadderSize } from './ladderTypes';
 import {
   keptInWords,
   stepsWords,

@@ -7,7 +7,7 @@ import type { WorkPage } from '@/studio';
 import { finishingCost } from '../finishingCost';
 import type { FinishingCost } from '../finishingCost';
 import { knownCosts } from '../knownCosts';
-import type { LadderSize } from './ladderShown';
+import type { LadderSize } from './ladderTypes';
 
 const SOLD = ['ordered', 'sold', 'lost'];
 

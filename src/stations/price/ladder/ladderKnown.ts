@@ -1,5 +1,5 @@
 import type { PriceView } from '../view';
-import type { LadderKnown } from './ladderShown';
+import type { LadderKnown } from './ladderTypes';
 
 /** What the ladder of a work is made over, of all that the station knows. */
 export const ladderKnown = (view: PriceView): LadderKnown => ({

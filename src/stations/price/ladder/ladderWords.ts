@@ -1,6 +1,6 @@
 import type { Ladder, LadderRow, LadderWarning } from '@/core/price';
 import type { Format } from '@/shell/figures';
-import type { LadderSize } from './ladderShown';
+import type { LadderSize } from './ladderTypes';
 import { variantOf } from './variants';
 
 type Money = Pick<Format, 'money'>;

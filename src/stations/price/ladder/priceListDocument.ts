@@ -13,7 +13,7 @@ import { loadPrice } from '../view';
 import type { PriceView } from '../view';
 import { ladderKnown } from './ladderKnown';
 import { firstLadder, keptAsked, ladderShown } from './ladderShown';
-import type { LadderSize } from './ladderShown';
+import type { LadderSize } from './ladderTypes';
 import { variantOf } from './variants';
 
 /** One line of a price list: a size as it is sold, and what is asked for the next one. */

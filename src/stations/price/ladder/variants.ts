@@ -1,7 +1,7 @@
 import { costOfImpression } from '@/core/price';
 import type { LadderItem } from '@/core/price';
 import { sheetShareOf } from '@/core/paper';
-import type { LadderAsked, LadderKnown, LadderSize, OtherPaper } from './ladderShown';
+import type { LadderAsked, LadderKnown, LadderSize, OtherPaper } from './ladderTypes';
 
 /** What is added to the key of a size for a print of it that is framed, on another paper, or both. */
 export const FRAMED = '|framed';
