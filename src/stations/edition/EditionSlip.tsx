@@ -132,6 +132,11 @@ export function EditionSlip({
         <ImpressionPart
           editionId={edition.id}
           cell={askedCell}
+          out={
+            view.out.find(
+              (o) => o.series === askedCell.series && o.number === askedCell.number,
+            ) ?? null
+          }
           orderHref={`/orders?new=1&work=${work.id}&size=${picked.key}&impression=${askedCell.series}:${askedCell.number}`}
           onAgain={() =>
             numbering.run({

@@ -3,6 +3,7 @@ import { signPlan } from '@/core/size';
 import {
   editionFor,
   editionsOf,
+  printsOut,
   readLog,
   signatureOf,
   waitingPieces,
@@ -58,6 +59,12 @@ export async function loadEdition(id: string, query: Record<string, string | und
         label: impressionLabel(edition.declaration, i.series, i.number),
       })),
     },
+    /** Numbers of this edition that are out on consignment, with whom. */
+    out: edition
+      ? (await printsOut(db, { workId: work.id, limit: 1000 })).filter(
+          (o) => o.editionId === edition.id,
+        )
+      : [],
     editionKeys: all.map((e) => e.sizeKey),
     next: edition && nextLabel(edition.declaration, edition.impressions, 'number'),
     reference,

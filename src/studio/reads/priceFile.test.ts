@@ -185,3 +185,27 @@ it('currencies of no decimals and of three are reckoned in their minor units', a
       total: 19_490,
     });
 });
+
+it('one print part by part, its tax apart, a second batch, framed and on another paper', async () => {
+  const one = shipped('one-print.json');
+  const found = await answer(one);
+  // 2.40 + 6.40, 0.37 spoiled, 1.50 + 0.60 once, 3.10 packing, 0.90 wear, 2.00 given, 0.55 h.
+  expect(found.impression!.total).toBe(240 + 640 + 37 + 150 + 60 + 310 + 90 + 200 + 1320);
+  expect(found.impression!.overSold).toHaveLength(60);
+  expect(found.impression!.overSold[29]).toBe(found.impression!.total);
+  expect(found.tax).toEqual({ before: 7417, tax: 1483, pays: 8900 });
+  expect(found.ladder!.rows.map((r) => r.price)).toEqual([9000, 11_000, 15_500]);
+  const [alone] = (await answer({ ...one, secondBatch: false })).bestBatch!;
+  const [again] = found.bestBatch!;
+  expect(again!.quantity).toBeLessThan(alone!.quantity);
+  expect(again!.expectedProfit).toBeGreaterThan(alone!.expectedProfit);
+});
+
+it.each([
+  [{ secondBatch: true, quantities: [1, 5000] }, /5000 with secondBatch \(1000 at most\)/],
+  [{ tax: { share: 0.2 }, price: undefined, channel: undefined }, /price/],
+  [{ impression: { spoilage: 1 } }, /spoilage/],
+  [{ impression: { hours: -1 } }, /hours/],
+])('refuses %j in words', async (over, words) => {
+  await expect(answer({ ...TWO, ...over })).rejects.toThrow(words);
+});

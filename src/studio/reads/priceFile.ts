@@ -1,7 +1,9 @@
 import { basename } from 'node:path';
-import { answerPrice, priceJobFault } from '@/core/price';
+import { NO_TAX, answerPrice, priceJobFault } from '@/core/price';
 import type {
   Anchor,
+  CostInput,
+  TaxRule,
   LadderItem,
   LadderRule,
   NamedTerms,
@@ -32,6 +34,9 @@ interface WrittenJob {
   demand?: PriceJob['demand'];
   sales?: PriceJob['sales'];
   testFault?: number;
+  secondBatch?: boolean;
+  impression?: Partial<CostInput>;
+  tax?: Partial<TaxRule> & Pick<TaxRule, 'share'>;
   simulate?: Loose<
     NonNullable<PriceJob['simulate']>,
     'demand' | 'months' | 'small' | 'large' | 'batchRoute' | 'singleRoute'
@@ -150,6 +155,13 @@ function ladderOf(written: WrittenJob['ladder']): PriceJob['ladder'] {
   };
 }
 
+/** What is left out costs nothing; what is paid once is spread over a single one. */
+const NOTHING_COSTS: CostInput = {
+  ...{ printing: minor(0), paper: minor(0), capture: minor(0), proofs: minor(0) },
+  ...{ expectedImpressions: 1, spoilage: 0, finishing: minor(0), packing: minor(0) },
+  ...{ postage: minor(0), hours: 0, hourlyRate: minor(0) },
+};
+
 function jobOf(written: WrittenJob): PriceJob {
   const { channel, routes = [], simulate, printer } = written;
   const { off = {}, ...figures } = printer ?? {};
@@ -170,6 +182,8 @@ function jobOf(written: WrittenJob): PriceJob {
       storage: 0,
       ...simulate,
     },
+    impression: written.impression && { ...NOTHING_COSTS, ...written.impression },
+    tax: written.tax && { ...NO_TAX, ...written.tax },
     channels: channelsOf(written.channels),
     ladder: ladderOf(written.ladder),
     printer: printer && {

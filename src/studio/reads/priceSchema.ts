@@ -138,6 +138,25 @@ export const PRICE_SCHEMA = object(['currency'], {
     wantedNet: orNull(money),
     rounding,
   }),
+  secondBatch: { type: 'boolean' },
+  impression: object([], {
+    ...Object.fromEntries(
+      [
+        ...['printing', 'paper', 'capture', 'proofs', 'finishing', 'packing', 'postage'],
+        ...['hourlyRate', 'wear', 'donation'],
+      ].map((part) => [part, money]),
+    ),
+    ...Object.fromEntries(
+      ['hours', 'signingHours', 'finishingHours', 'packingHours'].map((h) => [h, amount]),
+    ),
+    expectedImpressions: { type: 'integer', minimum: 1, maximum: 100_000 },
+    spoilage: { type: 'number', minimum: 0, maximum: 0.95 },
+  }),
+  tax: object(['share'], {
+    name: { type: 'string', maxLength: 40 },
+    share,
+    included: { type: 'boolean' },
+  }),
   ladder: object(['items', 'rule'], {
     items: list(
       object(['id', 'width', 'height'], {

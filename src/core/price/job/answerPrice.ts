@@ -3,11 +3,15 @@ import {
   bestOf,
   costOfHalf,
   expectedOfBatches,
+  expectedWithSecond,
+  gainsOfSecond,
   leftOfSale,
   soldToBreakEven,
   testFirst,
 } from '../batch';
 import type { BatchExpected, SaleTerms } from '../batch';
+import { costOfImpression, costOverSold } from '../cost';
+import type { CostInput } from '../cost';
 import { fittedDemand, meanDemand } from '../demand';
 import type { Demand } from '../demand';
 import { asNumber, exactly } from '../exact';
@@ -19,7 +23,11 @@ import type { RouteCost, RoutePrices } from '../routes';
 import { priceForNet, readyChannel, saleThrough } from '../sale';
 import { simulateOver, usualPolicies } from '../simulate';
 import type { SimulatedPolicy } from '../simulate';
+import { taxOf } from '../tax';
 import type { JobWarning, PriceAnswer, PriceJob } from './types';
+
+/** What one costs is said over so many sold at most. */
+const MOST_SOLD = 1000;
 
 /** What a sale is reckoned with, where a price and a channel are given. */
 function termsOf(job: PriceJob): SaleTerms | null {
@@ -51,7 +59,12 @@ function batchesOf(
   const mean = meanDemand(demand);
   return job.routes.flatMap((route) => {
     const own = cost.filter((c) => c.route === route.name);
-    const batches = expectedOfBatches(terms, demand, mean, own);
+    const batches = job.secondBatch
+      ? expectedWithSecond(terms, demand, mean, own, {
+          gains: gainsOfSecond(terms, totalOf(route), job.quantities[1]),
+          room: null,
+        })
+      : expectedOfBatches(terms, demand, mean, own);
     const best = bestOf(batches);
     if (!best) return [];
     const half = costOfHalf(batches, best);
@@ -74,6 +87,12 @@ function batchesOf(
     ];
   });
 }
+
+/** What one impression costs, part by part, and as more are sold. */
+const impressionOf = (input: CostInput): PriceAnswer['impression'] => ({
+  ...costOfImpression(input),
+  overSold: costOverSold(input, Math.min(MOST_SOLD, 2 * input.expectedImpressions)),
+});
 
 function warningsOf(
   { routes, perPrint, quantities: [, to] }: PriceJob,
@@ -158,6 +177,8 @@ export function* answerPrice(job: PriceJob): Generator<number, PriceAnswer> {
   const batches = terms && used ? batchesOf(job, terms, used, compared.cost) : null;
   return {
     currency: job.currency,
+    impression: job.impression ? impressionOf(job.impression) : null,
+    tax: job.tax && job.price !== undefined ? taxOf(minor(job.price), job.tax) : null,
     ...compared,
     warnings: warningsOf(job, terms, batches?.map((b) => b.best) ?? []),
     breakEven:

@@ -38,6 +38,14 @@ function shareFault({ channel, channels }: PriceJob): JobFault | null {
   return whole ? { what: 'share', of: whole.channel } : null;
 }
 
+/** Second batches are gone through for every demand and every batch. */
+export const MOST_SECOND = 1000;
+
+const secondFault = ({ secondBatch, quantities: [, to] }: PriceJob): JobFault | null =>
+  secondBatch && to > MOST_SECOND
+    ? { what: 'quantities', of: `1 to ${to} with secondBatch (${MOST_SECOND} at most)` }
+    : null;
+
 function demandsFault({ demand, simulate }: PriceJob): JobFault | null {
   for (const d of [demand, simulate?.demand])
     if (d && demandFault(d)) return { what: 'demand', of: d.kind };
@@ -74,13 +82,15 @@ function ladderFault({ ladder }: PriceJob): JobFault | null {
 export function priceJobFault(job: PriceJob): JobFault | null {
   const { routes, ladder, channels, printer, sales } = job;
   if (!isCurrency(job.currency)) return { what: 'currency', of: job.currency };
-  if (routes.length === 0 && !ladder && !channels && !printer && !sales)
-    return { what: 'nothingAsked', of: '' };
+  const other = ladder ?? channels ?? printer ?? sales ?? job.impression ?? job.tax;
+  if (routes.length === 0 && !other) return { what: 'nothingAsked', of: '' };
   if (job.channel && job.price === undefined) return { what: 'needsPrice', of: 'channel' };
+  if (job.tax && job.price === undefined) return { what: 'needsPrice', of: 'tax' };
   if (channels && job.price === undefined) return { what: 'needsPrice', of: 'channels' };
   return (
     shareFault(job) ??
     routesFault(job) ??
+    secondFault(job) ??
     demandsFault(job) ??
     simulationFault(job) ??
     ladderFault(job)

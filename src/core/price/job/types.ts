@@ -1,5 +1,6 @@
 import type { BatchExpected, TestFirst } from '../batch';
 import type { ChannelTerms } from '../channels';
+import type { CostBreakdown, CostInput } from '../cost';
 import type { Demand, DemandBecause } from '../demand';
 import type { Ladder, LadderItem, LadderTerms } from '../ladder';
 import type { PayBack, PayBackBand, PayBackFigure, PayBackFigures, Swing } from '../own';
@@ -7,6 +8,7 @@ import type { Rounding } from '../rounding';
 import type { Cheapest, OrderMore, RisingBreak, RouteCost, RoutePrices } from '../routes';
 import type { ChannelSale, ExpectedSales } from '../sale';
 import type { SimulatedPolicy } from '../simulate';
+import type { TaxRule, Taxed } from '../tax';
 
 /** A channel by its name, with what it asks. */
 export interface NamedTerms extends ChannelTerms {
@@ -28,6 +30,12 @@ export interface PriceJob {
   demand?: Demand;
   /** Sold in each of the last periods; `ahead` periods are to come. */
   sales?: { counts: readonly number[]; ahead: number };
+  /** Whether what is missing may be printed in a second batch. */
+  secondBatch?: boolean;
+  /** What one impression is made of. */
+  impression?: CostInput;
+  /** A local tax: said of the price, in no other figure. */
+  tax?: TaxRule;
   /** The chance that a print of a batch is found to be wrong, and with it all of them. */
   testFault?: number;
   simulate?: {
@@ -98,6 +106,9 @@ export interface ChannelAnswer extends ChannelSale {
 /** The answers; null where a question was not asked. */
 export interface PriceAnswer {
   currency: string;
+  /** Part by part, and what one costs when 1, 2, … are sold, up to twice what is expected. */
+  impression: (CostBreakdown & { overSold: number[] }) | null;
+  tax: Taxed | null;
   cost: RouteCost[];
   cheapest: Cheapest[];
   cheaperToOrderMore: OrderMore[];
