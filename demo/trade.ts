@@ -14,6 +14,7 @@ import { priceLists } from './priceLists';
 import { crop, daysAgo, number, offer, price, printFile, proof } from './tradeSteps';
 import { deliver } from './paperLots';
 import { inkYear } from './inkYear';
+import { lentAndPaid } from './lentAndPaid';
 import { paperLives } from './paperLives';
 import { sheetsToCut } from './sheetsToCut';
 import { mixedOrders, order } from './orderSteps';
@@ -84,6 +85,7 @@ export async function trade(
   await sheetsToCut(open, of, paper(COTTON));
   await paperLives(open, papers);
   await inkYear(open, say);
+  await lentAndPaid(open);
   say('  a proof sheet written, files handed over, prints judged');
   const printed = EDITIONS.flatMap((e) => e.runs.map(([, n]) => n)).reduce((a, b) => a + b);
   const sold = EDITIONS.flatMap((e) => e.sold).length;
@@ -199,7 +201,13 @@ const framing = (open: Studio, workId: number) =>
     addFinish(tx, {
       workId,
       sizeKey: SALT,
-      values: { ...USUAL_FINISH, style: 'reveal', perSide: mm(12) },
+      values: {
+        ...{ ...USUAL_FINISH, style: 'reveal', perSide: mm(12) },
+        prices: {
+          ...{ currency: 'EUR', moulding: 1150, glazing: 2400, board: 1300, backing: 700 },
+          ...{ hardware: 180, hours: 0.6, every: false },
+        },
+      },
       at: daysAgo(92, 10),
     }),
   );

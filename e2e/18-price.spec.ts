@@ -15,7 +15,7 @@ const server = new StudioServer(HOME, 4172);
 
 test.beforeAll(async () => {
   rmSync(HOME, { recursive: true, force: true });
-  await seedStudio(HOME, { editionOf: 30, numbered: 0, orders: 0 });
+  await seedStudio(HOME, { editionOf: 30, numbered: 4, orders: 0 });
   const db = await openDatabase(HOME);
   const wants = { leastPpi: 0, target: 'srgb', press: '', bits: 8, format: 'tiff' };
   const own = { name: 'Own printer', kind: 'ownPrinter', folder: '', inkSet: '' };
@@ -168,5 +168,85 @@ test('the ladder is priced by hand, kept, and stands there again', async ({ page
   expect(
     await server.rows('SELECT price_minor AS price FROM price ORDER BY id DESC LIMIT 1'),
   ).toEqual([{ price: 8495 }]);
+  expect(await serious(page)).toEqual([]);
+});
+
+/** What lies in the parcel of an order is given into a hand. */
+async function giveInHand(page: Page) {
+  await page.getByRole('button', { name: 'Given in hand' }).click();
+  await expect(page.getByRole('heading', { name: 'Given in hand' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'certificate PDF' })).toBeVisible();
+}
+
+test('two are sold at a gallery and one at the fair: what stays is what each channel really took', async ({
+  page,
+}) => {
+  await opened(page, `${server.url}/consignments?new=1`);
+  const lend = slip(page, 'Lend prints out');
+  await lend.getByLabel('With whom', { exact: true }).fill('Gallery at the Weir');
+  await page.keyboard.press('Escape');
+  await lend.getByLabel('Street').fill('3 Sluice Lane');
+  await lend.getByLabel('Postcode and town').fill('2180 Merrowstaithe');
+  await lend.getByLabel('Country').fill('Ulverreach');
+  for (const n of [1, 2]) {
+    await lend.getByRole('checkbox', { name: `Slack Water, ${n}/30` }).check();
+    await lend.getByLabel(`Asked for Slack Water, ${n}/30, EUR`).fill('120');
+  }
+  // The share is the one that was kept of galleries.
+  await expect(lend.getByLabel('Their share of a sale')).toHaveValue('50');
+  await expect(lend.getByText('2 prints go, asked €240.00 in all.')).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+  await lend.getByRole('button', { name: 'Lend them out' }).click();
+  const hangs = slip(page, 'Gallery at the Weir');
+  // Twice what one costs, 31.90, and its framing, 12.00.
+  await expect(hangs.getByText('€87.80 of yours lie there in 2 prints.')).toBeVisible();
+  await expect(hangs.getByText('€120.00 come to you')).toBeVisible();
+  const note = await page.request.get(`${server.url}/api/consignments/C-0001`);
+  expect(note.headers()['content-type']).toBe('application/pdf');
+  expect(await serious(page)).toEqual([]);
+
+  // What hangs there is offered to no other order.
+  await opened(page, `${server.url}/orders?new=1`);
+  await expect(page.getByText('Slack Water, 3/30, 30 × 40 cm').first()).toBeVisible();
+  for (const n of [1, 2]) {
+    await opened(page, `${server.url}/consignments?of=C-0001`);
+    await hangs.getByRole('button', { name: `Slack Water, ${n}/30 was sold` }).click();
+    await hangs.getByRole('button', { name: 'Take its order' }).click();
+    await expect(page.getByText('gallery', { exact: false }).first()).toBeVisible();
+    await giveInHand(page);
+  }
+  await opened(page, `${server.url}/orders?new=1`);
+  await choose(page, 'Impression', 'Slack Water, 3/30, 30 × 40 cm');
+  const order = slip(page, 'New order');
+  for (const [label, text] of [
+    ['Name', 'Ottoline Marsh'],
+    ['Street', '4 Capstan Row'],
+    ['Postcode and town', '2180 Merrowstaithe'],
+    ['Country', 'Ulverreach'],
+    ['Price', '100'],
+  ] as const)
+    await order.getByLabel(label, { exact: label === 'Name' }).fill(text);
+  await choose(order, 'Channel', 'fair');
+  await order.getByRole('button', { name: 'Take the order' }).click();
+  await giveInHand(page);
+
+  await opened(page, `${server.url}/accounts?paid=1`);
+  const paid = slip(page, 'Paid beside sales');
+  await choose(paid, 'What was paid', 'a day there');
+  await choose(paid, 'For selling through', 'fair');
+  await paid.getByLabel('Paid', { exact: true }).fill('30');
+  await paid.getByRole('button', { name: 'Note it' }).click();
+  const channels = page.getByRole('table', { name: 'Channel by channel' });
+  // 120.00 less half, less 12.00 of framing, less 31.90, twice.
+  await expect(
+    channels.getByRole('row', { name: /^gallery 32\.20 0\.00 32\.20/ }),
+  ).toBeVisible();
+  // 100.00 less 1.75, less 31.90; the stall cost 30.00.
+  await expect(
+    channels.getByRole('row', { name: /^fair 66\.35 30\.00 36\.35/ }),
+  ).toBeVisible();
+  const all = slip(page, 'Accounts');
+  await expect(all.getByText('340.00', { exact: true })).toBeVisible();
+  await expect(all.getByText('98.55', { exact: true })).toBeVisible();
   expect(await serious(page)).toEqual([]);
 });

@@ -11,7 +11,7 @@ import { Problem } from '@/shell/said';
 import { FormSlip } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { SectionLabel, Small } from '@/shell/words';
-import { EXPENSE_WORDS } from '@/studio/words/expenseWords';
+import { EXPENSE_WORDS, expenseWords } from '@/studio/words/expenseWords';
 import { noteExpense, takeBack } from './actions';
 import { expenseForm } from './expenseForm';
 import type { AccountsView } from './view';
@@ -67,7 +67,7 @@ export function PaidSlip({ view }: { view: AccountsView }) {
 function PaidRow({ paid }: { paid: AccountsView['paid'][number] }) {
   const format = useFormat();
   const taking = useAction(takeBack, 'Taken back.');
-  const words = `${EXPENSE_WORDS[paid.kind]}${paid.channel ? `, ${paid.channel}` : ''}`;
+  const words = expenseWords(paid.kind, paid.channel);
   return (
     <tr>
       <td className="wrap">

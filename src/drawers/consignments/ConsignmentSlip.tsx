@@ -1,12 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import {
-  Button,
-  ButtonLink,
-  DownloadLink,
-  useAction,
-  useActionForm,
-} from '@/shell/actions';
+import { Button, DownloadLink, useAction, useActionForm } from '@/shell/actions';
 import { FormFields } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
 import { Problem } from '@/shell/said';
@@ -61,7 +55,7 @@ function PrintRow({ lent, print }: { lent: ShownConsignment; print: Print }) {
               isDisabled={fetching.sending}
               onPress={() => fetching.run({ number: lent.number, print: String(print.id) })}
             >
-              Back
+              Fetched
             </Button>
           </span>
         )}
@@ -169,9 +163,6 @@ export function ConsignmentSlip({
         ]}
       />
       {lent.note && <Small>Agreed beside: {lent.note}</Small>}
-      <ButtonLink $small $plain href="/orders" style={{ alignSelf: 'flex-start' }}>
-        Orders
-      </ButtonLink>
     </Slip>
   );
 }

@@ -8,11 +8,12 @@ import { Empty } from '@/shell/said';
 import { Slip, SlipTitle } from '@/shell/slip';
 import { ListOut, LooksLike, WalkedTable, useAddress } from '@/shell/table';
 import type { Column } from '@/shell/table';
-import { Sentence, Small } from '@/shell/words';
+import { Sentence, Small, TableHead } from '@/shell/words';
 import { ConsignmentSlip } from './ConsignmentSlip';
 import { LendSlip } from './LendSlip';
 import type { ConsignmentsView, ShownConsignment } from './view';
-import { fetchWords } from './words';
+import { Timeline } from './Timeline';
+import { daysWords } from './words';
 
 /** Consignments: what hangs where, until when, and what it ties up. */
 export function ConsignmentsDrawer(view: ConsignmentsView) {
@@ -21,7 +22,7 @@ export function ConsignmentsDrawer(view: ConsignmentsView) {
   const go = useAddress();
   const columns = useMemo<Column<ShownConsignment>[]>(
     () => [
-      { key: 'number', names: true, head: 'Number', value: (r) => r.number },
+      { key: 'number', names: true, head: 'Number', value: (r) => r.number, width: 72 },
       { key: 'name', names: true, head: 'With whom', value: (r) => r.name },
       {
         key: 'since',
@@ -32,16 +33,17 @@ export function ConsignmentsDrawer(view: ConsignmentsView) {
       {
         key: 'fetch',
         head: 'Fetch back',
+        width: 176,
         value: (r) => (r.stands.how === 'closed' ? '9999' : r.fetchOn),
         cell: (r) => (
           <span data-tone={r.stands.how === 'overdue' ? 'stop' : undefined}>
             {r.stands.how === 'overdue' && '▲ '}
-            {fetchWords(r.stands, r.fetchOn, format)}
+            {daysWords(r.stands, r.fetchOn, format)}
           </span>
         ),
       },
-      { key: 'out', head: 'Out', value: (r) => r.figures.out, figure: true },
-      { key: 'sold', head: 'Sold', value: (r) => r.figures.sold, figure: true },
+      { key: 'out', head: 'Out', value: (r) => r.figures.out, figure: true, width: 48 },
+      { key: 'sold', head: 'Sold', value: (r) => r.figures.sold, figure: true, width: 48 },
       {
         key: 'asked',
         head: 'Asked',
@@ -80,15 +82,19 @@ export function ConsignmentsDrawer(view: ConsignmentsView) {
               />
             </Empty>
           ) : (
-            <WalkedTable
-              label="Consignments"
-              rows={rows}
-              columns={columns}
-              id={(r) => r.number}
-              picked={picked?.number ?? null}
-              onPick={(r) => go({ of: r.number, new: null, sell: null }, 'replace')}
-              lineHeight={34}
-            />
+            <>
+              <WalkedTable
+                label="Consignments"
+                rows={rows}
+                columns={columns}
+                id={(r) => r.number}
+                picked={picked?.number ?? null}
+                onPick={(r) => go({ of: r.number, new: null, sell: null }, 'replace')}
+                lineHeight={34}
+              />
+              <TableHead>What hangs where, and until when</TableHead>
+              <Timeline rows={rows} today={view.today} picked={picked?.number ?? null} />
+            </>
           )}
         </Surface>
         {lending ? (

@@ -28,6 +28,16 @@ export function fetchWords(
   return days === 0 ? 'to be fetched back today' : `until ${format.day(fetchOn)}, ${many}`;
 }
 
+/** The same in a line of the list. */
+export const daysWords = (
+  { how, days }: { how: 'closed' | 'overdue' | 'out'; days: number },
+  fetchOn: string,
+  format: Pick<Format, 'day'>,
+): string =>
+  how === 'closed'
+    ? 'nothing is out'
+    : `${format.day(fetchOn)}, ${how === 'overdue' ? `${-days} days ago` : `in ${days} days`}`;
+
 /** What lies there, and what comes of it if all is sold. */
 export function amountsWords(
   figures: ConsignmentFigures,

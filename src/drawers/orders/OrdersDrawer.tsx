@@ -122,6 +122,9 @@ export function OrdersDrawer(view: OrdersView) {
         <ButtonLink $plain href="/orders/customers">
           Customers
         </ButtonLink>
+        <ButtonLink $plain href="/consignments">
+          Consignments
+        </ButtonLink>
         <ButtonLink $plain href="/orders?bring=1">
           From a list
         </ButtonLink>

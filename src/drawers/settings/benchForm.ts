@@ -130,7 +130,6 @@ export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly strin
   [
     [
       ['The studio', Object.keys(STUDIO)],
-      ['Tax, shown apart (no advice)', Object.keys(TAX)],
       ['Rules of thumb: proof', Object.keys(PROOF)],
       ['Rules of thumb: screen and light', Object.keys(LIGHT)],
     ],
@@ -139,6 +138,7 @@ export const BENCH_COLUMNS: readonly (readonly (readonly [string, readonly strin
       ['Rules of thumb: capture', Object.keys(CAPTURE)],
       ['Rules of thumb: sheet and wall', Object.keys(ON_THE_WALL)],
       ['Rules of thumb: packing', Object.keys(PACKING)],
+      ['Tax, shown apart (no advice)', Object.keys(TAX)],
     ],
   ];
 

@@ -31,7 +31,7 @@ const MAT = {
   moulding: '20',
   glass: '2',
   glazing: 'glass',
-  sold: 'where it is asked for',
+  sold: 'on request',
 };
 const keep = (over: Record<string, string> = {}) => keepFinish({ ...MAT, ...over });
 

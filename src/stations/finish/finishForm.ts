@@ -25,11 +25,11 @@ export const finishForm = defineForm({
   board: thick('Mat board'),
   spacer: thick('Spacer'),
   backing: thick('Backing'),
-  sold: choice('Sold so', ['where it is asked for', 'every print']),
-  mouldingPrice: paid('Moulding, a metre'),
-  glazingPrice: paid('Glazing, a square metre'),
-  boardPrice: paid('Mat board, a square metre'),
-  backingPrice: paid('Backing, a square metre'),
+  sold: choice('Sold so', ['on request', 'every print']),
+  mouldingPrice: paid('Moulding, metre'),
+  glazingPrice: paid('Glazing, m²'),
+  boardPrice: paid('Mat board, m²'),
+  backingPrice: paid('Backing, m²'),
   hardware: paid('Hangers, tape, points'),
   hours: optional(decimal('Your time at one', { min: 0, max: 1000 }, 'h')),
 });
@@ -71,7 +71,7 @@ export function finishTyped({ prices, ...values }: FinishValues, currency: strin
   const own = prices?.currency === currency ? prices : null;
   return {
     ...values,
-    sold: prices?.every ? ('every print' as const) : ('where it is asked for' as const),
+    sold: prices?.every ? ('every print' as const) : ('on request' as const),
     mouldingPrice: own && minor(own.moulding),
     glazingPrice: own && minor(own.glazing),
     boardPrice: own && minor(own.board),

@@ -10,7 +10,7 @@ import type { Minor } from '@/core/units';
 import type { LogLine } from '@/data';
 import { INK_VERBS } from './inkLogWords';
 import type { ExpenseKind } from '@/core/price';
-import { EXPENSE_WORDS } from './expenseWords';
+import { expenseWords } from './expenseWords';
 import { LADDER_WORDS } from './ladderWords';
 import { plain } from './logDetail';
 import type { Detail } from './logDetail';
@@ -76,10 +76,8 @@ const VOIDED: Record<string, string> = {
 const moneyOf = (d: Detail, key: string, c: LogContext): string =>
   formatMoney(Number(d[key]) as Minor, plain(d, 'currency') || c.currency, c.locale);
 
-const expenseWords = (d: Detail): string => {
-  const kind = EXPENSE_WORDS[plain(d, 'kind') as ExpenseKind] ?? plain(d, 'kind');
-  return plain(d, 'channel') ? `${kind}, ${plain(d, 'channel')}` : kind;
-};
+const paidFor = (d: Detail): string =>
+  expenseWords(plain(d, 'kind') as ExpenseKind, plain(d, 'channel'));
 
 const ofParcel = (d: Detail) =>
   plain(d, 'parcel') ? `, parcel ${plain(d, 'parcel')}` : '';
@@ -134,9 +132,9 @@ const VERBS: Record<string, (d: Detail, c: LogContext) => string> = {
     `Prices of all sizes kept, by ${LADDER_WORDS[plain(d, 'by')] ?? plain(d, 'by')}.`,
   'channel.kept': (d) => `What the channel ${plain(d, 'channel')} asks was kept.`,
   'expense.paid': (d, c) =>
-    `${moneyOf(d, 'amount', c)} ${expenseWords(d)}, ${plain(d, 'onDay')}${plain(d, 'note') ? `: ${plain(d, 'note')}` : ''}.`,
+    `Paid ${moneyOf(d, 'amount', c)} for ${paidFor(d)}, ${plain(d, 'onDay')}${plain(d, 'note') ? `: ${plain(d, 'note')}` : ''}.`,
   'expense.takenBack': (d, c) =>
-    `Taken back: ${moneyOf(d, 'amount', c)} ${expenseWords(d)}, ${plain(d, 'onDay')}.`,
+    `Taken back: ${moneyOf(d, 'amount', c)} for ${paidFor(d)}, ${plain(d, 'onDay')}.`,
   'consignment.out': (d, c) =>
     `Out on consignment ${plain(d, 'number')} to ${plain(d, 'to')}, at ${moneyOf(d, 'price', c)}, until ${plain(d, 'fetchOn')}.`,
   'consignment.sold': (d) =>

@@ -14,7 +14,7 @@ const HEIGHT = 400;
 const SHELF = 336;
 const LEFT = 20;
 const RIGHT = 690;
-const TOP = 26;
+const TOP = 44;
 /** The largest print is so high, px. */
 const TALLEST = 96;
 
@@ -51,6 +51,16 @@ const figuresOf = (
     ];
   }),
 });
+
+/** What the marks beside the poles are, those that there are. */
+const besideWords = (rows: Ladder['rows']): string => {
+  const of = rows.map((r) => variantOf(r.id));
+  return [
+    of.some((v) => v.framed && !v.paper) ? '; □ framed' : '',
+    of.some((v) => v.paper && !v.framed) ? '; ◇ on the other paper' : '',
+    of.some((v) => v.paper && v.framed) ? '; ▫ both' : '',
+  ].join('');
+};
 
 /** Prints to one scale on a shelf, a pole on each as high as its price, a rung for each step of its edition. */
 export function LadderDrawing({
@@ -127,9 +137,9 @@ export function LadderDrawing({
         <text x={RIGHT + 6} y={SHELF + 4}>
           {currency}
         </text>
-        <text x={LEFT} y={TOP - 10}>
+        <text x={LEFT} y={16}>
           asked, over the size; prints to one scale; rungs: steps as the edition sells
-          {rows.length > sizes.length && '; □ framed, ◇ on the other paper, ▫ both'}
+          {besideWords(rows)}
         </text>
       </g>
       {costed.length > 0 && (

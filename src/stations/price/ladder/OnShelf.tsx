@@ -9,16 +9,23 @@ import { variantOf } from './variants';
 function Beside({
   row,
   x,
+  w,
+  foot,
   y,
 }: {
   row: LadderRow;
+  /** Middle and width of the print, and where its upper edge lies, px. */
   x: number;
+  w: number;
+  foot: number;
   y: ScaleLinear<number, number>;
 }) {
   const format = useFormat();
   if (row.price === null) return null;
   const { paper, framed } = variantOf(row.id);
-  const [cx, cy] = [x - 12, y(row.price)];
+  const cy = y(row.price);
+  // Lower than the print is high, it stands beside it.
+  const cx = cy > foot ? x - w / 2 - 9 : x - 12;
   const half = paper && framed ? 3 : 4.5;
   return (
     <g fill="#fdfdfd" stroke="#161616">
@@ -71,6 +78,8 @@ export function OnShelf({
 }) {
   const format = useFormat();
   const foot = shelf - h;
+  /** The price lies lower than the print is high. */
+  const within = row.price !== null && y(row.price) > foot;
   const reach = row.price === null ? foot : Math.min(foot, y(row.price));
   return (
     <g>
@@ -94,9 +103,16 @@ export function OnShelf({
               strokeWidth={s.price === row.price ? 3.4 : 1.2}
             />
           ))
-        : row.price !== null && <circle cx={x} cy={y(row.price)} r={4} fill="#161616" />}
+        : row.price !== null && (
+            <circle
+              cx={within ? x + w / 2 + 8 : x}
+              cy={y(row.price)}
+              r={4}
+              fill="#161616"
+            />
+          )}
       {beside.map((b) => (
-        <Beside key={b.id} row={b} x={x} y={y} />
+        <Beside key={b.id} row={b} x={x} w={w} foot={foot} y={y} />
       ))}
       <rect
         x={x - w / 2}
@@ -119,7 +135,7 @@ export function OnShelf({
       )}
       {row.price !== null && (
         <text
-          x={x + 12}
+          x={within ? x + w / 2 + 16 : x + 12}
           y={y(row.price) + 5}
           fontSize={on ? 19 : 16}
           fontWeight={on ? 600 : 400}

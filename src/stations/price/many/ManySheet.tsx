@@ -32,6 +32,11 @@ const MISSING_WORDS = [
   ['again', 'a second batch, where it pays'],
 ] as const;
 
+const ONCE_WORDS = [
+  ['counted', 'are in it'],
+  ['paid', 'were paid before'],
+] as const;
+
 /** Channels that sell what was made: one that prints itself needs no batch. */
 const sellsBatches = (channels: PriceView['channels']) =>
   channels
@@ -39,7 +44,15 @@ const sellsBatches = (channels: PriceView['channels']) =>
     .map((c) => [c.channel, c.channel] as const);
 
 /** What is asked at first: the price that is kept, a year, what was ordered where that tells. */
-const begun = ({ set, start, currency, sold, third }: PriceView): ManyAsked => ({
+const begun = ({
+  set,
+  start,
+  currency,
+  sold,
+  third,
+  numbersLeft,
+  editionSize,
+}: PriceView): ManyAsked => ({
   price: set?.currency === currency ? set.price : (third ?? minor(0)),
   channel: start.channel === 'print on demand' ? 'private' : start.channel,
   months: MONTHS,
@@ -49,6 +62,8 @@ const begun = ({ set, start, currency, sold, third }: PriceView): ManyAsked => (
   storage: minor(0),
   damaged: 0,
   missing: 'lost',
+  // Of an edition that was begun they were paid with its first prints.
+  once: numbersLeft !== null && numbersLeft < (editionSize ?? 0) ? 'paid' : 'counted',
   testFault: TEST_FAULT,
 });
 
@@ -141,8 +156,8 @@ function ManySlip({
       />
       <FormFields
         {...field}
-        only={['missing', 'unsoldWorth', 'storage', 'damaged', 'testFault']}
-        options={{ missing: MISSING_WORDS }}
+        only={['once', 'missing', 'unsoldWorth', 'storage', 'damaged', 'testFault']}
+        options={{ missing: MISSING_WORDS, once: ONCE_WORDS }}
       />
     </Slip>
   );

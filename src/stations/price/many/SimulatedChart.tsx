@@ -21,12 +21,15 @@ function Panel({
   policies,
   value,
   written,
+  whole = false,
 }: {
   box: readonly [number, number];
   head: string;
   policies: readonly SimulatedPolicy[];
   value: (month: Month) => number;
   written: (v: number) => string;
+  /** Of things of which there is no half. */
+  whole?: boolean;
 }) {
   const all = policies.flatMap((p) => p.months.map(value));
   const months = policies[0]?.months.length ?? 1;
@@ -45,18 +48,21 @@ function Panel({
       <text x={left} y={TOP - 10}>
         {head}
       </text>
-      {y.ticks(4).map((v) => (
-        <g key={v}>
-          <path
-            d={`M${left} ${y(v)}H${right}`}
-            stroke={v === 0 ? '#444' : '#9a9a9a'}
-            strokeDasharray={v === 0 ? '' : '1 4'}
-          />
-          <text x={left - 6} y={y(v) + 4} textAnchor="end">
-            {written(v)}
-          </text>
-        </g>
-      ))}
+      {y
+        .ticks(4)
+        .filter((v) => !whole || Number.isInteger(v))
+        .map((v) => (
+          <g key={v}>
+            <path
+              d={`M${left} ${y(v)}H${right}`}
+              stroke={v === 0 ? '#444' : '#9a9a9a'}
+              strokeDasharray={v === 0 ? '' : '1 4'}
+            />
+            <text x={left - 6} y={y(v) + 4} textAnchor="end">
+              {written(v)}
+            </text>
+          </g>
+        ))}
       {x
         .ticks(6)
         .filter((m) => Number.isInteger(m))
@@ -119,6 +125,7 @@ export function SimulatedChart({
         box={PANELS.stock}
         head="prints there at the end of a month, on average"
         policies={policies}
+        whole
         value={(m) => m.stock.mean}
         written={(v) => format.number(v, 0)}
       />

@@ -26,7 +26,7 @@ const asked: ManyAsked = {
   likely: 10,
   high: 20,
   unsoldWorth: minor(0),
-  ...{ storage: minor(0), damaged: 0, missing: 'lost' as const },
+  ...{ storage: minor(0), damaged: 0, missing: 'lost' as const, once: 'counted' as const },
   testFault: 0.1,
 };
 const known: ManyKnown = {
@@ -175,4 +175,12 @@ it('a second batch makes the first no larger; storing and damage make it smaller
   const stored = of({ storage: minor(60), damaged: 0.1 });
   expect(stored.quantity).toBeLessThan(alone.quantity);
   expect(stored.expectedProfit).toBeLessThan(alone.expectedProfit);
+});
+
+it('what was paid once with the first prints is in no later batch', () => {
+  const of = (once: 'counted' | 'paid') => manyShown({ ...asked, once }, known).routes[0]!;
+  const [counted, paid] = [of('counted'), of('paid')];
+  expect(paid.best.expectedProfit - counted.best.expectedProfit).toBeCloseTo(4500, 6);
+  expect(paid.best.quantity).toBe(counted.best.quantity);
+  expect(paid.sold!).toBeLessThan(counted.sold!);
 });

@@ -11,6 +11,9 @@ export const WANTED_FROM = ['sales', 'guesses'] as const;
 /** What becomes of those that are wanted and not there. */
 export const MISSING = ['lost', 'again'] as const;
 
+/** Whether what is paid once is paid with this batch. */
+export const ONCE = ['counted', 'paid'] as const;
+
 /** What is asked of a batch, and what it is reckoned with. */
 export const manyForm = defineForm({
   price: money('Price asked', { min: 0, max: MOST }),
@@ -27,6 +30,7 @@ export const manyForm = defineForm({
   storage: paid('Storing one, a month'),
   damaged: percent('Damaged while it lies', { min: 0, max: 100 }),
   missing: choice('What is missing', MISSING),
+  once: choice('Capture and proofs', ONCE),
   testFault: hinted(
     percent('First print is wrong', { min: 0, max: 90 }),
     'rule of thumb; one of ten',

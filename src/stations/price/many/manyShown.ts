@@ -65,7 +65,7 @@ export interface ManyKnown {
 
 /** What a sale is reckoned with: what is kept of the channel, else what was typed for this size, else its usual fees. */
 export function termsFor(
-  { price, channel, unsoldWorth, damaged, storage, months }: ManyAsked,
+  { price, channel, unsoldWorth, damaged, storage, months, once }: ManyAsked,
   { start, channels }: Pick<ManyKnown, 'start' | 'channels'>,
 ): SaleTerms {
   const known = channels.find((c) => c.channel === channel)!;
@@ -84,7 +84,7 @@ export function termsFor(
     share: commission + payment + advertising,
     fixed: fixed + listing + framing + start.donation,
     perPrint: each.reduce((sum, p) => sum + (part.get(p) ?? 0), 0),
-    once: start.capture + start.proofs,
+    once: once === 'paid' ? 0 : start.capture + start.proofs,
     unsoldWorth: keptWorth({ worth: unsoldWorth, damaged, storage, months }),
   };
 }
