@@ -15,7 +15,7 @@ export * from './priceList';
 export * from './priceLadder';
 export * from './channelTerms';
 export * from './expense';
-export * from './consignment';
+export * from './consign';
 export * from './finish';
 export * from './order';
 export * from './parcel';
