@@ -47,7 +47,7 @@ const styles = StyleSheet.create({
   heads: { fontWeight: 600 },
   figure: { textAlign: 'right' },
   total: { textAlign: 'right', marginTop: 3, fontWeight: 600 },
-  said: { marginTop: pt(3), lineHeight: 1.45 },
+  said: { marginTop: pt(3) },
   signs: { flexDirection: 'row', marginTop: pt(18), gap: pt(10) },
   sign: { flexGrow: 1, borderTopWidth: 0.6, borderTopColor: '#161616', paddingTop: 3 },
   note: { fontSize: 7.5, marginTop: pt(5) },
