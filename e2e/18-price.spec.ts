@@ -1,7 +1,12 @@
-import { readFileSync, rmSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { addRoute, openDatabase } from '@/data';
+import type { MasterFacts } from '@/core/image';
+import { plainRecipe } from '@/core/prepare';
+import { addMaster, addPrintFile, addRoute, openDatabase } from '@/data';
+import { storePaths } from '@/engine';
 import { writeMaster } from './fixtures';
 import { serious } from './support/axe';
 import { choose } from './support/choose';
@@ -13,6 +18,36 @@ const HOME = '/tmp/glassine-price';
 const at = '2026-11-20T10:00:00.000Z';
 const server = new StudioServer(HOME, 4172);
 
+/** A master that was there when the print was written. */
+const BEFORE: MasterFacts = {
+  ...{ format: 'tiff', width: 3543, height: 4724, bitsPerChannel: 8, channels: 3 },
+  ...{ colourModel: 'rgb', ppiTag: 300, iccDescription: 'sRGB', orientation: 1, bytes: 1 },
+};
+
+/** A written print as it lies in the store: what is handed over is its bytes. */
+async function printFileIn(home: string) {
+  const bytes = readFileSync(await writeMaster('print.tif', 300, 400));
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  const path = storePaths(home).file(sha256);
+  mkdirSync(dirname(path), { recursive: true });
+  writeFileSync(path, bytes);
+  return { sha256, bytes: bytes.length };
+}
+
+const printFile = (stored: { sha256: string; bytes: number }) => ({
+  ...{ workId: 1, sizeKey: 'metricFrames-30x40', masterId: 1, version: 1, at },
+  ...stored,
+  ...{ name: '30x40cm_slack-water_300ppi_v1.tif', width: 3543, height: 4724 },
+  ...{
+    kind: 'print' as const,
+    channels: 3 as const,
+    factor: 1,
+    recipeId: null,
+    checks: [],
+  },
+  recipe: plainRecipe(300, 1),
+});
+
 test.beforeAll(async () => {
   rmSync(HOME, { recursive: true, force: true });
   await seedStudio(HOME, { editionOf: 30, numbered: 4, orders: 0 });
@@ -20,6 +55,14 @@ test.beforeAll(async () => {
   const wants = { leastPpi: 0, target: 'srgb', press: '', bits: 8, format: 'tiff' };
   const own = { name: 'Own printer', kind: 'ownPrinter', folder: '', inkSet: '' };
   await db.write((tx) => addRoute(tx, { ...own, wants, at } as never));
+  const lab = { ...own, name: 'Tidewrack', kind: 'onlineLab' };
+  await db.write((tx) => addRoute(tx, { ...lab, wants, at } as never));
+  const stored = await printFileIn(HOME);
+  await db.write(async (tx) => {
+    const master = { workId: 1, name: 'before.tif', assumedSpace: null, at };
+    await addMaster(tx, { ...master, sha256: 'a'.repeat(64) }, BEFORE);
+    await addPrintFile(tx, printFile(stored));
+  });
   db.close();
   await server.start();
   const answer = await fetch(`${server.url}/api/masters?work=1&name=slack.tif`, {
@@ -104,6 +147,31 @@ test('who prints twenty of 30 × 40, over four routes', async ({ page }) => {
   ).toBeVisible();
   await page.keyboard.press('Escape');
   expect(await serious(page)).toEqual([]);
+});
+
+test('twenty are ordered where they were compared; what came stands beside what was promised', async ({
+  page,
+}) => {
+  await opened(page, `${server.url}/works/1/price?sheet=routes`);
+  const who = slip(page, 'Who prints it');
+  await who.getByRole('link', { name: 'Order 20 of Tidewrack' }).click();
+  const hand = slip(page, 'Hand over');
+  await expect(
+    hand.getByText('20 prints of 30 × 40 cm from Tidewrack, as compared at Price.'),
+  ).toBeVisible();
+  await hand.getByRole('button', { name: 'Lay them ready' }).click();
+  await hand.getByRole('button', { name: 'Hand over 1 file' }).click();
+  await page.getByRole('button', { name: 'H-0001 came' }).click({ timeout: 60_000 });
+  await page.getByLabel('Paid for all of it').fill('364.90');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText('for €364.90, nothing faulty')).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+  await opened(page, `${server.url}/works/1/price?sheet=routes`);
+  await expect(
+    who.getByText(
+      'came once, 6 days earlier than promised, at its price, none of 20 faulty',
+    ),
+  ).toBeVisible();
 });
 
 test('how many pay best, gone through a thousand times, and stopped by nobody', async ({

@@ -30,6 +30,19 @@ export function useErrandDesk(workId: number, own: readonly FileShown[], paperId
     chosen,
     others: Object.values(desk.others),
     choose: (routeId: number) => keep({ ...desk, routeId }),
+    /** Lays so many prints of a file ready for somebody, beside what lies there. */
+    lay: (file: FileShown, quantity: number, routeId: number) =>
+      keep({
+        ...desk,
+        routeId,
+        items: {
+          ...desk.items,
+          [file.id]: {
+            ...{ paperId, remarks: '', ...desk.items[file.id] },
+            quantity: String(quantity),
+          },
+        },
+      }),
     clear: () => keep({ ...desk, items: {}, others: {} }),
     /** What is sent, and the first thing that is not right with it. */
     items: lines.flatMap((l) => l.item ?? []),

@@ -28,6 +28,27 @@ import { sheetOf } from './sheetNames';
 /** Files of other works that are offered at once; more are found by typing. */
 const ELSEWHERE = 8;
 
+/** Prints of one errand at most. */
+const MOST_PRINTS = 1000;
+
+/** What was compared at Price and is to be ordered: how many, of whom; null where nothing is. */
+function wishOf(
+  { to, prints }: Record<string, string | undefined>,
+  sizeKey: string | null,
+  routes: readonly { id: number; name: string }[],
+) {
+  const many = Number(prints);
+  if (!to || !sizeKey || !Number.isInteger(many) || many < 1 || many > MOST_PRINTS)
+    return null;
+  const name = to.slice(0, 80);
+  return {
+    name,
+    prints: many,
+    sizeKey,
+    routeId: routes.find((r) => r.name === name)?.id ?? null,
+  };
+}
+
 /** The prepare station: what would be written for a size, and what has been. */
 export async function loadPrepare(id: string, query: Record<string, string | undefined>) {
   const page = await loadWorkPage(id);
@@ -112,6 +133,8 @@ export async function loadPrepare(id: string, query: Record<string, string | und
       came: came.find((c) => c.errandId === e.id) ?? null,
     })),
     today: todayOf(settings),
+    /** So many prints of the picked size that are to be ordered of somebody, as the address asks. */
+    wish: wishOf(query, picked?.key ?? null, routes),
     papers: papers.map((p) => ({
       id: p.id,
       name: p.name,

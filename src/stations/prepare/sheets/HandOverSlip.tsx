@@ -14,6 +14,7 @@ import { PlainChoice } from '../PlainChoice';
 import type { ErrandDeskNow } from '../useErrandDesk';
 import type { PrepareView } from '../view';
 import { PrintedHere } from './PrintedHere';
+import { Wished } from './Wished';
 
 type Route = PrepareView['routes'][number];
 
@@ -99,6 +100,7 @@ export function HandOverSlip({
         .map((job) => (
           <JobLine key={job.id} job={job} what="Handing over" />
         ))}
+      <Wished view={view} errand={errand} onName={() => onEdit('new')} />
       <Problem>{fault ?? problem}</Problem>
       {routes.length > 0 && (
         <PlainChoice

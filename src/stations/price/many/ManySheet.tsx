@@ -8,7 +8,7 @@ import { FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
 import { useBench, useFormat } from '@/shell/figures';
 import { Empty } from '@/shell/said';
-import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { Sentence, Small, TableHead } from '@/shell/words';
 import type { PriceView } from '../view';
@@ -138,6 +138,14 @@ function ManySlip({
           ))}
         </tbody>
       </SlipTable>
+      {first && (
+        <FactList
+          facts={shown.perChannel.map(({ channel, sold }): [string, string] => [
+            `paid through ${channel}`,
+            sold === null ? 'never' : `${sold} sold`,
+          ])}
+        />
+      )}
       {test && <Small>{test}</Small>}
       <FormFields
         {...field}

@@ -2,7 +2,7 @@ import { CHANNELS, startPrice, usualTerms } from '@/core/price';
 import { minor } from '@/core/units';
 import { formatOf } from '@/shell/figures/format';
 import { guessFault } from './manyForm';
-import { demandFor, firstGuesses, manyShown } from './manyShown';
+import { demandFor, firstGuesses, manyShown, termsFor } from './manyShown';
 import type { ManyAsked, ManyKnown } from './manyShown';
 import { bestWords, demandWords, testWords } from './manyWords';
 import { numbersLeft } from './soldOf';
@@ -183,4 +183,17 @@ it('what was paid once with the first prints is in no later batch', () => {
   expect(paid.best.expectedProfit - counted.best.expectedProfit).toBeCloseTo(4500, 6);
   expect(paid.best.quantity).toBe(counted.best.quantity);
   expect(paid.sold!).toBeLessThan(counted.sold!);
+});
+
+it('the best batch is paid by as many sales on each channel as that channel leaves it', () => {
+  const { perChannel, routes } = manyShown(asked, known);
+  const [{ best }] = routes as [(typeof routes)[number]];
+  expect(perChannel.map((c) => c.channel)).toEqual(CHANNELS.map((c) => c.id));
+  for (const { channel, sold } of perChannel) {
+    const terms = termsFor({ ...asked, channel: channel as ManyAsked['channel'] }, known);
+    const left = terms.price * (1 - terms.share) - terms.fixed;
+    const cost = best.total + terms.perPrint * best.quantity + terms.once;
+    const fewest = Math.ceil(cost / left - 1e-9);
+    expect([channel, sold]).toEqual([channel, fewest > best.quantity ? null : fewest]);
+  }
 });

@@ -50,6 +50,8 @@ export interface ManyShown {
   terms: SaleTerms;
   /** The one that is expected to leave most first. */
   routes: BestOfRoute[];
+  /** Sales that pay the best batch through each channel; null: not even all of it. */
+  perChannel: { channel: string; sold: number | null }[];
   /** The edition has room for no more; null where it does not hinder. */
   capped: number | null;
 }
@@ -139,7 +141,19 @@ export function manyShown(asked: ManyAsked, known: ManyKnown): ManyShown {
       ];
     })
     .sort((a, b) => b.best.expectedProfit - a.best.expectedProfit);
+  const [first] = routes;
   return {
+    perChannel: first
+      ? known.channels
+          .filter((c) => c.terms.basePrice === null)
+          .map(({ channel }) => ({
+            channel,
+            sold: soldToBreakEven(
+              termsFor({ ...asked, channel: channel as ManyAsked['channel'] }, known),
+              first.best,
+            ),
+          }))
+      : [],
     demand,
     because,
     mean,

@@ -1,9 +1,11 @@
 'use client';
 import { useMemo } from 'react';
+import { routeKind } from '@/core/prepare';
 import { ButtonLink, useLiveForm } from '@/shell/actions';
 import { Bench, Surface } from '@/shell/bench';
 import { FormFields } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
+import { Link } from '@/shell/link';
 import { Empty } from '@/shell/said';
 import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { LooksLike, SlipTable } from '@/shell/table';
@@ -124,6 +126,16 @@ export function RoutesSheet({ view, head }: { view: PriceView; head: React.React
                   {q.route}
                   {lostWords(q.of.kind, q.of.loses).length > 0 && (
                     <Small>{lostWords(q.of.kind, q.of.loses).join('; ')}</Small>
+                  )}
+                  {q.of.kind !== 'onDemand' && !routeKind(q.of.kind).here && (
+                    <Small>
+                      <Link
+                        href={`/works/${view.work.id}/prepare?sheet=handOver&size=${encodeURIComponent(picked!.key)}&to=${encodeURIComponent(q.route)}&prints=${quantity}`}
+                        aria-label={`Order ${quantity} of ${q.route}`}
+                      >
+                        order {quantity}
+                      </Link>
+                    </Small>
                   )}
                   {view.records[q.route] && (
                     <Small>{recordWords(view.records[q.route]!)}</Small>
