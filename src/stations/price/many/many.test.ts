@@ -190,7 +190,7 @@ it('the best batch is paid by as many sales on each channel as that channel leav
   const [{ best }] = routes as [(typeof routes)[number]];
   expect(perChannel.map((c) => c.channel)).toEqual(CHANNELS.map((c) => c.id));
   for (const { channel, sold } of perChannel) {
-    const terms = termsFor({ ...asked, channel: channel as ManyAsked['channel'] }, known);
+    const terms = termsFor({ ...asked, channel: channel }, known);
     const left = terms.price * (1 - terms.share) - terms.fixed;
     const cost = best.total + terms.perPrint * best.quantity + terms.once;
     const fewest = Math.ceil(cost / left - 1e-9);

@@ -149,7 +149,7 @@ export function manyShown(asked: ManyAsked, known: ManyKnown): ManyShown {
           .map(({ channel }) => ({
             channel,
             sold: soldToBreakEven(
-              termsFor({ ...asked, channel: channel as ManyAsked['channel'] }, known),
+              termsFor({ ...asked, channel: channel }, known),
               first.best,
             ),
           }))
