@@ -154,7 +154,7 @@ test('one original goes from its scan to a packed, numbered, documented parcel',
 
   // Price: a margin of 100 % is refused at its field.
   await page.keyboard.press('6');
-  await page.getByLabel('Printing', { exact: true }).fill('9');
+  await page.getByLabel('Printing').fill('9');
   await page.getByLabel('Target margin').fill('100');
   await expect(page.getByText(/Target margin: 100.% is too much/)).toBeVisible();
   await page.getByLabel('Target margin').fill('45');

@@ -75,7 +75,7 @@ export function PriceFields({
         <div>
           <SectionLabel>Once, spread over the edition</SectionLabel>
           <FormFields {...field} only={ONCE} hints={hints} />
-          <SectionLabel>Your time, each</SectionLabel>
+          <SectionLabel>Hours, each</SectionLabel>
           <FormFields {...field} only={TIME} hints={hints} />
           <SectionLabel>Channel</SectionLabel>
           <FormFields {...field} only={['channel', ...FEES]} />
