@@ -34,9 +34,15 @@ const COLUMNS = {
   left: sql`CASE n.kind WHEN 'open' THEN 1e9 ELSE n.size - n."out" END`,
 };
 
+/** Numbers that hang elsewhere and are in no order: they are not here. */
+const away = sql`(SELECT count(*) FROM consigned_print c
+  JOIN impression_now p ON p.edition_id = c.edition_id AND p.series = c.series AND p.number = c.impression
+  WHERE c.edition_id = e.id AND c.series = 'number' AND p.state = 'numbered'
+    AND NOT EXISTS (SELECT 1 FROM consigned_end d WHERE d.consigned_id = c.id))`;
+
 const columns = sql`
   e.id AS id, e.work_id AS workId, w.title AS work, e.size_key AS sizeKey, n.kind AS kind,
-  n.size AS "of", n.artists_proofs AS aps, n.here AS here,
+  n.size AS "of", n.artists_proofs AS aps, n.here - ${away} AS here,
   n.ordered AS ordered, n.sold AS sold, n."out" AS "out", n.spoiled AS spoiled`;
 
 function found(find: string) {

@@ -3,7 +3,7 @@ import type { InProcess } from '../../../e2e/support/inProcess';
 import { impressionLine, orderOf } from '../../../e2e/support/orders';
 import { costOfImpression, feesOf, saleAt, startPrice } from '@/core/price';
 import { minor } from '@/core/units';
-import { addPrice, freeImpressions, spoilImpression } from '@/data';
+import { ALL, addPrice, editionsPage, freeImpressions, spoilImpression } from '@/data';
 import { formatOf } from '@/shell/figures/format';
 import { readSettings } from '@/data';
 import { consign, fetchAll, fetchBack, sellThere } from './actions';
@@ -83,6 +83,8 @@ it('what is lent out ties up its cost and framing, and goes into no other order'
   // 55 % of 120.00, three times; the framing was paid before.
   expect(lent.toYou).toBe(3 * 6600);
   expect(await free()).toEqual([4, 5, 6]);
+  // What hangs elsewhere is not here.
+  expect((await editionsPage(here.open.db.read, ALL)).rows[0]).toMatchObject({ here: 3 });
   expect(await lend([item(2)])).toMatchObject({
     message: expect.stringContaining('out on consignment already'),
   });

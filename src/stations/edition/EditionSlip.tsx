@@ -19,12 +19,30 @@ import type { EditionView } from './view';
 type Edition = NonNullable<EditionView['edition']>;
 
 /** Numbers here, sold, and still to give; artist's proofs are counted apart. */
-function EditionFigures({ edition }: { edition: Edition }) {
+function EditionFigures({
+  edition,
+  out,
+}: {
+  edition: Edition;
+  /** Those that hang elsewhere: they are not here. */
+  out: EditionView['out'];
+}) {
   const { numbers, toGive } = countSheets(edition.declaration, edition.impressions);
+  // One that was ordered where it hangs is counted as ordered.
+  const away = out.filter((o) =>
+    edition.impressions.some(
+      (i) =>
+        o.series === 'number' &&
+        i.series === 'number' &&
+        i.number === o.number &&
+        i.state === 'numbered',
+    ),
+  ).length;
   return (
     <Figures
       figures={[
-        { value: String(numbers.numbered), unit: '', label: 'here' },
+        { value: String(numbers.numbered - away), unit: '', label: 'here' },
+        ...(away > 0 ? [{ value: String(away), unit: '', label: 'on consignment' }] : []),
         { value: String(numbers.sold), unit: '', label: 'sold' },
         {
           value: toGive === null ? '∞' : String(toGive),
@@ -103,7 +121,7 @@ export function EditionSlip({
       <SlipSub>
         {declaration.kind === 'open' ? 'open' : `limited to ${declaration.size}`}
       </SlipSub>
-      <EditionFigures edition={edition} />
+      <EditionFigures edition={edition} out={view.out} />
       <Sentence>
         {next === null
           ? 'Every number is given out: the edition is closed.'

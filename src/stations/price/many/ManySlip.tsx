@@ -3,13 +3,13 @@ import { ButtonLink } from '@/shell/actions';
 import { FormFields } from '@/shell/fields';
 import type { Form } from '@/shell/fields';
 import { useFormat } from '@/shell/figures';
-import { FactList, Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
+import { Figures, Slip, SlipSub, SlipTitle } from '@/shell/slip';
 import { SlipTable } from '@/shell/table';
 import { Sentence, Small } from '@/shell/words';
 import type { PriceView } from '../view';
 import { manyForm } from './manyForm';
 import type { ManyAsked, ManyShown } from './manyShown';
-import { bestWords, demandWords, tells, testWords } from './manyWords';
+import { bestWords, demandWords, perChannelWords, tells, testWords } from './manyWords';
 
 const WANTED = [
   ['sales', 'as ordered'],
@@ -103,14 +103,7 @@ export function ManySlip({
           ))}
         </tbody>
       </SlipTable>
-      {first && (
-        <FactList
-          facts={shown.perChannel.map(({ channel, sold }): [string, string] => [
-            `paid through ${channel}`,
-            sold === null ? 'never' : `${sold} sold`,
-          ])}
-        />
-      )}
+      <Small>{perChannelWords(shown)}</Small>
       {test && <Small>{test}</Small>}
       <FormFields
         {...field}

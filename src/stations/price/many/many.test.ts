@@ -4,7 +4,7 @@ import { formatOf } from '@/shell/figures/format';
 import { guessFault } from './manyForm';
 import { demandFor, firstGuesses, manyShown, termsFor } from './manyShown';
 import type { ManyAsked, ManyKnown } from './manyShown';
-import { bestWords, demandWords, testWords } from './manyWords';
+import { bestWords, demandWords, perChannelWords, testWords } from './manyWords';
 import { numbersLeft } from './soldOf';
 import { simulationWish } from './useSimulation';
 
@@ -196,4 +196,17 @@ it('the best batch is paid by as many sales on each channel as that channel leav
     const fewest = Math.ceil(cost / left - 1e-9);
     expect([channel, sold]).toEqual([channel, fewest > best.quantity ? null : fewest]);
   }
+});
+
+it('channels that are paid alike are said together, those that never are last', () => {
+  const perChannel = [
+    { channel: 'gallery', sold: null },
+    { channel: 'own site', sold: 3 },
+    { channel: 'fair', sold: 4 },
+    { channel: 'private', sold: 3 },
+  ];
+  expect(perChannelWords({ perChannel })).toBe(
+    'The best batch is paid by 3 sold through own site, private; by 4 sold through fair; never through gallery.',
+  );
+  expect(perChannelWords({ perChannel: [] })).toBe('');
 });

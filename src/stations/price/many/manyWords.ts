@@ -69,3 +69,15 @@ export function testWords({ routes }: ManyShown, format: Said): string | null {
     ? `One first, then the rest: expected to save ${differs} (${from}).`
     : `One first, then the rest costs ${differs} more than it is expected to save (${from}).`;
 }
+
+/** By how many sales the best batch is paid on each channel, those alike together. */
+export function perChannelWords({ perChannel }: Pick<ManyShown, 'perChannel'>): string {
+  const counts = [...new Set(perChannel.map((c) => c.sold))].sort(
+    (a, b) => (a ?? Infinity) - (b ?? Infinity),
+  );
+  const said = counts.map((sold) => {
+    const where = perChannel.filter((c) => c.sold === sold).map((c) => c.channel);
+    return `${sold === null ? 'never' : `by ${sold} sold`} through ${where.join(', ')}`;
+  });
+  return said.length === 0 ? '' : `The best batch is paid ${said.join('; ')}.`;
+}
