@@ -56,7 +56,7 @@ export async function loadEditions(
     ...row,
     size: nominalSize(row.sizeKey)?.label ?? 'all sizes',
     of: kind === 'open' ? null : of,
-    left: kind === 'open' ? null : of - row.here - row.ordered - row.sold,
+    left: kind === 'open' ? null : of - row.out,
   }));
   return {
     page: { ...page, rows },
